@@ -1,0 +1,80 @@
+import js from '@eslint/js'
+import prettier from 'eslint-config-prettier'
+import vue from 'eslint-plugin-vue'
+import globals from 'globals'
+import tseslint from 'typescript-eslint'
+
+/** Imports point one way: app, server, demo -> library -> core. */
+const wall = (files, regex, message) => ({
+  files,
+  rules: { 'no-restricted-imports': ['error', { patterns: [{ regex, message }] }] },
+})
+
+export default tseslint.config(
+  { ignores: ['dist', '.cache', 'node_modules', 'test-results', 'playwright-report'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: tseslint.parser } },
+  },
+  {
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'no-undef': 'off',
+      eqeqeq: 'error',
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['app/**'],
+    rules: {
+      'vue/component-api-style': ['error', ['script-setup']],
+      'vue/define-macros-order': 'error',
+      'vue/no-static-inline-styles': 'error',
+      'vue/multi-word-component-names': 'off',
+      'vue/require-default-prop': 'off',
+    },
+  },
+  wall(
+    ['core/**'],
+    '^(?!\\.{1,2}/(?!.*\\.\\./(app|library|server|demo|e2e)/)|@core/|zod$|fflate$|@noble/hashes/)',
+    'core imports core and pure libraries only',
+  ),
+  wall(
+    ['core/**/*.test.ts'],
+    '@library/|@demo/|/(app|library|server|demo|e2e)/|^vue|^dexie|^pinia',
+    'core is tested on its own',
+  ),
+  wall(['library/**'], '^(?!\\./|\\.\\./(?!(app|server|demo|core)/)|@core/)', 'library imports core and itself only'),
+  wall(['library/**/*.test.ts'], '@demo/|/(app|server|demo)/', 'library is tested with core alone'),
+  wall(['app/**'], '@demo/|/(server|demo|e2e)/', 'app imports library and core only'),
+  wall(['demo/**'], '/(server|app|e2e)/|^vue|^dexie', 'demo imports library and core only'),
+  {
+    files: ['core/**', 'library/**'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'time is an argument in core' },
+        { object: 'Math', property: 'random', message: 'randomness is an argument in core' },
+      ],
+      'no-restricted-globals': [
+        'error',
+        ...['window', 'document', 'navigator', 'fetch', 'process', 'Buffer', 'localStorage', 'indexedDB', 'setTimeout'],
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'time is an argument in core' },
+      ],
+    },
+  },
+  {
+    files: ['scripts/**', '*.config.*', '.ci/**'],
+    languageOptions: { globals: globals.node },
+    rules: { 'no-console': 'off' },
+  },
+  { files: ['**/*.test.ts', 'e2e/**'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
+  prettier,
+)
