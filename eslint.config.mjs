@@ -23,7 +23,7 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
       'no-undef': 'off',
-      eqeqeq: 'error',
+      eqeqeq: ['error', 'smart'],
       'no-console': 'error',
     },
   },
@@ -47,7 +47,11 @@ export default tseslint.config(
     '@library/|@demo/|/(app|library|server|demo|e2e)/|^vue|^dexie|^pinia',
     'core is tested on its own',
   ),
-  wall(['library/**'], '^(?!\\./|\\.\\./(?!(app|server|demo|core)/)|@core/)', 'library imports core and itself only'),
+  wall(
+    ['library/**'],
+    '^(?!\\./|\\.\\./(?!(app|server|demo|core)/)|@core/)',
+    'library imports core and itself only',
+  ),
   wall(['library/**/*.test.ts'], '@demo/|/(app|server|demo)/', 'library is tested with core alone'),
   wall(['app/**'], '@demo/|/(server|demo|e2e)/', 'app imports library and core only'),
   wall(['demo/**'], '/(server|app|e2e)/|^vue|^dexie', 'demo imports library and core only'),
@@ -62,11 +66,24 @@ export default tseslint.config(
       ],
       'no-restricted-globals': [
         'error',
-        ...['window', 'document', 'navigator', 'fetch', 'process', 'Buffer', 'localStorage', 'indexedDB', 'setTimeout'],
+        ...[
+          'window',
+          'document',
+          'navigator',
+          'fetch',
+          'process',
+          'Buffer',
+          'localStorage',
+          'indexedDB',
+          'setTimeout',
+        ],
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'time is an argument in core' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'time is an argument in core',
+        },
       ],
     },
   },
@@ -75,6 +92,12 @@ export default tseslint.config(
     languageOptions: { globals: globals.node },
     rules: { 'no-console': 'off' },
   },
-  { files: ['**/*.test.ts', 'e2e/**'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
+  {
+    files: ['**/*.test.ts', 'e2e/**'],
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-dynamic-delete': 'off',
+    },
+  },
   prettier,
 )

@@ -13,6 +13,8 @@ export default defineConfig({
     outDir: here('./dist/server'),
     emptyOutDir: true,
     target: 'node20',
-    rollupOptions: { input: { main: here('./server/main.ts'), 'write-schema': here('./scripts/write-schema.ts') } },
+    rollupOptions: {
+      input: { main: here('./server/main.ts'), 'write-schema': here('./scripts/write-schema.ts') },
+    },
   },
 })

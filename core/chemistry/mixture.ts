@@ -1,0 +1,101 @@
+import { CoreError } from '../errors'
+import type { Figure, FigureInput } from '../quantity/figure'
+import { molarMass } from './molarMass'
+
+/** One solute as it stands in a bottle. */
+export interface Solute {
+  substanceId: string
+  name: string
+  /** Grams in 100 ml of the bottle's solution. */
+  percentWv: number
+  /** Absent for substances without one fixed composition, such as ferric ammonium citrate. */
+  formula?: string
+}
+
+/** So much of one bottle, poured into the mix. */
+export interface Pour {
+  name: string
+  volumeMillilitres: number
+  solutes: readonly Solute[]
+}
+
+/** What the mix really holds of one solute. */
+export interface MixedSolute {
+  substanceId: string
+  name: string
+  strength: Figure
+  /** `null` where no molar mass can be stated. */
+  molarity: Figure | null
+}
+
+/**
+ * True strength of every solute once several solutions stand in one glass.
+ *
+ * Volumes are taken to add up. At the strengths of the trade the error of that is well under the error of a drop.
+ *
+ * @param pours shape (n,), at least one with a volume above 0 ml.
+ * @returns one entry a substance, in the order in which they first appear; strength in % w/v, molarity in mol/l.
+ * @throws CoreError `nothing-poured` when the volumes come to nothing.
+ */
+export function mix(pours: readonly Pour[]): MixedSolute[] {
+  const total = pours.reduce((sum, pour) => sum + pour.volumeMillilitres, 0)
+  if (!(total > 0) || pours.some((pour) => pour.volumeMillilitres < 0))
+    throw new CoreError({
+      code: 'nothing-poured',
+      field: 'mix',
+      problem: 'There is nothing in the glass.',
+      remedy: 'Give at least one solution a volume.',
+    })
+
+  const ids = [...new Set(pours.flatMap((pour) => pour.solutes.map((solute) => solute.substanceId)))]
+  return ids.map((substanceId) => {
+    const inputs: FigureInput[] = []
+    let grams = 0
+    let found: Solute | undefined
+    for (const pour of pours)
+      for (const solute of pour.solutes) {
+        if (solute.substanceId !== substanceId) continue
+        found = solute
+        grams += (pour.volumeMillilitres * solute.percentWv) / 100
+        inputs.push(
+          { name: `${pour.name}, poured`, symbol: 'Vᵢ', value: pour.volumeMillilitres, unit: 'ml' },
+          { name: `${solute.name} in it`, symbol: 'cᵢ', value: solute.percentWv, unit: '% w/v' },
+        )
+      }
+    inputs.push({ name: 'all together', symbol: 'V', value: total, unit: 'ml' })
+    const { name, formula } = found as Solute
+    const strength = strengthFigure((100 * grams) / total, inputs)
+    return { substanceId, name, strength, molarity: formula ? molarityFigure(strength.value, formula) : null }
+  })
+}
+
+const strengthFigure = (value: number, inputs: FigureInput[]): Figure => ({
+  value,
+  unit: '% w/v',
+  working: {
+    words: 'grams poured in, over all the volume in the glass',
+    formula: 'c = Σ(cᵢ·Vᵢ) / V',
+    inputs,
+    standing: 'arithmetic',
+    source: 'Definition of per cent weight in volume: grams in 100 ml',
+    leavesOut: 'volumes are taken to add up exactly',
+  },
+})
+
+function molarityFigure(percentWv: number, formula: string): Figure {
+  const mass = molarMass(formula)
+  return {
+    value: (percentWv * 10) / mass.value,
+    unit: 'mol/l',
+    working: {
+      words: 'grams in a litre over the mass of a mole',
+      formula: 'n = 10·c / M',
+      inputs: [
+        { name: 'strength in the mix', symbol: 'c', value: percentWv, unit: '% w/v' },
+        { name: formula, symbol: 'M', value: mass.value, unit: 'g/mol', standing: 'published' },
+      ],
+      standing: 'published',
+      source: mass.working.source,
+    },
+  }
+}

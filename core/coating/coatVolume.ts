@@ -1,0 +1,76 @@
+import { CoreError } from '../errors'
+import type { Figure, Standing } from '../quantity/figure'
+import type { Size } from '../quantity/parse'
+
+/** 40 drops of 0.05 ml brushed over 8 x 10 in, in ml/m²: common practice. */
+export const BRUSH_COVERAGE = 38.8
+
+/** Drops in a millilitre of an uncalibrated dropper: common practice. */
+export const DROPS_PER_MILLILITRE = 20
+
+export interface CoatVolumeInput extends Size {
+  coverageMillilitresPerM2: number
+  /** Whole coats over the same area, at least 1. */
+  coats: number
+  coverageStanding?: Standing
+}
+
+/** Area of the coated image in cm². */
+export function imageArea(size: Size): Figure {
+  return {
+    value: (size.widthMillimetres * size.heightMillimetres) / 100,
+    unit: 'cm²',
+    working: {
+      words: 'width × height',
+      formula: 'A = w·h / 100',
+      inputs: [
+        { name: 'width', symbol: 'w', value: size.widthMillimetres, unit: 'mm' },
+        { name: 'height', symbol: 'h', value: size.heightMillimetres, unit: 'mm' },
+      ],
+      standing: 'arithmetic',
+      source: 'Plane geometry',
+    },
+  }
+}
+
+/**
+ * Sensitizer to mix for one sheet.
+ *
+ * @returns millilitres for all coats together.
+ * @throws CoreError `out-of-range` for a coverage or a number of coats that cannot be meant.
+ */
+export function coatVolume(input: CoatVolumeInput): Figure {
+  if (!(input.coverageMillilitresPerM2 > 0))
+    throw outOfRange(
+      'coverage',
+      'A coverage must be above nothing.',
+      `Brushed coats take about ${BRUSH_COVERAGE} ml/m².`,
+    )
+  if (!Number.isInteger(input.coats) || input.coats < 1)
+    throw outOfRange('coats', 'Coats are counted whole, from one.', 'Write 1 or 2.')
+  const area = imageArea(input)
+  return {
+    value: (area.value / 10_000) * input.coverageMillilitresPerM2 * input.coats,
+    unit: 'ml',
+    working: {
+      words: 'area × coverage × coats',
+      formula: 'V = A·k·n',
+      inputs: [
+        { name: 'area', symbol: 'A', value: area.value, unit: 'cm²' },
+        {
+          name: 'coverage',
+          symbol: 'k',
+          value: input.coverageMillilitresPerM2,
+          unit: 'ml/m²',
+          standing: input.coverageStanding ?? 'practice',
+        },
+        { name: 'coats', symbol: 'n', value: input.coats, unit: '' },
+      ],
+      standing: input.coverageStanding ?? 'practice',
+      source: 'Coverage by brush: 40 drops on 8 × 10 in, common practice',
+    },
+  }
+}
+
+const outOfRange = (field: string, problem: string, remedy: string) =>
+  new CoreError({ code: 'out-of-range', field, problem, remedy })

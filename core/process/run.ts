@@ -1,0 +1,259 @@
+import { CoreError } from '../errors'
+import type { Judged, PlannedLook, PlannedStep, SheetEvent, SheetEventType } from '../record/event'
+import type { Clock, Hold } from './clock'
+
+/** One step of a run: what was planned, and what has happened to it. */
+export interface StepState {
+  planned: PlannedStep
+  status: 'waiting' | 'running' | 'held' | 'done'
+  startedAt?: number
+  finishedAt?: number
+  holds: Hold[]
+  /** Drops counted so far, by component. */
+  drops: Record<string, number>
+  /** Stamps of the changes of water. */
+  waters: number[]
+  /** Planned end of an exposure after all changes to it. */
+  plannedSeconds?: number
+  changes: { at: number; said: string; plannedSeconds: number }[]
+}
+
+/** What a sheet's log amounts to. Plain data: it can be stored and compared. */
+export interface RunState {
+  sheetId: string
+  begunAt: number | null
+  steps: StepState[]
+  /** Index of the step in hand; the number of steps when all are done. */
+  current: number
+  looks: PlannedLook[]
+  judgements: Judged[]
+  photoIds: string[]
+  notes: { at: number; text: string }[]
+  setAside: { at: number; reason: string } | null
+  /** Events in the log, those taken back included; the index of the next one. */
+  length: number
+  /** The event that an undo would take back. */
+  last: { id: string; type: SheetEventType; at: number } | null
+  /** No later event may be stamped before this. */
+  lastAt: number
+}
+
+export const emptyRun = (sheetId: string): RunState => ({
+  sheetId,
+  begunAt: null,
+  steps: [],
+  current: 0,
+  looks: [],
+  judgements: [],
+  photoIds: [],
+  notes: [],
+  setAside: null,
+  length: 0,
+  last: null,
+  lastAt: 0,
+})
+
+/**
+ * The state of a sheet from its whole log.
+ *
+ * @param log every event of the sheet, in the order of `index`, from 0.
+ * @throws CoreError `out-of-order` when the log has a gap or belongs to another sheet; otherwise as `advance`.
+ */
+export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
+  const kept = standing(log)
+  let state = kept.reduce(advance, emptyRun(sheetId))
+  for (const [index, event] of log.entries())
+    if (event.index !== index || event.sheetId !== sheetId)
+      throw refuse(
+        'out-of-order',
+        `Event ${index} of the log is missing or belongs elsewhere.`,
+        'Export again from the workroom it came from.',
+      )
+  const last = log.at(-1)
+  if (last) state = { ...state, length: log.length, lastAt: last.at }
+  return state
+}
+
+/**
+ * The events of a log that have not been taken back.
+ *
+ * @throws CoreError `nothing-to-undo` when an undo names anything but the last event still standing.
+ */
+export function standing(log: readonly SheetEvent[]): SheetEvent[] {
+  const kept: SheetEvent[] = []
+  for (const event of log) {
+    if (event.type !== 'undone') kept.push(event)
+    else if (kept.pop()?.id !== event.eventId)
+      throw refuse(
+        'nothing-to-undo',
+        'Only the last thing that happened can be taken back.',
+        'Take back what came after it first.',
+      )
+  }
+  return kept
+}
+
+/**
+ * The next state after one event. Pure: the state given is not changed.
+ *
+ * @param event any but `undone`, which needs the whole log (see `replay`).
+ * @throws CoreError when the event cannot happen in this state, saying what would have to come first.
+ */
+export function advance(state: RunState, event: SheetEvent): RunState {
+  const next = transition(state, event)
+  return {
+    ...next,
+    length: event.index + 1,
+    last: { id: event.id, type: event.type, at: event.at },
+    lastAt: event.at,
+  }
+}
+
+function transition(state: RunState, event: SheetEvent): RunState {
+  if (event.at < state.lastAt)
+    throw refuse(
+      'back-in-time',
+      'This would be stamped before what already happened.',
+      'Check the clock of this machine.',
+    )
+  if (event.type === 'begun') return begin(state, event)
+  if (event.type === 'noted') return { ...state, notes: [...state.notes, { at: event.at, text: event.text }] }
+  if (event.type === 'photographed') return { ...state, photoIds: [...state.photoIds, event.photoId] }
+  if (event.type === 'undone')
+    throw refuse('nothing-to-undo', 'An undo needs the whole log.', 'Replay the log instead.')
+  if (state.begunAt === null)
+    throw refuse('not-begun', 'Work on this sheet has not begun.', 'Begin it at the Coat station.')
+  if (state.setAside)
+    throw refuse('set-aside', 'This sheet was set aside.', 'Undo that first if work goes on.')
+  if (event.type === 'setAside') return { ...state, setAside: { at: event.at, reason: event.reason } }
+  if (event.type === 'judged') return judge(state, event)
+  return work(state, event)
+}
+
+function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): RunState {
+  if (state.begunAt !== null)
+    throw refuse('already-begun', 'Work on this sheet has begun already.', 'Go on with the step in hand.')
+  return {
+    ...state,
+    begunAt: event.at,
+    looks: event.looks,
+    steps: event.steps.map((planned) => ({
+      planned,
+      status: 'waiting',
+      holds: [],
+      drops: Object.fromEntries((planned.drops ?? []).map(({ component }) => [component, 0])),
+      waters: [],
+      plannedSeconds: planned.plannedSeconds,
+      changes: [],
+    })),
+  }
+}
+
+function judge(state: RunState, event: Judged): RunState {
+  const hang = state.steps.find((step) => step.planned.kind === 'hang')
+  if (!hang?.startedAt)
+    throw refuse('not-hung', 'The print is not on the line yet.', 'Finish its last bath, then judge it.')
+  if (state.judgements.some((earlier) => earlier.moment === event.moment))
+    throw refuse('judged-already', 'This look has been written down already.', 'Undo it, or add a note.')
+  const judged = { ...state, judgements: [...state.judgements, event] }
+  const atHang = state.steps[state.current] === hang
+  return event.moment !== 'wet' && atHang ? finish(judged, event.at) : judged
+}
+
+type Work = Extract<
+  SheetEvent,
+  {
+    type:
+      'dropped' | 'stepStarted' | 'stepFinished' | 'looked' | 'returned' | 'waterChanged' | 'exposureChanged'
+  }
+>
+
+function work(state: RunState, event: Work): RunState {
+  const step = state.steps[state.current]
+  if (!step) throw refuse('all-done', 'Every step of this sheet is done.', 'Judge it at Prints.')
+  if (event.type === 'dropped') return put(state, drop(step, event.component, event.change))
+  if (event.step !== step.planned.id)
+    throw refuse(
+      'other-step',
+      `The step in hand is “${step.planned.id}”.`,
+      'It may have moved on in another window; look again.',
+    )
+
+  switch (event.type) {
+    case 'stepStarted':
+      if (step.status !== 'waiting' || step.planned.kind === 'count')
+        throw refuse('running', 'This has started already.', 'Nothing needs doing.')
+      return put(state, start(step, event.at))
+    case 'stepFinished':
+      return finish(state, event.at)
+    case 'looked':
+      if (step.planned.kind !== 'expose' || step.status !== 'running')
+        throw refuse('not-exposing', 'The frame is not under the light.', 'Put it back first.')
+      return put(state, { ...step, status: 'held', holds: [...step.holds, { from: event.at }] })
+    case 'returned':
+      if (step.status !== 'held')
+        throw refuse('not-held', 'The frame is under the light already.', 'Nothing needs doing.')
+      return put(state, { ...step, status: 'running', holds: closeHolds(step.holds, event.at) })
+    case 'waterChanged':
+      if (step.planned.kind !== 'bath' || step.status !== 'running')
+        throw refuse('not-in-bath', 'The print is not in a bath.', 'Slide it in first.')
+      return put(state, { ...step, waters: [...step.waters, event.at] })
+    case 'exposureChanged':
+      if (step.planned.kind !== 'expose')
+        throw refuse('not-exposing', 'Only an exposure can be given more.', 'Go on with the step in hand.')
+      return put(state, {
+        ...step,
+        plannedSeconds: event.plannedSeconds,
+        changes: [...step.changes, { at: event.at, said: event.said, plannedSeconds: event.plannedSeconds }],
+      })
+  }
+}
+
+function drop(step: StepState, component: string, change: number): StepState {
+  const counted = step.drops[component]
+  if (step.planned.kind !== 'count' || counted === undefined)
+    throw refuse('not-counting', 'No drops of that are being counted.', 'Go on with the step in hand.')
+  if (counted + change < 0)
+    throw refuse('below-nothing', 'There is no drop to take back.', 'Count the first one.')
+  return { ...step, drops: { ...step.drops, [component]: counted + change } }
+}
+
+const start = (step: StepState, at: number): StepState => ({ ...step, status: 'running', startedAt: at })
+
+/** Ends the step in hand and starts the next where the work flows on without a press. */
+function finish(state: RunState, at: number): RunState {
+  const step = state.steps[state.current] as StepState
+  if (step.planned.kind === 'count') {
+    if (Object.values(step.drops).some((count) => count === 0))
+      throw refuse(
+        'not-counted',
+        'A component has no drop in the glass yet.',
+        'Count its drops, or type how many went in.',
+      )
+  } else if (step.status === 'waiting')
+    throw refuse('not-started', 'This has not started.', 'Start it first.')
+  const done: StepState = { ...step, status: 'done', finishedAt: at, holds: closeHolds(step.holds, at) }
+  const moved = { ...put(state, done), current: state.current + 1 }
+  const next = moved.steps[moved.current]
+  return next?.planned.begins === 'atOnce' ? put(moved, start(next, at)) : moved
+}
+
+const put = (state: RunState, step: StepState): RunState => ({
+  ...state,
+  steps: state.steps.map((other, index) => (index === state.current ? step : other)),
+})
+
+const closeHolds = (holds: readonly Hold[], at: number): Hold[] =>
+  holds.map((hold) => (hold.to === undefined ? { ...hold, to: at } : hold))
+
+const refuse = (code: string, problem: string, remedy: string) =>
+  new CoreError({ code, field: 'sheet', problem, remedy })
+
+/** The step in hand, or `null` before work begins and after the last. */
+export const stepInHand = (state: RunState): StepState | null => state.steps[state.current] ?? null
+
+/** The clock of a step, or `null` while it has not started. */
+export const clockOf = (step: StepState): Clock | null =>
+  step.startedAt === undefined
+    ? null
+    : { startedAt: step.startedAt, holds: step.holds, finishedAt: step.finishedAt }

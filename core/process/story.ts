@@ -1,0 +1,118 @@
+import { formatSpan } from '../quantity/format'
+import type { ProcessDefinition } from '../record/definition'
+import type { SheetEvent } from '../record/event'
+import { elapsedSeconds } from './clock'
+import { clockOf, replay, standing, type StepState } from './run'
+
+/** One line of a sheet's record, as a printer would have written it on the back. */
+export interface StoryLine {
+  at: number
+  /** Which kind of moment: decides how the line is drawn. */
+  tone: 'work' | 'note' | 'judgement' | 'ended'
+  what: string
+  detail: string
+}
+
+const MOMENT = { wet: 'Wet look', dry: 'Dry look', settled: 'Settled look' } as const
+const VERDICT = { keep: 'kept', again: 'print it again', undecided: 'not decided' } as const
+const SHADOWS = { thin: 'shadows thin', right: 'shadows right', blocked: 'shadows blocked' } as const
+const HIGHLIGHTS = {
+  blank: 'highlights blank',
+  right: 'highlights right',
+  veiled: 'highlights veiled',
+} as const
+const WHITES = { clean: 'whites clean', yellow: 'whites yellow', blue: 'whites blue' } as const
+
+/**
+ * The log told in lines, oldest first: drops summed up, each step with how long it really took, what was taken back
+ * left out.
+ *
+ * @param definition supplies the names of steps and components; a step it no longer knows keeps its id.
+ */
+export function storyOf(
+  sheetId: string,
+  log: readonly SheetEvent[],
+  definition: ProcessDefinition,
+): StoryLine[] {
+  const state = replay(sheetId, log)
+  const titles = new Map(definition.steps.map((step) => [step.id, step.title]))
+  const components = new Map(definition.components.map((component) => [component.id, component.name]))
+  const lines: StoryLine[] = []
+  for (const step of state.steps) {
+    const title = titles.get(step.planned.id) ?? step.planned.id
+    const at = step.planned.kind === 'count' ? state.begunAt : step.startedAt
+    if (at == null) continue
+    lines.push({ at, tone: 'work', what: title, detail: detailOf(step, components) })
+  }
+  for (const event of standing(log)) {
+    const line = lineOf(event)
+    if (line) lines.push(line)
+  }
+  return lines.sort((a, b) => a.at - b.at)
+}
+
+function detailOf(step: StepState, components: ReadonlyMap<string, string>): string {
+  const { planned } = step
+  const parts: string[] = []
+  if (planned.kind === 'count')
+    for (const { component, count } of planned.drops ?? []) {
+      const counted = step.drops[component] ?? 0
+      const name = components.get(component) ?? component
+      parts.push(
+        counted === count ? `${name} ${counted} drops` : `${name} ${counted} drops, ${count} planned`,
+      )
+    }
+  const clock = clockOf(step)
+  if (clock && step.finishedAt !== undefined && planned.kind !== 'hang') {
+    const took = elapsedSeconds(clock, step.finishedAt)
+    parts.push(formatSpan(took))
+    if (planned.kind === 'expose' && step.plannedSeconds !== undefined)
+      parts.push(against(took, step.plannedSeconds))
+    else if (planned.leastSeconds !== undefined && took < planned.leastSeconds)
+      parts.push(`${formatSpan(planned.leastSeconds - took)} short of the least`)
+    else if (planned.kind === 'act' && planned.mostSeconds !== undefined && took > planned.mostSeconds)
+      parts.push(`${formatSpan(took - planned.mostSeconds)} over`)
+  }
+  if (clock && step.finishedAt === undefined) parts.push('still going')
+  for (const change of step.changes)
+    parts.push(`plan changed by ${change.said} to ${formatSpan(change.plannedSeconds)}`)
+  if (planned.kind === 'expose' && step.holds.length) parts.push(plural(step.holds.length, 'look'))
+  if (step.waters.length) parts.push(plural(step.waters.length, 'change') + ' of water')
+  return parts.join(', ')
+}
+
+function against(took: number, planned: number): string {
+  const difference = took - planned
+  if (Math.abs(difference) < 1) return 'as planned'
+  return `${formatSpan(Math.abs(difference))} ${difference > 0 ? 'over' : 'short of'} the plan`
+}
+
+function lineOf(event: SheetEvent): StoryLine | null {
+  switch (event.type) {
+    case 'noted':
+      return { at: event.at, tone: 'note', what: 'Note', detail: event.text }
+    case 'photographed':
+      return { at: event.at, tone: 'note', what: 'Photographed', detail: '' }
+    case 'setAside':
+      return { at: event.at, tone: 'ended', what: 'Set aside', detail: event.reason }
+    case 'judged': {
+      const seen = [
+        VERDICT[event.verdict],
+        event.shadows && SHADOWS[event.shadows],
+        event.highlights && HIGHLIGHTS[event.highlights],
+        event.whites && WHITES[event.whites],
+        event.note,
+      ]
+      return {
+        at: event.at,
+        tone: 'judgement',
+        what: MOMENT[event.moment],
+        detail: seen.filter(Boolean).join(', '),
+      }
+    }
+    default:
+      return null
+  }
+}
+
+const plural = (count: number, noun: string): string => `${count} ${noun}${count === 1 ? '' : 's'}`

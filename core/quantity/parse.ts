@@ -1,0 +1,212 @@
+import { CoreError } from '../errors'
+import { numberAtFront, plainText } from './number'
+import { EXAMPLE, UNITS, toCanonical, unitOf, type Dimension, type Unit } from './units'
+
+export interface ParseOptions {
+  /** What is being typed, in the user's words; it opens every refusal. */
+  field: string
+  /** Id of the unit a bare number is counted in; without it a bare number is refused. */
+  bareUnit?: string
+}
+
+/** A sheet or image size, both in millimetres, in the order in which it was typed. */
+export interface Size {
+  widthMillimetres: number
+  heightMillimetres: number
+}
+
+/** A change of exposure as the printer says it; what it amounts to depends on the time it changes. */
+export type ExposureChange =
+  { kind: 'stops'; stops: number } | { kind: 'percent'; percent: number } | { kind: 'time'; seconds: number }
+
+const MAY_BE_NEGATIVE: ReadonlySet<Dimension> = new Set(['temperature', 'fraction', 'stops'])
+const NAME_OF: Readonly<Record<Dimension, string>> = {
+  length: 'a length',
+  area: 'an area',
+  volume: 'a volume',
+  drops: 'a count of drops',
+  mass: 'a weight',
+  time: 'a time',
+  temperature: 'a temperature',
+  fraction: 'a percentage',
+  stops: 'a number of stops',
+}
+
+interface Reading {
+  value: number
+  unit: Unit | null
+  text: string
+}
+
+/**
+ * Reads one quantity as people write it: `20 cm`, `1 1/2 tsp`, `7:30`, `7 min 30`, `5 ft 3 in`, `½ stop`.
+ *
+ * @param text what was typed.
+ * @param dimension what is wanted.
+ * @returns the value in the canonical unit of the dimension (see `units.ts`).
+ * @throws CoreError `empty`, `unreadable`, `no-unit`, `wrong-dimension`, `negative`, `ambiguous` or `seconds-over-59`;
+ *   `part` is the piece that could not be read.
+ */
+export function parseQuantity(text: string, dimension: Dimension, options: ParseOptions): number {
+  const plain = plainText(text).trim()
+  if (!plain) throw refusal('empty', dimension, options, `Nothing is written here.`, '')
+  if (dimension === 'time' && plain.includes(':')) return parseColonTime(plain, options)
+
+  const readings = readAll(plain, dimension, options)
+  let sum = 0
+  let previous: Unit | null = null
+  for (const reading of readings) {
+    const unit = unitFor(reading, previous, dimension, options)
+    if (previous && unit.factor >= previous.factor)
+      throw refusal(
+        'unreadable',
+        dimension,
+        options,
+        `“${reading.text}” cannot follow ${previous.label}.`,
+        reading.text,
+      )
+    sum += toCanonical(reading.value, unit)
+    previous = unit
+  }
+  if (sum < 0 && !MAY_BE_NEGATIVE.has(dimension))
+    throw refusal('negative', dimension, options, `${NAME_OF[dimension]} cannot be below nothing.`, plain)
+  return sum
+}
+
+/**
+ * Reads two lengths, such as `8x10`, `8 x 10 in`, `20 × 25 cm` or `8 1/2" by 11"`. A unit after the second serves the
+ * first as well.
+ *
+ * @throws CoreError as `parseQuantity`, and `not-a-size` when there are not two lengths or one is nothing.
+ */
+export function parseSize(text: string, options: ParseOptions): Size {
+  const plain = plainText(text).trim()
+  const sides = plain.split(/\s*(?:[x×*]|\bby\b)\s*/i)
+  const notASize = (problem: string, part: string) =>
+    new CoreError({
+      code: 'not-a-size',
+      field: options.field,
+      problem,
+      remedy: 'Write it like 8 x 10 in or 20 x 25 cm.',
+      part,
+    })
+  if (sides.length !== 2 || !sides[0] || !sides[1]) throw notASize(`“${plain}” is not two lengths.`, plain)
+
+  const [first, second] = sides as [string, string]
+  const height = parseQuantity(second, 'length', options)
+  const hasOwnUnit = readAll(first, 'length', options).some((reading) => reading.unit)
+  const lastUnit = readAll(second, 'length', options).at(-1)?.unit
+  const width = parseQuantity(
+    first,
+    'length',
+    hasOwnUnit || !lastUnit ? options : { ...options, bareUnit: lastUnit.id },
+  )
+  if (width === 0 || height === 0) throw notASize('A side of nothing holds no picture.', plain)
+  return { widthMillimetres: width, heightMillimetres: height }
+}
+
+/**
+ * Reads a change of exposure: `1/3 stop`, `+10 %`, `-1/2 stop`, `2 min`, `0:30`.
+ *
+ * @throws CoreError as `parseQuantity`; a bare number is refused, since it could be any of the three.
+ */
+export function parseExposureChange(text: string, field: string): ExposureChange {
+  const plain = plainText(text).trim()
+  const name = /[^\d\s.,/:+-].*$/.exec(plain)?.[0]?.trim().toLowerCase() ?? ''
+  const isNamed = (dimension: Dimension) =>
+    UNITS.some((unit) => unit.dimension === dimension && unit.names.includes(name))
+  if (isNamed('stops')) return { kind: 'stops', stops: parseQuantity(plain, 'stops', { field }) }
+  if (isNamed('fraction')) return { kind: 'percent', percent: parseQuantity(plain, 'fraction', { field }) }
+  const takesAway = plain.startsWith('-')
+  const isTime = name !== '' || plain.includes(':')
+  if (!isTime)
+    throw new CoreError({
+      code: plain ? 'no-unit' : 'empty',
+      field,
+      problem: plain ? `“${plain}” could be stops, per cent or minutes.` : 'Nothing is written here.',
+      remedy: 'Write 1/3 stop, 10 % or 2 min.',
+      part: plain,
+    })
+  const seconds = parseQuantity(plain.replace(/^[+-]\s*/, ''), 'time', { field })
+  return { kind: 'time', seconds: takesAway ? -seconds : seconds }
+}
+
+function parseColonTime(plain: string, options: ParseOptions): number {
+  const match = /^(?:(\d+):)?(\d+):(\d{1,2})(?:\s*(?:h|min))?$/.exec(plain)
+  if (!match) throw refusal('unreadable', 'time', options, `“${plain}” is not a time.`, plain)
+  const [hours, minutes, seconds] = [Number(match[1] ?? 0), Number(match[2]), Number(match[3])]
+  if (seconds > 59 || (match[1] !== undefined && minutes > 59))
+    throw refusal(
+      'seconds-over-59',
+      'time',
+      options,
+      `In “${plain}” a part after the colon is over 59.`,
+      plain,
+    )
+  return hours * 3600 + minutes * 60 + seconds
+}
+
+function readAll(plain: string, dimension: Dimension, options: ParseOptions): Reading[] {
+  const readings: Reading[] = []
+  let rest = plain
+  while (rest) {
+    const number = numberAtFront(rest, options.field)
+    if (!number) {
+      const problem = readings.length
+        ? `“${rest}” cannot be read.`
+        : `“${rest}” does not begin with a number.`
+      throw refusal('unreadable', dimension, options, problem, rest)
+    }
+    if (number.signed && readings.length)
+      throw refusal('unreadable', dimension, options, `“${rest}” cannot be read.`, rest)
+    rest = rest.slice(number.text.length).trimStart()
+    const word = /^[^\d\s.,+-][^\d+,-]*?(?:[23](?=\s|$))?(?=\s*(?:[\d.,+-]|$))/.exec(rest)?.[0] ?? ''
+    rest = rest.slice(word.length).trimStart()
+    const unit = word ? readUnit(word.trim(), dimension, options) : null
+    readings.push({ value: number.value, unit, text: `${number.text}${word ? ` ${word.trim()}` : ''}` })
+  }
+  return readings
+}
+
+function readUnit(word: string, dimension: Dimension, options: ParseOptions): Unit {
+  const name = word.toLowerCase().replace(/\.$/, '')
+  const meant = UNITS.filter((unit) => unit.names.includes(name))
+  const fitting = meant.find((unit) => unit.dimension === dimension)
+  if (fitting) return fitting
+  const other = meant[0]
+  if (other)
+    throw refusal(
+      'wrong-dimension',
+      dimension,
+      options,
+      `“${word}” measures ${NAME_OF[other.dimension]}, and ${NAME_OF[dimension]} is wanted.`,
+      word,
+    )
+  throw refusal('unreadable', dimension, options, `“${word}” is not a unit known here.`, word)
+}
+
+function unitFor(reading: Reading, previous: Unit | null, dimension: Dimension, options: ParseOptions): Unit {
+  if (reading.unit) return reading.unit
+  if (previous?.next) return unitOf(previous.next)
+  if (previous)
+    throw refusal('unreadable', dimension, options, `“${reading.text}” has no unit.`, reading.text)
+  if (options.bareUnit) return unitOf(options.bareUnit)
+  throw refusal('no-unit', dimension, options, `“${reading.text}” does not say in which unit.`, reading.text)
+}
+
+function refusal(
+  code: string,
+  dimension: Dimension,
+  options: ParseOptions,
+  problem: string,
+  part: string,
+): CoreError {
+  const capital = problem[0]?.toUpperCase() + problem.slice(1)
+  return new CoreError({
+    code,
+    field: options.field,
+    problem: capital,
+    remedy: `Write it like ${EXAMPLE[dimension]}.`,
+    part,
+  })
+}

@@ -1,0 +1,73 @@
+import { z } from 'zod'
+import { Id, Key, Line, Seconds, Stamp, Text } from './common'
+import { Place, Station, StepKind } from './definition'
+
+/** A step as it was planned for one sheet when work began, so that the log can be replayed without the library. */
+export const PlannedStep = z.strictObject({
+  id: Key,
+  station: Station,
+  place: Place,
+  kind: StepKind,
+  begins: z.enum(['press', 'atOnce']),
+  leastSeconds: Seconds.optional(),
+  mostSeconds: Seconds.optional(),
+  /** The planned end of an exposure. */
+  plannedSeconds: Seconds.optional(),
+  /** Longest wait after this step before the next begins. */
+  keepsSeconds: Seconds.optional(),
+  /** Drops to count, in the order in which they are counted. */
+  drops: z.array(z.strictObject({ component: Key, count: z.int().min(1).max(9999) })).optional(),
+})
+
+export const PlannedLook = z.strictObject({ id: z.enum(['wet', 'dry', 'settled']), dueAfterSeconds: Seconds })
+
+/** What the eye said of a print, in the trade's words. */
+export const JudgedParts = {
+  moment: z.enum(['wet', 'dry', 'settled']),
+  verdict: z.enum(['keep', 'again', 'undecided']),
+  shadows: z.enum(['thin', 'right', 'blocked']).optional(),
+  highlights: z.enum(['blank', 'right', 'veiled']).optional(),
+  whites: z.enum(['clean', 'yellow', 'blue']).optional(),
+  note: Text,
+}
+
+const stamped = <Type extends string, Parts extends z.ZodRawShape>(type: Type, parts: Parts) =>
+  z.strictObject({
+    id: Id,
+    sheetId: Id,
+    /** Place in the sheet's log, from 0 without gaps. */
+    index: z.int().min(0),
+    at: Stamp,
+    type: z.literal(type),
+    ...parts,
+  })
+
+/** Everything that can happen to a sheet. The log of these is the record; nothing in it is ever rewritten. */
+export const SheetEvent = z.discriminatedUnion('type', [
+  stamped('begun', { steps: z.array(PlannedStep).min(1), looks: z.array(PlannedLook) }),
+  stamped('dropped', { component: Key, change: z.int().min(-9999).max(9999) }),
+  stamped('stepStarted', { step: Key }),
+  stamped('stepFinished', { step: Key }),
+  /** The frame is off the light for a look; its clock stands. */
+  stamped('looked', { step: Key }),
+  stamped('returned', { step: Key }),
+  stamped('waterChanged', { step: Key }),
+  stamped('exposureChanged', { step: Key, plannedSeconds: Seconds, said: Line }),
+  stamped('noted', { text: Text }),
+  stamped('judged', JudgedParts),
+  stamped('photographed', { photoId: Id }),
+  stamped('setAside', { reason: Text }),
+  /** Takes back the last event that has not been taken back. */
+  stamped('undone', { eventId: Id }),
+])
+
+export type SheetEvent = z.infer<typeof SheetEvent>
+export type SheetEventType = SheetEvent['type']
+export type PlannedStep = z.infer<typeof PlannedStep>
+export type PlannedLook = z.infer<typeof PlannedLook>
+export type Judged = Extract<SheetEvent, { type: 'judged' }>
+
+type Unstamped<Event> = Event extends SheetEvent ? Omit<Event, 'id' | 'sheetId' | 'index' | 'at'> : never
+
+/** An event before it is stamped: what is said when a key is pressed. */
+export type Happening = Unstamped<SheetEvent>

@@ -1,0 +1,145 @@
+import type { SheetEvent } from './event'
+import { logsBySheet } from './logs'
+import type { WorkroomRecords } from './records'
+
+type Kind = Exclude<keyof WorkroomRecords, 'events'>
+type RecordOf<K extends Kind> = WorkroomRecords[K][number]
+
+/** A record that is here and in the archive, and differs. Nothing happens to it unless the user says so. */
+export interface Conflict {
+  kind: Kind | 'log'
+  id: string
+  /** What a person would call it. */
+  name: string
+  /** Names of the fields that differ; for a log, how the two part. */
+  differs: string[]
+}
+
+/** What an import would do, worked out before anything is written. */
+export interface MergePlan {
+  added: { [K in Kind]: RecordOf<K>[] }
+  /** Events of new sheets and events that carry on a log that is here. */
+  events: SheetEvent[]
+  /** Sheets whose log here is carried on by the archive. */
+  continued: string[]
+  same: Record<Kind, number>
+  conflicts: Conflict[]
+}
+
+const KINDS = ['sheets', 'papers', 'bottles', 'lights', 'photos'] as const
+
+/**
+ * Compares an archive with a workroom.
+ *
+ * @param here what the workroom holds.
+ * @param theirs what a sound archive holds.
+ */
+export function planMerge(here: WorkroomRecords, theirs: WorkroomRecords): MergePlan {
+  const plan: MergePlan = {
+    added: { sheets: [], papers: [], bottles: [], lights: [], photos: [] },
+    events: [],
+    continued: [],
+    same: { sheets: 0, papers: 0, bottles: 0, lights: 0, photos: 0 },
+    conflicts: [],
+  }
+  for (const kind of KINDS) compare(kind, here, theirs, plan)
+
+  const [logsHere, logsTheirs] = [logsBySheet(here.events), logsBySheet(theirs.events)]
+  for (const sheet of theirs.sheets) {
+    const [mine, other] = [logsHere.get(sheet.id) ?? [], logsTheirs.get(sheet.id) ?? []]
+    const parts = other.findIndex((event, i) => mine[i] !== undefined && !same(event, mine[i]))
+    if (parts >= 0)
+      plan.conflicts.push({
+        kind: 'log',
+        id: sheet.id,
+        name: `Sheet ${sheet.number}, ${sheet.title}`,
+        differs: [`the logs part after ${parts} events`],
+      })
+    else if (other.length > mine.length) {
+      plan.events.push(...other.slice(mine.length))
+      if (mine.length) plan.continued.push(sheet.id)
+    }
+  }
+  return plan
+}
+
+/**
+ * The records to write: what is new, and the conflicts that the user gave to the archive.
+ *
+ * @param takeTheirs keys of conflicts, as `conflictKey` makes them.
+ * @returns `records` to put, and `replaceLogs`: sheets whose log here is to be replaced by the events given.
+ */
+export function applyMerge(
+  plan: MergePlan,
+  theirs: WorkroomRecords,
+  takeTheirs: ReadonlySet<string>,
+): { records: WorkroomRecords; replaceLogs: string[] } {
+  const records: WorkroomRecords = { ...structuredCopy(plan.added), events: [...plan.events] }
+  const replaceLogs: string[] = []
+  for (const conflict of plan.conflicts) {
+    if (!takeTheirs.has(conflictKey(conflict))) continue
+    if (conflict.kind === 'log') {
+      replaceLogs.push(conflict.id)
+      records.events.push(...theirs.events.filter((event) => event.sheetId === conflict.id))
+    } else {
+      const found = (theirs[conflict.kind] as { id: string }[]).find((record) => record.id === conflict.id)
+      ;(records[conflict.kind] as { id: string }[]).push(found as { id: string })
+    }
+  }
+  return { records, replaceLogs }
+}
+
+export const conflictKey = (conflict: Pick<Conflict, 'kind' | 'id'>): string =>
+  `${conflict.kind}/${conflict.id}`
+
+function compare<K extends Kind>(
+  kind: K,
+  here: WorkroomRecords,
+  theirs: WorkroomRecords,
+  plan: MergePlan,
+): void {
+  const mine = new Map((here[kind] as RecordOf<K>[]).map((record) => [record.id, record]))
+  for (const record of theirs[kind] as RecordOf<K>[]) {
+    const other = mine.get(record.id)
+    if (!other) (plan.added[kind] as RecordOf<K>[]).push(record)
+    else if (same(record, other)) plan.same[kind]++
+    else
+      plan.conflicts.push({
+        kind,
+        id: record.id,
+        name: nameOf(kind, record),
+        differs: differences(record, other),
+      })
+  }
+}
+
+function nameOf<K extends Kind>(kind: K, record: RecordOf<K>): string {
+  if ('title' in record) return `Sheet ${record.number}, ${record.title}`
+  if ('label' in record) return `Bottle ${record.label}`
+  if ('name' in record) return record.name
+  return `${kind} ${record.id.slice(0, 8)}`
+}
+
+function differences(a: object, b: object): string[] {
+  const fields = new Set([...Object.keys(a), ...Object.keys(b)])
+  const value = (record: object, field: string) => (record as Record<string, unknown>)[field]
+  return [...fields].filter((field) => field !== 'changedAt' && !same(value(a, field), value(b, field)))
+}
+
+/** Deep equality of plain data, whatever the order of keys; an absent field equals an undefined one. */
+function same(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)])
+  return [...keys].every((key) =>
+    same((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
+  )
+}
+
+const structuredCopy = (added: MergePlan['added']): MergePlan['added'] => ({
+  sheets: [...added.sheets],
+  papers: [...added.papers],
+  bottles: [...added.bottles],
+  lights: [...added.lights],
+  photos: [...added.photos],
+})

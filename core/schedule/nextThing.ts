@@ -1,0 +1,64 @@
+import { ledgeOf } from '../process/deadlines'
+import { stepInHand, type RunState } from '../process/run'
+import { dueLooks, placeOf, type DueLook } from '../process/standing'
+
+/** What deserves the hands next, and why. */
+export type NextThing =
+  /** A clock has run out; the sheet wants a hand or an eye. */
+  | { kind: 'over'; sheetId: string; stepId: string }
+  /** Drops are being counted. */
+  | { kind: 'counting'; sheetId: string; stepId: string }
+  /** The sheet waits for its next step to be started. */
+  | { kind: 'ready'; sheetId: string; stepId: string }
+  /** A hanging print is due for a look. */
+  | { kind: 'look'; sheetId: string; lookId: DueLook['id'] }
+  /** Nothing to do but wait for the nearest clock. */
+  | { kind: 'wait'; sheetId: string; stepId: string }
+  /** A sheet is planned and not begun. */
+  | { kind: 'begin'; sheetId: string }
+  | { kind: 'nothing' }
+
+/**
+ * The next thing to do in the whole room: what has run out, then what is in the hands, then what is ready, then looks
+ * that are due, then waiting, then what is only planned. Among equals the one that has waited longest.
+ *
+ * @param now milliseconds.
+ */
+export function nextThing(states: readonly RunState[], now: number): NextThing {
+  const clocks = ledgeOf(states, now)
+  const over = clocks.find((clock) => clock.kind !== 'keeps' && (clock.remainingSeconds ?? 1) <= 0)
+  if (over) return { kind: 'over', sheetId: over.sheetId, stepId: over.stepId }
+
+  const byWait = [...states].sort((a, b) => a.lastAt - b.lastAt)
+  const waiting = byWait.flatMap((state) => {
+    const step = state.setAside ? null : stepInHand(state)
+    return step?.status === 'waiting'
+      ? [{ sheetId: state.sheetId, stepId: step.planned.id, kind: step.planned.kind }]
+      : []
+  })
+  const counting = waiting.find((one) => one.kind === 'count')
+  if (counting) return { kind: 'counting', sheetId: counting.sheetId, stepId: counting.stepId }
+  const ready = waiting[0]
+  if (ready) return { kind: 'ready', sheetId: ready.sheetId, stepId: ready.stepId }
+
+  const look = looksDue(states, now)[0]
+  if (look) return { kind: 'look', sheetId: look.sheetId, lookId: look.id }
+
+  const running = clocks[0]
+  if (running) return { kind: 'wait', sheetId: running.sheetId, stepId: running.stepId }
+  const planned = byWait.find((state) => placeOf(state) === 'planned')
+  return planned ? { kind: 'begin', sheetId: planned.sheetId } : { kind: 'nothing' }
+}
+
+/**
+ * Dry and settled looks whose moment has come, longest due first; a wet look is never owed. Where two looks of one
+ * print are due, the later one counts.
+ */
+export function looksDue(states: readonly RunState[], now: number): (DueLook & { sheetId: string })[] {
+  return states
+    .flatMap((state) => {
+      const due = dueLooks(state).filter((look) => look.id !== 'wet' && look.dueAt <= now)
+      return due.slice(-1).map((look) => ({ ...look, sheetId: state.sheetId }))
+    })
+    .sort((a, b) => a.dueAt - b.dueAt)
+}
