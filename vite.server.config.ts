@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vite'
-import { alias } from './vite.config'
+import { alias } from './vite.config.ts'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
@@ -13,8 +13,6 @@ export default defineConfig({
     outDir: here('./dist/server'),
     emptyOutDir: true,
     target: 'node20',
-    rollupOptions: {
-      input: { main: here('./server/main.ts'), 'write-schema': here('./scripts/write-schema.ts') },
-    },
+    rolldownOptions: { input: { main: here('./server/main.ts'), draw: here('./server/draw.ts') } },
   },
 })

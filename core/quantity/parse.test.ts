@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { CoreError } from '../errors'
 import { formatQuantity, formatSize, INCHES, METRIC } from './format'
-import { parseExposureChange, parseQuantity, parseSize } from './parse'
+import { parseExposureChange, parseQuantity, parseRatio, parseSize } from './parse'
 import type { Dimension } from './units'
 
 const field = 'test'
@@ -181,5 +181,17 @@ describe('parseExposureChange', () => {
     ['2 drops', 'wrong-dimension'],
   ])('refuses %p', (text, code) => {
     expect(codeOf(() => parseExposureChange(text, field)).code).toBe(code)
+  })
+})
+
+describe('parseRatio', () => {
+  it.each([
+    ['1:1', [1, 1]],
+    ['2 : 1', [2, 1]],
+    ['1.5:1', [1.5, 1]],
+  ])('reads %s', (text, parts) => expect(parseRatio(text, 2, field)).toEqual(parts))
+
+  it.each(['1', '1:1:1', '0:1', '1:x', '', '-1:1'])('refuses %p', (text) => {
+    expect(codeOf(() => parseRatio(text, 2, field)).code).toBe('not-a-ratio')
   })
 })

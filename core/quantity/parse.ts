@@ -131,6 +131,29 @@ export function parseExposureChange(text: string, field: string): ExposureChange
   return { kind: 'time', seconds: takesAway ? -seconds : seconds }
 }
 
+/**
+ * Reads a ratio by volume, such as `1 : 1`, `2:1` or `4 : 1 : 3`.
+ *
+ * @param count how many parts it must name.
+ * @returns shape (count,), each above 0.
+ * @throws CoreError `not-a-ratio`.
+ */
+export function parseRatio(text: string, count: number, field: string): number[] {
+  const parts = plainText(text)
+    .trim()
+    .split(/\s*:\s*/)
+  const numbers = parts.map((part) => (/^\d+(?:\.\d+)?$/.test(part) ? Number(part) : 0))
+  if (numbers.length !== count || numbers.some((number) => !(number > 0)))
+    throw new CoreError({
+      code: 'not-a-ratio',
+      field,
+      problem: `“${text.trim()}” is not a ratio of ${count} parts.`,
+      remedy: `Write it like ${Array(count).fill(1).join(' : ')}.`,
+      part: text,
+    })
+  return numbers
+}
+
 function parseColonTime(plain: string, options: ParseOptions): number {
   const match = /^(?:(\d+):)?(\d+):(\d{1,2})(?:\s*(?:h|min))?$/.exec(plain)
   if (!match) throw refusal('unreadable', 'time', options, `“${plain}” is not a time.`, plain)

@@ -26,7 +26,7 @@ const Range = z.strictObject({
 /** The option that has to be chosen for a step to belong to the run. */
 const Condition = z.strictObject({ choice: Key, option: Key })
 
-export const Caution = z.strictObject({
+const Caution = z.strictObject({
   id: Key,
   title: Sentence,
   text: Sentence,
@@ -41,7 +41,7 @@ const Endpoint = z.strictObject({
   swatch: z.array(z.string().regex(/^#[0-9a-f]{6}$/)).max(6),
 })
 
-export const Step = z.strictObject({
+const Step = z.strictObject({
   id: Key,
   station: Station,
   place: Place,
@@ -144,8 +144,6 @@ export const ProcessDefinition = z.strictObject({
 
 export type ProcessDefinition = z.infer<typeof ProcessDefinition>
 export type StepDefinition = z.infer<typeof Step>
-export type ChoiceDefinition = z.infer<typeof Choice>
-export type CautionText = z.infer<typeof Caution>
 export type LightKind = z.infer<typeof LightRange>['kind']
 export type SecondLookDefinition = z.infer<typeof SecondLook>
 export type StationName = z.infer<typeof Station>

@@ -1,10 +1,55 @@
-import type { ProcessDefinition } from '@core/record/definition'
+import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
 
 const MINUTE = 60
 const HOUR = 60 * MINUTE
 const DAY = 24 * HOUR
 
 const PRACTICE = 'Common practice of the trade'
+
+const expose: StepDefinition = {
+  id: 'expose',
+  station: 'light',
+  place: 'light',
+  kind: 'expose',
+  title: 'In the frame',
+  meanwhile: 'exposing',
+  doing: 'Cover the frame while carrying it; start when the cover comes off, not before.',
+  why: 'The light reduces iron where it falls. Water will keep only what the light has changed.',
+  looks: [
+    { share: 0.5, lookFor: 'Shadows have gone from green to blue-green.' },
+    { share: 0.75, lookFor: 'Shadows turn slate; highlight detail begins.' },
+  ],
+  cautions: ['uv'],
+  begins: 'press',
+  press: { start: 'Cover off: start', finish: 'Take it out' },
+  habit: 'Negative emulsion to the coat. Look through half the back only, so that the register stays.',
+  endpoint: {
+    good: 'Shadows slate to bronze, the picture reversing; highlight detail just there.',
+    doubt: 'Still green: more light. Highlights already blue: enough, take it out.',
+    swatch: ['#b3b47e', '#7f9d86', '#5b7b86', '#5d6a76', '#77706a'],
+  },
+  when: { choice: 'subject', option: 'negative' },
+}
+
+/** Things laid on the sheet hide the picture while it forms, so the bare coat beside them is what the eye follows. */
+const exposeObjects: StepDefinition = {
+  ...expose,
+  id: 'expose-objects',
+  title: 'Under the glass',
+  doing: 'Lay the things flat, glass on top, clips against wind; start when the cover comes off, not before.',
+  looks: [
+    { share: 0.5, lookFor: 'The bare coat round the things has gone from green to blue-green.' },
+    { share: 0.75, lookFor: 'The bare coat turns slate.' },
+  ],
+  habit:
+    'What lies flat prints sharp, what stands up blurs. Thin leaves let light through and give half-tones.',
+  endpoint: {
+    good: 'Bare coat slate to bronze all round.',
+    doubt: 'Still green: more light. Do not lift a leaf to look: it will not lie down in the same place.',
+    swatch: expose.endpoint?.swatch ?? [],
+  },
+  when: { choice: 'subject', option: 'photogram' },
+}
 
 /** Classic cyanotype: iron salts on paper, printed by contact, developed in water. */
 export const classicCyanotype: ProcessDefinition = {
@@ -227,29 +272,8 @@ export const classicCyanotype: ProcessDefinition = {
         swatch: ['#c9d17c', '#c3c97c', '#bcbf7e', '#b3b47e'],
       },
     },
-    {
-      id: 'expose',
-      station: 'light',
-      place: 'light',
-      kind: 'expose',
-      title: 'In the frame',
-      meanwhile: 'exposing',
-      doing: 'Cover the frame while carrying it; start when the cover comes off, not before.',
-      why: 'The light reduces iron where it falls. Water will keep only what the light has changed.',
-      looks: [
-        { share: 0.5, lookFor: 'Shadows have gone from green to blue-green.' },
-        { share: 0.75, lookFor: 'Shadows turn slate; highlight detail begins.' },
-      ],
-      cautions: ['uv'],
-      begins: 'press',
-      press: { start: 'Cover off: start', finish: 'Take it out' },
-      habit: 'Negative emulsion to the coat. Look through half the back only, so that the register stays.',
-      endpoint: {
-        good: 'Shadows slate to bronze, the picture reversing; highlight detail just there.',
-        doubt: 'Still green: more light. Highlights already blue: enough, take it out.',
-        swatch: ['#b3b47e', '#7f9d86', '#5b7b86', '#5d6a76', '#77706a'],
-      },
-    },
+    expose,
+    exposeObjects,
     {
       id: 'wash',
       station: 'wet',

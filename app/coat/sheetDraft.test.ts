@@ -1,0 +1,113 @@
+import { startingChoices } from '@core/process/plan'
+import { classicCyanotype } from '@library/processes/classicCyanotype'
+import { sheet, T0, uuid } from '@core/fixtures/workroom'
+import { draftOf, readDraft, type DraftRoom, type SheetDraft } from './sheetDraft'
+
+const draft = (changes: Partial<SheetDraft> = {}): SheetDraft => ({
+  title: 'Tide gauge',
+  portfolio: '',
+  subject: '',
+  size: '8x10',
+  coats: '1',
+  paperName: '',
+  paperWeight: '',
+  choices: startingChoices(classicCyanotype),
+  light: 'uvBox',
+  exposure: '',
+  bottles: {},
+  ratio: '1 : 1',
+  coverage: '38.8',
+  dropper: '20',
+  ...changes,
+})
+const room = (changes: Partial<DraftRoom> = {}): DraftRoom => {
+  let n = 100
+  return {
+    papers: [],
+    bottles: [],
+    lights: [],
+    lengthUnit: 'in',
+    now: T0,
+    newId: () => uuid(n++),
+    ...changes,
+  }
+}
+const read = (changes: Partial<SheetDraft> = {}, shelf: Partial<DraftRoom> = {}) =>
+  readDraft(classicCyanotype, draft(changes), room(shelf))
+
+describe('readDraft', () => {
+  it('asks for no more than a title and a size', () => {
+    const { read: got, faults } = read()
+    expect(faults).toEqual({})
+    expect(got).toMatchObject({
+      sheet: { widthMillimetres: 203.2, exposureSeconds: 425, parts: [1, 1] },
+      papers: [],
+      bottles: [],
+    })
+    expect(got?.lights).toMatchObject([{ kind: 'uvBox', name: 'UV box' }])
+  })
+
+  it('writes down what is named for the first time, at the chosen strength', () => {
+    const { read: got } = read({
+      paperName: 'Old rag',
+      paperWeight: '300 g/m²',
+      bottles: { iron: 'A-1', ferricyanide: '' },
+      exposure: '7 min 30',
+    })
+    expect(got?.papers).toMatchObject([{ name: 'Old rag', gramsPerM2: 300 }])
+    expect(got?.bottles).toMatchObject([{ label: 'A-1', component: 'iron', percentWv: 25 }])
+    expect(got?.sheet).toMatchObject({
+      exposureSeconds: 450,
+      paperId: got?.papers[0]?.id,
+      bottles: { iron: got?.bottles[0]?.id },
+    })
+  })
+
+  it('takes what is on the shelf already', () => {
+    const papers = [{ id: uuid(1), name: 'Old rag', gramsPerM2: 300, note: '', changedAt: T0 }]
+    const lights = [
+      { id: uuid(2), name: 'The box', kind: 'uvBox' as const, usualSeconds: 500, note: '', changedAt: T0 },
+    ]
+    const { read: got } = read({ paperName: 'Old rag', light: uuid(2) }, { papers, lights })
+    expect(got).toMatchObject({
+      papers: [],
+      lights: [],
+      sheet: { paperId: uuid(1), lightId: uuid(2), exposureSeconds: 500 },
+    })
+  })
+
+  it.each<[keyof SheetDraft, string]>([
+    ['title', ' '],
+    ['size', '8 x'],
+    ['coats', 'one'],
+    ['ratio', '1'],
+    ['coverage', 'much'],
+    ['dropper', '0'],
+    ['exposure', '8'],
+    ['exposure', '0 s'],
+  ])('says what is wrong with %s “%s”, and reads the rest', (field, text) => {
+    const { read: got, faults } = read({ [field]: text })
+    expect(got).toBeNull()
+    expect(Object.keys(faults)).toEqual([field])
+    expect(faults[field]?.remedy).toMatch(/\w/)
+  })
+
+  it('refuses a weight that is no weight', () => {
+    expect(Object.keys(read({ paperName: 'Rag', paperWeight: 'heavy' }).faults)).toEqual(['paperWeight'])
+  })
+
+  it('gives the same sheet again from its own draft', () => {
+    const again = readDraft(
+      classicCyanotype,
+      { ...draftOf(sheet, room(), '8 x 10 in'), choices: sheet.choices },
+      room(),
+    )
+    expect(again.read?.sheet).toEqual({
+      ...sheet,
+      id: undefined,
+      number: undefined,
+      createdAt: undefined,
+      lightId: expect.any(String),
+    })
+  })
+})

@@ -1,0 +1,245 @@
+import { CoreError, type Refusal } from '@core/errors'
+import { firstExposure, schoolStrengths } from '@core/process/plan'
+import { formatSpan } from '@core/quantity/format'
+import { parseQuantity, parseRatio, parseSize } from '@core/quantity/parse'
+import type { LightKind, ProcessDefinition } from '@core/record/definition'
+import type { Light, Sheet } from '@core/record/records'
+import { Bottle, Paper } from '@core/record/records'
+
+/** What is typed while a sheet is planned; every field a text until it is read. */
+export interface SheetDraft {
+  title: string
+  portfolio: string
+  subject: string
+  size: string
+  coats: string
+  paperName: string
+  paperWeight: string
+  choices: Record<string, string>
+  /** Id of a light that is known here, or the kind of one that is not. */
+  light: string
+  exposure: string
+  /** Label of the bottle for each component; empty for none. */
+  bottles: Record<string, string>
+  ratio: string
+  coverage: string
+  dropper: string
+}
+
+/** What is on the shelf already, and what a new record needs from outside. */
+export interface DraftRoom {
+  papers: readonly Paper[]
+  bottles: readonly Bottle[]
+  lights: readonly Light[]
+  lengthUnit: string
+  now: number
+  newId: () => string
+}
+
+/** A sheet ready to be written down, with the papers, bottles and lights that were named for the first time. */
+export interface ReadDraft {
+  sheet: Omit<Sheet, 'id' | 'number' | 'createdAt'>
+  papers: Paper[]
+  bottles: Bottle[]
+  lights: Light[]
+}
+
+export type DraftFaults = Partial<Record<keyof SheetDraft, Refusal>>
+
+/**
+ * Reads a draft.
+ *
+ * @returns the sheet as far as it can be read, `null` where a field it cannot do without is wrong, and what is wrong.
+ */
+export function readDraft(
+  definition: ProcessDefinition,
+  draft: SheetDraft,
+  room: DraftRoom,
+): { read: ReadDraft | null; faults: DraftFaults } {
+  const faults: DraftFaults = {}
+  const attempt = <Value>(field: keyof SheetDraft, read: () => Value): Value | null => {
+    try {
+      return read()
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error
+      faults[field] = error.refusal
+      return null
+    }
+  }
+  const title = attempt('title', () =>
+    required(draft.title, 'title', 'The sheet has no title.', 'Name the picture, so that you find it again.'),
+  )
+  const size = attempt('size', () => parseSize(draft.size, { field: 'size', bareUnit: room.lengthUnit }))
+  const coats = attempt('coats', () => wholeCoats(draft.coats))
+  const parts = attempt('ratio', () => parseRatio(draft.ratio, definition.components.length, 'ratio'))
+  const coverage = attempt('coverage', () =>
+    positive(draft.coverage, 'coverage', 'Write ml for a square metre; brushed coats take about 38.8.'),
+  )
+  const dropper = attempt('dropper', () =>
+    positive(draft.dropper, 'dropper', 'Write drops to the millilitre; common practice is 20.'),
+  )
+  const paper = attempt('paperWeight', () => readPaper(draft, room))
+  const light = readLight(definition, draft, room)
+  const exposure = attempt('exposure', () =>
+    draft.exposure.trim()
+      ? positiveTime(draft.exposure)
+      : firstExposure(definition, {
+          kind: light.kind,
+          choices: draft.choices,
+          usualSeconds: light.usualSeconds,
+        }).value,
+  )
+  const bottles = readBottles(definition, draft, room)
+  if (
+    title === null ||
+    !size ||
+    coats === null ||
+    !parts ||
+    coverage === null ||
+    dropper === null ||
+    !paper ||
+    exposure === null
+  )
+    return { read: null, faults }
+
+  const isNew = <Record extends { id: string }>(list: readonly Record[], known: readonly Record[]) =>
+    list.filter((one) => !known.some((other) => other.id === one.id))
+  return {
+    faults,
+    read: {
+      sheet: {
+        title,
+        portfolio: draft.portfolio.trim(),
+        process: { id: definition.id, version: definition.version },
+        choices: { ...draft.choices },
+        ...size,
+        coats,
+        parts,
+        coverageMillilitresPerM2: coverage,
+        dropsPerMillilitre: dropper,
+        subject: draft.subject.trim(),
+        exposureSeconds: exposure,
+        ...(paper.record && { paperId: paper.record.id }),
+        lightId: light.id,
+        bottles: Object.fromEntries(bottles.map((bottle) => [bottle.component, bottle.id])),
+        changedAt: room.now,
+      },
+      papers: isNew(paper.record ? [paper.record] : [], room.papers),
+      bottles: isNew(bottles, room.bottles),
+      lights: isNew([light], room.lights),
+    },
+  }
+}
+
+/** The draft that would give this sheet again: for changing a plan, and for the next sheet of a row. */
+export function draftOf(sheet: Sheet, room: Pick<DraftRoom, 'papers' | 'bottles'>, size: string): SheetDraft {
+  const paper = room.papers.find((one) => one.id === sheet.paperId)
+  const labels = Object.entries(sheet.bottles).map(([component, id]) => [
+    component,
+    room.bottles.find((one) => one.id === id)?.label ?? '',
+  ])
+  return {
+    title: sheet.title,
+    portfolio: sheet.portfolio,
+    subject: sheet.subject,
+    size,
+    coats: String(sheet.coats),
+    paperName: paper?.name ?? '',
+    paperWeight: paper?.gramsPerM2 ? String(paper.gramsPerM2) : '',
+    choices: { ...sheet.choices },
+    light: sheet.lightId ?? 'uvBox',
+    exposure: formatSpan(sheet.exposureSeconds),
+    bottles: Object.fromEntries(labels),
+    ratio: sheet.parts.join(' : '),
+    coverage: String(sheet.coverageMillilitresPerM2),
+    dropper: String(sheet.dropsPerMillilitre),
+  }
+}
+
+function readPaper(draft: SheetDraft, room: DraftRoom): { record: Paper | null } {
+  const name = draft.paperName.trim()
+  if (!name) return { record: null }
+  const weight = draft.paperWeight.replace(/g\/m[²2]|gsm|g\b/i, '').trim()
+  const gramsPerM2 = weight ? Number(weight) : undefined
+  if (gramsPerM2 !== undefined && !(gramsPerM2 > 0 && gramsPerM2 <= 2000))
+    throw wrong(
+      'weight',
+      `“${draft.paperWeight}” is not a paper weight.`,
+      'Write grams for a square metre, such as 300.',
+    )
+  const known = room.papers.find(
+    (one) => one.name === name && (gramsPerM2 === undefined || one.gramsPerM2 === gramsPerM2),
+  )
+  return {
+    record:
+      known ??
+      Paper.parse({
+        id: room.newId(),
+        name,
+        ...(gramsPerM2 && { gramsPerM2 }),
+        note: '',
+        changedAt: room.now,
+      }),
+  }
+}
+
+function readLight(definition: ProcessDefinition, draft: SheetDraft, room: DraftRoom): Light {
+  const known = room.lights.find((one) => one.id === draft.light)
+  if (known) return known
+  const kind = draft.light as LightKind
+  const name = definition.lights.find((one) => one.kind === kind)?.name ?? 'Light'
+  const sameName = room.lights.find((one) => one.kind === kind && one.name === name)
+  return sameName ?? { id: room.newId(), name, kind, note: '', changedAt: room.now }
+}
+
+function readBottles(definition: ProcessDefinition, draft: SheetDraft, room: DraftRoom): Bottle[] {
+  const strengths = schoolStrengths(definition, draft.choices)
+  return definition.components.flatMap((component) => {
+    const label = draft.bottles[component.id]?.trim()
+    if (!label) return []
+    const known = room.bottles.find((one) => one.component === component.id && one.label === label)
+    if (known) return [known]
+    const percentWv = strengths[component.id]
+    return percentWv === undefined
+      ? []
+      : [
+          Bottle.parse({
+            id: room.newId(),
+            label,
+            component: component.id,
+            percentWv,
+            note: '',
+            changedAt: room.now,
+          }),
+        ]
+  })
+}
+
+function required(text: string, field: string, problem: string, remedy: string): string {
+  if (!text.trim()) throw wrong(field, problem, remedy)
+  if (text.length > 200)
+    throw wrong(field, 'That is longer than 200 letters.', 'Shorten it; a note can hold the rest.')
+  return text.trim()
+}
+
+function wholeCoats(text: string): number {
+  const coats = Number(text)
+  if (!Number.isInteger(coats) || coats < 1 || coats > 9)
+    throw wrong('coats', `“${text}” is not a number of coats.`, 'Write 1 or 2.')
+  return coats
+}
+
+function positive(text: string, field: string, remedy: string): number {
+  const value = Number(text.replace(',', '.').replace(/[^\d.]+$/, ''))
+  if (!(value > 0)) throw wrong(field, `“${text}” cannot be read.`, remedy)
+  return value
+}
+
+function positiveTime(text: string): number {
+  const seconds = parseQuantity(text, 'time', { field: 'exposure' })
+  if (!(seconds > 0)) throw wrong('exposure', 'An exposure lasts some time.', 'Write it like 7:30 or 8 min.')
+  return seconds
+}
+
+const wrong = (field: string, problem: string, remedy: string) =>
+  new CoreError({ code: 'unreadable', field, problem, remedy })

@@ -1,0 +1,124 @@
+import type { Workroom } from '@core/record/archive'
+import { applyMerge, planMerge, type MergePlan } from '@core/record/merge'
+import type { WorkroomRecords } from '@core/record/records'
+import type { ArchiveAnswer, ArchiveQuestion, PixelBlobs } from '../workers/archive.worker'
+import { callWorker } from '../workers/call'
+import { db, isDemo } from './db'
+import { rebuildStandings } from './log'
+
+const ask = <Value extends ArchiveAnswer>(question: ArchiveQuestion): Promise<Value> =>
+  callWorker<ArchiveQuestion, Value>(
+    new Worker(new URL('../workers/archive.worker.ts', import.meta.url), { type: 'module', name: 'archive' }),
+    question,
+  )
+
+const everything = [
+  db.sheets,
+  db.events,
+  db.standings,
+  db.papers,
+  db.bottles,
+  db.lights,
+  db.photos,
+  db.pixels,
+]
+
+/** Every record of this workroom, as one moment saw it. */
+function allRecords(): Promise<WorkroomRecords> {
+  return db.transaction('r', everything, async () => ({
+    sheets: await db.sheets.orderBy('number').toArray(),
+    events: await db.events.orderBy('[sheetId+index]').toArray(),
+    papers: await db.papers.toArray(),
+    bottles: await db.bottles.toArray(),
+    lights: await db.lights.toArray(),
+    photos: await db.photos.toArray(),
+  }))
+}
+
+/** The whole workroom as one archive file. */
+export async function exportArchive(): Promise<{ file: Blob; name: string }> {
+  const at = Date.now()
+  const records = await allRecords()
+  const pixels: PixelBlobs = new Map((await db.pixels.toArray()).map((row) => [row.id, row]))
+  const file = await ask<Blob>({
+    act: 'write',
+    records,
+    pixels,
+    name: isDemo ? 'Demo workroom' : 'Workroom',
+    at,
+  })
+  return { file, name: `ember-sheet-${new Date(at).toISOString().slice(0, 10)}.zip` }
+}
+
+/** An archive that was read and found sound, compared with what is here; nothing is written yet. */
+export interface PreparedImport {
+  workroom: Workroom
+  plan: MergePlan
+}
+
+/**
+ * Reads an archive and works out what importing it would do.
+ *
+ * @throws CoreError for whatever is wrong with the file.
+ */
+export async function prepareImport(file: Blob): Promise<PreparedImport> {
+  const workroom = await ask<Workroom>({ act: 'read', file })
+  return { workroom, plan: planMerge(await allRecords(), workroom.records) }
+}
+
+/**
+ * Writes a prepared import, all of it or nothing.
+ *
+ * @param takeTheirs conflicts (see `conflictKey`) in which the archive's record replaces the one here.
+ */
+export async function finishImport(
+  { workroom }: PreparedImport,
+  takeTheirs: ReadonlySet<string>,
+): Promise<void> {
+  await db.transaction('rw', everything, async () => {
+    // Worked out afresh: another window may have gone on since the archive was read.
+    const here = await allRecords()
+    const { records, replaceLogs } = applyMerge(
+      planMerge(here, workroom.records),
+      workroom.records,
+      takeTheirs,
+    )
+    for (const sheetId of replaceLogs)
+      await db.events.where('[sheetId+index]').between([sheetId, 0], [sheetId, Infinity]).delete()
+    await Promise.all([
+      db.sheets.bulkPut(records.sheets),
+      db.events.bulkPut(records.events),
+      db.papers.bulkPut(records.papers),
+      db.bottles.bulkPut(records.bottles),
+      db.lights.bulkPut(records.lights),
+      db.photos.bulkPut(records.photos),
+      db.pixels.bulkPut(
+        records.photos.flatMap((photo) => {
+          const pixels = workroom.pixels.get(photo.id)
+          return pixels
+            ? [
+                {
+                  id: photo.id,
+                  original: blobOf(pixels.original, photo.mime),
+                  thumbnail: blobOf(pixels.thumbnail, 'image/jpeg'),
+                },
+              ]
+            : []
+        }),
+      ),
+    ])
+    await rebuildStandings([
+      ...new Set([
+        ...records.sheets.map((sheet) => sheet.id),
+        ...records.events.map((event) => event.sheetId),
+      ]),
+    ])
+  })
+}
+
+/** Empties the workroom. The caller has made sure that this is meant. */
+export async function clearWorkroom(): Promise<void> {
+  await db.transaction('rw', everything, () => Promise.all(everything.map((table) => table.clear())))
+}
+
+const blobOf = (bytes: Uint8Array, type: string) => new Blob([bytes as Uint8Array<ArrayBuffer>], { type })

@@ -1,0 +1,35 @@
+import { ref } from 'vue'
+import { clearWorkroom, finishImport, prepareImport } from './archives'
+import { db, isDemo } from './db'
+
+/** Where the server writes the demo scenario afresh, relative to the present moment, as an ordinary archive. */
+const DEMO_ARCHIVE = '/demo/workroom.zip'
+
+/** While the demo is being laid out there is nothing to show yet, and an empty workroom would be a lie. */
+export const isLayingOut = ref(isDemo)
+
+async function load(): Promise<void> {
+  const answer = await fetch(DEMO_ARCHIVE)
+  if (!answer.ok) throw new Error(`the server answered ${answer.status} when asked for the demo`)
+  await finishImport(await prepareImport(await answer.blob()), new Set())
+}
+
+/** Fills the demo workroom the first time it is opened; one's own workroom is another one and stays untouched. */
+export async function loadDemoOnce(): Promise<void> {
+  if (!isDemo) return
+  // Two windows opened at once must not both load it.
+  const loadIfEmpty = async () => {
+    if ((await db.sheets.count()) === 0) await load()
+  }
+  try {
+    await ('locks' in navigator ? navigator.locks.request('ember-sheet-demo', loadIfEmpty) : loadIfEmpty())
+  } finally {
+    isLayingOut.value = false
+  }
+}
+
+/** Sets the demo up afresh, with its clocks running from now. */
+export async function reloadDemo(): Promise<void> {
+  await clearWorkroom()
+  await load()
+}

@@ -1,0 +1,61 @@
+import { v4 as uuid } from 'uuid'
+import { CoreError } from '@core/errors'
+import { advance, emptyRun, replay, type RunState } from '@core/process/run'
+import { placeOf } from '@core/process/standing'
+import { SheetEvent, type Happening } from '@core/record/event'
+import { logsBySheet } from '@core/record/logs'
+import { db, type StandingRow } from './db'
+
+export const rowOf = (state: RunState): StandingRow => ({
+  sheetId: state.sheetId,
+  place: placeOf(state),
+  state,
+})
+
+/**
+ * Writes down what happened to a sheet, now. The rules are asked inside the transaction, so of two windows that press
+ * at once one is refused and nothing is written twice.
+ *
+ * @throws CoreError when it cannot have happened in the sheet's present state.
+ */
+export function append(sheetId: string, happening: Happening): Promise<RunState> {
+  return db.transaction('rw', db.events, db.standings, async () => {
+    const state = (await db.standings.get(sheetId))?.state ?? emptyRun(sheetId)
+    const event = SheetEvent.parse({
+      ...happening,
+      id: uuid(),
+      sheetId,
+      index: state.length,
+      // A system clock that was set back must not bend the order of what happened.
+      at: Math.max(Date.now(), state.lastAt),
+    })
+    const next =
+      event.type === 'undone' ? replay(sheetId, [...(await logOf(sheetId)), event]) : advance(state, event)
+    await db.events.add(event)
+    await db.standings.put(rowOf(next))
+    return next
+  })
+}
+
+/** Takes back the last thing that happened to a sheet; the log keeps both. */
+export async function undo(sheetId: string): Promise<RunState> {
+  const last = (await db.standings.get(sheetId))?.state.last
+  if (!last)
+    throw new CoreError({
+      code: 'nothing-to-undo',
+      field: 'undo',
+      problem: 'Nothing has happened to this sheet yet.',
+      remedy: 'There is nothing to take back.',
+    })
+  return append(sheetId, { type: 'undone', eventId: last.id })
+}
+
+/** Every event of one sheet, in order. */
+export const logOf = (sheetId: string): Promise<SheetEvent[]> =>
+  db.events.where('[sheetId+index]').between([sheetId, 0], [sheetId, Infinity]).toArray()
+
+/** Works out every standing afresh from the logs, for sheets that were written by other means than `append`. */
+export async function rebuildStandings(sheetIds: readonly string[]): Promise<void> {
+  const logs = logsBySheet((await Promise.all(sheetIds.map(logOf))).flat())
+  await db.standings.bulkPut(sheetIds.map((id) => rowOf(replay(id, logs.get(id) ?? []))))
+}

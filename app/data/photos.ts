@@ -1,0 +1,34 @@
+import { v4 as uuid } from 'uuid'
+import { Photo } from '@core/record/records'
+import { callWorker } from '../workers/call'
+import type { ThumbnailAnswer } from '../workers/thumbnail.worker'
+import { db } from './db'
+import { append } from './log'
+
+/**
+ * Adds a photograph of a print: the file as it is, a small one made off the main thread, and a line in the log.
+ *
+ * @throws CoreError `unreadable-picture`; nothing is stored then.
+ */
+export async function addPhoto(sheetId: string, file: File): Promise<void> {
+  const worker = new Worker(new URL('../workers/thumbnail.worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'thumbnail',
+  })
+  const { thumbnail, mime, widthPixels, heightPixels } = await callWorker<Blob, ThumbnailAnswer>(worker, file)
+  const photo = Photo.parse({
+    id: uuid(),
+    sheetId,
+    takenAt: Date.now(),
+    mime,
+    widthPixels,
+    heightPixels,
+    bytes: file.size,
+    note: file.name.slice(0, 200),
+  })
+  await db.transaction('rw', [db.photos, db.pixels, db.events, db.standings], async () => {
+    await db.photos.add(photo)
+    await db.pixels.add({ id: photo.id, original: file, thumbnail })
+    await append(sheetId, { type: 'photographed', photoId: photo.id })
+  })
+}

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { elapsedSeconds, type Hold } from '@core/process/clock'
+import { formatClock } from '@core/quantity/format'
+
+/** The exposure as a rule: how far it has run, where looks pay, where they were taken. */
+const props = defineProps<{
+  elapsed: number
+  planned: number
+  looks: readonly { share: number; lookFor: string }[]
+  taken: readonly Hold[]
+  startedAt: number
+}>()
+
+const full = computed(() => Math.max(props.planned, props.elapsed, 1))
+const at = (seconds: number) => `${(100 * seconds) / full.value}%`
+const takenAt = computed(() =>
+  props.taken.map((hold, i) =>
+    elapsedSeconds({ startedAt: props.startedAt, holds: props.taken.slice(0, i) }, hold.from),
+  ),
+)
+</script>
+
+<template>
+  <div class="ExposureRule" aria-hidden="true">
+    <div class="ExposureRule-done" :style="{ width: at(elapsed) }" />
+    <span class="ExposureRule-mark is-start">start</span>
+    <span
+      v-for="look in looks"
+      :key="look.share"
+      class="ExposureRule-mark"
+      :style="{ left: at(look.share * planned) }"
+    >
+      look
+    </span>
+    <span class="ExposureRule-mark is-end" :style="{ left: at(planned) }">{{ formatClock(planned) }}</span>
+    <span
+      v-for="seconds in takenAt"
+      :key="seconds"
+      class="ExposureRule-taken"
+      :style="{ left: at(seconds) }"
+    />
+  </div>
+</template>
+
+<style scoped>
+.ExposureRule {
+  position: relative;
+  height: 44px;
+  margin-top: 6px;
+  border-top: 2px solid var(--es-rule);
+}
+
+.ExposureRule-done {
+  height: 10px;
+  margin-top: -2px;
+  background: var(--es-ember);
+}
+
+.ExposureRule-mark {
+  position: absolute;
+  top: -2px;
+  padding: 18px 0 0;
+  border-left: 2px solid var(--es-line);
+  color: var(--es-quiet);
+  font-size: 14px;
+  text-indent: 5px;
+}
+
+.ExposureRule-mark.is-start {
+  left: 0;
+}
+
+.ExposureRule-mark.is-end {
+  padding-right: 5px;
+  border-right: 2px solid var(--es-ink);
+  border-left: 0;
+  transform: translateX(-100%);
+}
+
+.ExposureRule-taken {
+  position: absolute;
+  top: -9px;
+  width: 9px;
+  height: 9px;
+  border: 2px solid var(--es-ink);
+  border-radius: 50%;
+  background: var(--es-page);
+  transform: translateX(-50%);
+}
+</style>

@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { isOver } from '@core/process/nextMove'
+import { changeExposure } from '@core/light/exposureChange'
+import { digits, formatSpan } from '@core/quantity/format'
+import { useNow } from '../data/useNow'
+import { useWorkroom } from '../data/workroom.store'
+import BigClock from '../shell/BigClock.vue'
+import BigTarget from '../shell/BigTarget.vue'
+import EmptyPage from '../shell/EmptyPage.vue'
+import EndpointStrip from '../shell/EndpointStrip.vue'
+import { useKeyRows } from '../shell/keys.store'
+import { useMarginNotes } from '../shell/margin.store'
+import StationHead from '../shell/StationHead.vue'
+import { stepNotes } from '../shell/stepNotes'
+import { useStation } from '../shell/useStation'
+import ExposureRule from './ExposureRule.vue'
+import GiveMore from './GiveMore.vue'
+
+const [router, workroom, now] = [useRouter(), useWorkroom(), useNow()]
+const {
+  here,
+  inHand,
+  step,
+  stepWords,
+  reading,
+  hasMovedOn,
+  placeTitle,
+  record,
+  takeBack,
+  move,
+  follow,
+  choose,
+} = useStation('light')
+const isGivingMore = ref(false)
+
+const light = computed(() => workroom.lights.find((one) => one.id === inHand.value?.sheet.lightId))
+const isWaiting = computed(() => step.value?.status === 'waiting')
+const isOut = computed(() => step.value?.status === 'held')
+const isDone = computed(() => inHand.value !== null && isOver(inHand.value.state, now.now))
+const title = computed(() => {
+  if (hasMovedOn.value) return 'Out of the light'
+  const under = light.value ? `, under ${light.value.name}` : ''
+  if (isWaiting.value) return `Ready for the frame${under}`
+  return isOut.value ? 'Out for a look' : `In the frame${under}`
+})
+const planned = computed(() => step.value?.plannedSeconds ?? 0)
+const share = computed(() =>
+  planned.value ? Math.round(((reading.value?.elapsedSeconds ?? 0) / planned.value) * 100) : 0,
+)
+
+/** The one target: start, a look, back under the light, or out when the time is up. */
+const nextWords = computed(() => {
+  if (isWaiting.value) return stepWords.value?.press.start ?? ''
+  if (isOut.value) return 'Back under the light'
+  return isDone.value ? (stepWords.value?.press.finish ?? '') : 'Open the back'
+})
+const next = () => (hasMovedOn.value ? follow() : void move())
+function takeOut(): void {
+  if (step.value && !isWaiting.value)
+    void record(
+      { type: 'stepFinished', step: step.value.planned.id },
+      `Sheet ${inHand.value?.sheet.number}: out after ${formatSpan(Math.round(reading.value?.elapsedSeconds ?? 0))}.`,
+    )
+}
+function give(change: Parameters<typeof changeExposure>[1], said: string): void {
+  if (!step.value) return
+  const figure = changeExposure(planned.value, change)
+  isGivingMore.value = false
+  void record(
+    {
+      type: 'exposureChanged',
+      step: step.value.planned.id,
+      plannedSeconds: Math.round(figure.value * 10) / 10,
+      said,
+    },
+    `Planned exposure now ${formatSpan(figure.value)}.`,
+  )
+}
+
+useKeyRows('Under the light', () => {
+  if (!inHand.value) return []
+  if (hasMovedOn.value)
+    return [
+      { key: ' ', name: `On to ${placeTitle.value}`, run: follow },
+      { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
+    ]
+  return [
+    { key: ' ', name: nextWords.value, run: next },
+    { key: '+', name: 'Change the exposure', run: () => (isGivingMore.value = true) },
+    ...(isWaiting.value ? [] : [{ key: 'enter', name: 'Take it out', run: takeOut }]),
+    { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
+  ]
+})
+useMarginNotes(() => {
+  if (!inHand.value || hasMovedOn.value) return []
+  const looks = stepWords.value?.looks ?? []
+  const soon = looks.findLast((look) => share.value >= look.share * 100)
+  return [
+    ...(soon ? [{ title: 'By now', lines: [soon.lookFor] }] : []),
+    ...stepNotes(inHand.value.definition, stepWords.value),
+  ]
+})
+</script>
+
+<template>
+  <EmptyPage
+    v-if="!inHand"
+    kicker="Nothing waits for the light"
+    title="No frame is out"
+    action="Begin a sheet"
+    @act="router.push({ name: 'begin' })"
+  >
+    <p>A sheet comes here when its coat is dry. Its clock starts when the cover comes off.</p>
+  </EmptyPage>
+
+  <div v-else class="LightStation">
+    <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose" />
+
+    <template v-if="hasMovedOn">
+      <p class="LightStation-doing">Keep it from daylight until it lies in the water.</p>
+      <div class="LightStation-acts">
+        <BigTarget :label="`On to ${placeTitle}`" hint=" " @press="follow" />
+        <BigTarget plain label="Undo" hint="u" @press="takeBack" />
+      </div>
+    </template>
+
+    <template v-else-if="step && stepWords">
+      <p v-if="isWaiting" class="LightStation-doing">{{ stepWords.doing }}</p>
+      <p v-if="isWaiting" class="LightStation-planned">
+        <strong>{{ formatSpan(planned) }}</strong>
+        <span>planned{{ light ? ` under ${light.name}` : '' }}</span>
+      </p>
+      <template v-if="reading">
+        <BigClock
+          :reading="reading"
+          :more="`${digits(share)} % of the exposure · ${formatSpan(Math.floor(reading.elapsedSeconds))} in the light`"
+        />
+        <ExposureRule
+          :elapsed="reading.elapsedSeconds"
+          :planned="planned"
+          :looks="stepWords.looks ?? []"
+          :taken="step.holds"
+          :started-at="step.startedAt ?? 0"
+        />
+      </template>
+      <EndpointStrip v-if="!isWaiting" :colours="stepWords.endpoint?.swatch ?? []" />
+      <div class="LightStation-acts">
+        <BigTarget :label="nextWords" hint=" " @press="next" />
+        <BigTarget
+          quiet
+          :label="isWaiting ? 'Change the time' : 'Give it more'"
+          hint="+"
+          @press="isGivingMore = true"
+        />
+        <BigTarget v-if="!isWaiting && !isDone" quiet label="Take it out" hint="enter" @press="takeOut" />
+        <BigTarget plain label="Undo" hint="u" @press="takeBack" />
+      </div>
+    </template>
+    <GiveMore v-if="isGivingMore" :planned-seconds="planned" @give="give" @close="isGivingMore = false" />
+  </div>
+</template>
+
+<style scoped>
+.LightStation {
+  display: grid;
+  gap: 18px;
+}
+
+.LightStation-doing {
+  max-width: 44em;
+  font-size: 18px;
+}
+
+.LightStation-planned strong {
+  display: block;
+  font-size: clamp(60px, 10vw, 110px);
+  font-weight: 400;
+  line-height: 1.1;
+}
+
+.LightStation-planned span {
+  font-size: 20px;
+}
+
+.LightStation-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+</style>

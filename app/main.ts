@@ -1,0 +1,24 @@
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import '@fontsource/b612/latin-400.css'
+import '@fontsource/b612/latin-700.css'
+import '@fontsource-variable/newsreader/opsz.css'
+import '@fontsource-variable/newsreader/opsz-italic.css'
+import 'element-plus/theme-chalk/base.css'
+import './styles/base.css'
+import './styles/palettes.css'
+import './styles/element.css'
+import { loadDemoOnce } from './data/demo'
+import { askToKeep } from './data/persistence'
+import { router } from './router'
+import AppShell from './shell/AppShell.vue'
+import { useNotice } from './shell/notice.store'
+import { usePreferences } from './shell/preferences.store'
+
+const app = createApp(AppShell).use(createPinia()).use(router)
+usePreferences() // chooses the palette before anything is drawn
+app.config.errorHandler = (error) => useNotice().refuse(error, 'this screen')
+app.mount('#app')
+
+loadDemoOnce().catch((error: unknown) => useNotice().refuse(error, 'setting up the demo'))
+void askToKeep()

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useNow } from '../data/useNow'
+import type { SheetInRoom } from '../data/workroom.store'
+import TintedPicture from '../shell/TintedPicture.vue'
+import { sheetColour, standingWords, wantsLook } from './printWords'
+
+/** One print, clipped to the line: its latest photograph, or the sheet drawn as it would look now. */
+const props = defineProps<{ one: SheetInRoom; picture: string | undefined }>()
+const emit = defineEmits<{ open: [] }>()
+const now = useNow()
+const colour = computed(() => sheetColour(props.one))
+const isDue = computed(() => wantsLook(props.one, now.now))
+</script>
+
+<template>
+  <li class="HungPrint" :class="{ 'is-aside': one.state.setAside }">
+    <button type="button" @click="emit('open')">
+      <TintedPicture class="HungPrint-sheet">
+        <img v-if="picture" :src="picture" :alt="`Photograph of ${one.sheet.title}`" loading="lazy" />
+        <svg v-else viewBox="0 0 130 168" role="img" aria-label="No photograph yet">
+          <rect v-if="!colour" x="14" y="16" width="102" height="136" class="HungPrint-bare" />
+          <path
+            v-else
+            :fill="colour"
+            d="M13 17l20-2 34 1 28-2 22 2 1 40-2 44 2 50-30 3-40-2-34 2-2-46 2-40z"
+          />
+        </svg>
+      </TintedPicture>
+      <span class="HungPrint-title">{{ one.sheet.number }} {{ one.sheet.title }}</span>
+      <span class="HungPrint-standing" :class="{ 'is-due': isDue }">
+        <span class="HungPrint-mark" :style="{ background: `var(--es-${one.definition.mark})` }" />
+        {{ standingWords(one, now.now) }}
+      </span>
+    </button>
+  </li>
+</template>
+
+<style scoped>
+/* The line runs through, from one edge of the page to the other. */
+.HungPrint {
+  position: relative;
+  padding: 6px 8px 0;
+  border-top: 1px solid var(--es-line);
+}
+
+.HungPrint::before {
+  position: absolute;
+  top: -6px;
+  left: calc(50% - 4px);
+  z-index: 1;
+  width: 9px;
+  height: 19px;
+  border-radius: 2px;
+  background: var(--es-clip);
+  content: '';
+}
+
+button {
+  display: grid;
+  gap: 2px;
+  justify-items: start;
+  width: 100%;
+  padding: 0 8px;
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-align: left;
+}
+
+.HungPrint-sheet {
+  display: grid;
+  width: 100%;
+  aspect-ratio: 130 / 168;
+  margin-bottom: 6px;
+  padding: 8px;
+  box-shadow: var(--es-shadow);
+}
+
+.HungPrint-sheet img,
+.HungPrint-sheet svg {
+  width: 100%;
+  height: 100%;
+  object-fit: cover;
+}
+
+.HungPrint-bare {
+  fill: none;
+  stroke: #b9ac8c;
+  stroke-dasharray: 3 4;
+}
+
+.is-aside .HungPrint-sheet {
+  opacity: 0.55;
+}
+
+.HungPrint-standing {
+  color: var(--es-quiet);
+  font-size: 14px;
+}
+
+.HungPrint-standing.is-due {
+  color: var(--es-ember);
+}
+
+.HungPrint-mark {
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  border-radius: 50%;
+}
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { onMounted, ref } from 'vue'
+import type { SecondLookDefinition } from '@core/record/definition'
+import type { Happening, Judged } from '@core/record/event'
+import BigTarget from '../shell/BigTarget.vue'
+import ChoiceRow from '../shell/ChoiceRow.vue'
+
+const props = defineProps<{ look: SecondLookDefinition; isEarly: boolean }>()
+const emit = defineEmits<{ judge: [happening: Happening]; close: [] }>()
+
+const VERDICTS = [
+  { id: 'keep', name: 'Keep it' },
+  { id: 'again', name: 'Print it again' },
+  { id: 'undecided', name: 'Not decided' },
+]
+const SHADOWS = [
+  { id: 'thin', name: 'Thin' },
+  { id: 'right', name: 'Right' },
+  { id: 'blocked', name: 'Blocked' },
+]
+const HIGHLIGHTS = [
+  { id: 'blank', name: 'Blank' },
+  { id: 'right', name: 'Right' },
+  { id: 'veiled', name: 'Veiled' },
+]
+const WHITES = [
+  { id: 'clean', name: 'Clean' },
+  { id: 'yellow', name: 'Yellow' },
+  { id: 'blue', name: 'Blue' },
+]
+// Nothing is decided wet, so a wet look starts undecided.
+const verdict = ref<string | undefined>(props.look.id === 'wet' ? 'undecided' : 'keep')
+const shadows = ref<string>()
+const highlights = ref<string>()
+const whites = ref<string>()
+const note = ref('')
+
+const form = ref<HTMLFormElement | null>(null)
+onMounted(() => form.value?.querySelector('input')?.focus())
+
+function write(): void {
+  emit('judge', {
+    type: 'judged',
+    moment: props.look.id,
+    verdict: verdict.value as Judged['verdict'],
+    ...(shadows.value && { shadows: shadows.value as Judged['shadows'] }),
+    ...(highlights.value && { highlights: highlights.value as Judged['highlights'] }),
+    ...(whites.value && { whites: whites.value as Judged['whites'] }),
+    note: note.value.trim().slice(0, 4000),
+  })
+}
+</script>
+
+<template>
+  <form ref="form" class="JudgePrint" @submit.prevent="write" @keydown.escape.stop="emit('close')">
+    <h2>{{ look.title }}</h2>
+    <p v-if="isEarly && look.id !== 'wet'" class="JudgePrint-early">
+      This is early: the blue is still deepening. It is written down with its hour all the same.
+    </p>
+    <ChoiceRow v-model="shadows" label="Shadows" :options="SHADOWS" />
+    <ChoiceRow v-model="highlights" label="Highlights" :options="HIGHLIGHTS" />
+    <ChoiceRow v-model="whites" label="Whites" :options="WHITES" />
+    <ChoiceRow v-model="verdict" label="Verdict" :options="VERDICTS" />
+    <ElInput
+      v-model="note"
+      type="textarea"
+      :rows="2"
+      aria-label="Note"
+      placeholder="What you see, in your own words"
+    />
+    <div class="JudgePrint-acts">
+      <BigTarget label="Write it down" hint="enter" @press="write" />
+      <BigTarget quiet label="Not now" hint="escape" @press="emit('close')" />
+    </div>
+    <button type="submit" class="es-unseen" tabindex="-1" aria-hidden="true">Write it down</button>
+  </form>
+</template>
+
+<style scoped>
+.JudgePrint {
+  display: grid;
+  gap: 12px;
+}
+
+.JudgePrint-early {
+  color: var(--es-ember);
+}
+
+.JudgePrint-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+</style>

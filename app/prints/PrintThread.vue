@@ -1,0 +1,325 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { dueLooks, hungAtOf, placeOf } from '@core/process/standing'
+import { storyOf } from '@core/process/story'
+import { formatSize } from '@core/quantity/format'
+import type { SecondLookDefinition } from '@core/record/definition'
+import type { Happening } from '@core/record/event'
+import { append, logOf, undo } from '../data/log'
+import { addPhoto } from '../data/photos'
+import { useLiveQuery } from '../data/useLiveQuery'
+import { useNow } from '../data/useNow'
+import { usePictures } from '../data/usePictures'
+import { useWorkroom } from '../data/workroom.store'
+import BigTarget from '../shell/BigTarget.vue'
+import EmptyPage from '../shell/EmptyPage.vue'
+import { useKeyRows } from '../shell/keys.store'
+import { useMarginNotes } from '../shell/margin.store'
+import { momentSaid } from '../shell/moments'
+import { useNotice } from '../shell/notice.store'
+import { usePreferences } from '../shell/preferences.store'
+import TintedPicture from '../shell/TintedPicture.vue'
+import { undoneWords } from '../shell/undoneWords'
+import { stationOfSheet } from '../stations'
+import JudgePrint from './JudgePrint.vue'
+import NoteLine from './NoteLine.vue'
+import { standingWords } from './printWords'
+import ThreadStory from './ThreadStory.vue'
+
+const [route, router, workroom, now, notice, preferences] = [
+  useRoute(),
+  useRouter(),
+  useWorkroom(),
+  useNow(),
+  useNotice(),
+  usePreferences(),
+]
+const id = computed(() => String(route.params.sheetId))
+const one = computed(() => workroom.find(id.value))
+const log = useLiveQuery(() => logOf(id.value), [], [id])
+const story = computed(() => (one.value ? storyOf(id.value, log.value, one.value.definition) : []))
+const pictures = usePictures(() => one.value?.state.photoIds ?? [], 'original')
+const shownPhoto = ref(-1)
+const photo = computed(() => one.value?.state.photoIds.at(shownPhoto.value))
+const writing = ref<'note' | 'aside' | null>(null)
+const judging = ref<SecondLookDefinition['id'] | null>(null)
+
+/** The look to write down next: the latest that is due, or the nearest to come, which would then be early. */
+const look = computed(() => {
+  const looks = one.value ? dueLooks(one.value.state) : []
+  const due = looks.findLast((each) => each.dueAt <= now.now) ?? looks[0]
+  return due && one.value
+    ? { ...due, words: one.value.definition.secondLooks.find((each) => each.id === due.id) }
+    : null
+})
+const lookNow = computed(() => one.value?.definition.secondLooks.find((each) => each.id === judging.value))
+const hungAt = computed(() => (one.value ? hungAtOf(one.value.state) : null))
+const isWorking = computed(
+  () => one.value && ['planned', 'coat', 'light', 'wet'].includes(placeOf(one.value.state)),
+)
+
+const materials = computed(() => {
+  if (!one.value) return []
+  const { sheet, definition } = one.value
+  const paper = workroom.papers.find((each) => each.id === sheet.paperId)
+  const light = workroom.lights.find((each) => each.id === sheet.lightId)
+  const bottles = workroom.bottles.filter((each) => sheet.bottles[each.component] === each.id)
+  const chosen = definition.choices.flatMap((choice) =>
+    choice.options.filter((option) => option.id === sheet.choices[choice.id]),
+  )
+  return [
+    [
+      'Size',
+      `${formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })}, ${sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`}`,
+    ],
+    ['Paper', paper ? `${paper.name}${paper.gramsPerM2 ? `, ${paper.gramsPerM2} g/m²` : ''}` : ''],
+    ['Bottles', bottles.map((bottle) => `${bottle.label}, ${bottle.percentWv} %`).join('; ')],
+    [sheet.choices.subject === 'photogram' ? 'Laid on it' : 'Negative', sheet.subject],
+    ['Light', light?.name ?? ''],
+    ['Chosen', chosen.map((option) => option.name).join('; ')],
+  ].filter(([, value]) => value)
+})
+
+async function record(happening: Happening, said: string): Promise<void> {
+  try {
+    await append(id.value, happening)
+    writing.value = null
+    judging.value = null
+    notice.say(said, takeBack)
+  } catch (error) {
+    notice.refuse(error, 'recording this')
+  }
+}
+async function takeBack(): Promise<void> {
+  try {
+    const type = one.value?.state.last?.type
+    await undo(id.value)
+    notice.say(`Taken back: ${undoneWords(type)}.`)
+  } catch (error) {
+    notice.refuse(error, 'undo')
+  }
+}
+const isAdding = ref(false)
+async function add(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const files = [...(input.files ?? [])]
+  input.value = ''
+  isAdding.value = true
+  try {
+    for (const file of files) await addPhoto(id.value, file)
+    shownPhoto.value = -1
+  } catch (error) {
+    notice.refuse(error, 'adding the photograph')
+  } finally {
+    isAdding.value = false
+  }
+}
+const file = ref<HTMLInputElement | null>(null)
+const beginJudging = () => {
+  if (look.value) judging.value = look.value.id
+}
+const goToStation = () =>
+  one.value && void router.push({ name: stationOfSheet(one.value.state), params: { sheetId: id.value } })
+
+useKeyRows('This print', () => [
+  ...(isWorking.value ? [{ key: ' ', name: 'Go on with this sheet', run: () => void goToStation() }] : []),
+  ...(look.value ? [{ key: 'j', name: look.value.words?.title ?? 'Judge it', run: beginJudging }] : []),
+  { key: 'p', name: 'Add a photograph', run: () => file.value?.click() },
+  { key: 't', name: 'Write a note', run: () => (writing.value = 'note') },
+  ...(one.value?.state.setAside
+    ? []
+    : [{ key: 'x', name: 'Set it aside', run: () => (writing.value = 'aside') }]),
+  { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
+  { key: 'escape', name: 'Back to the line', run: () => void router.push({ name: 'prints' }) },
+])
+useMarginNotes(() => {
+  const words = lookNow.value ?? look.value?.words
+  return [
+    ...(words ? [{ title: words.title, lines: [words.lookFor, words.why] }] : []),
+    { title: 'What it was made with', lines: materials.value.map(([name, value]) => `${name}: ${value}`) },
+  ]
+})
+</script>
+
+<template>
+  <EmptyPage
+    v-if="!one"
+    kicker="Not on the line"
+    title="No such sheet hangs here"
+    action="All prints"
+    @act="router.push({ name: 'prints' })"
+  >
+    <p>It may belong to another workroom. Import its archive, or look through all prints.</p>
+  </EmptyPage>
+
+  <div v-else class="PrintThread">
+    <header>
+      <p class="es-kicker">
+        Sheet {{ one.sheet.number }}
+        <template v-if="one.sheet.portfolio">· {{ one.sheet.portfolio }}</template>
+      </p>
+      <h1>{{ one.sheet.title }}</h1>
+      <p class="es-quiet">{{ one.definition.name }}, {{ standingWords(one, now.now) }}</p>
+    </header>
+
+    <div class="PrintThread-body">
+      <div class="PrintThread-picture">
+        <TintedPicture v-if="photo && pictures.get(photo)" class="PrintThread-sheet">
+          <img :src="pictures.get(photo)" :alt="`Photograph of ${one.sheet.title}`" />
+        </TintedPicture>
+        <button v-else type="button" class="PrintThread-none" @click="file?.click()">
+          No photograph yet. Add one from a file.
+        </button>
+        <div v-if="one.state.photoIds.length > 1" class="PrintThread-photos">
+          <button
+            v-for="(photoId, index) in one.state.photoIds"
+            :key="photoId"
+            type="button"
+            :aria-pressed="photoId === photo"
+            @click="shownPhoto = index"
+          >
+            {{ index + 1 }}
+          </button>
+        </div>
+        <input
+          ref="file"
+          class="es-unseen"
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          multiple
+          tabindex="-1"
+          aria-label="Photograph file"
+          @change="add"
+        />
+      </div>
+
+      <div class="PrintThread-side">
+        <JudgePrint
+          v-if="judging && lookNow"
+          :look="lookNow"
+          :is-early="hungAt !== null && now.now < hungAt + lookNow.dueAfterSeconds * 1000"
+          @judge="record($event, 'Written down.')"
+          @close="judging = null"
+        />
+        <NoteLine
+          v-else-if="writing === 'note'"
+          title="A note"
+          action="Write it down"
+          @write="record({ type: 'noted', text: $event }, 'Noted.')"
+          @close="writing = null"
+        />
+        <NoteLine
+          v-else-if="writing === 'aside'"
+          title="Set it aside: what went wrong?"
+          action="Set it aside"
+          @write="record({ type: 'setAside', reason: $event }, 'Set aside.')"
+          @close="writing = null"
+        />
+        <template v-else>
+          <ThreadStory :lines="story" :now="now.now" />
+          <p v-if="look?.words && look.dueAt > now.now" class="es-quiet">
+            {{ look.words.title }} due {{ momentSaid(look.dueAt, now.now) }}.
+          </p>
+        </template>
+      </div>
+    </div>
+
+    <div v-if="!judging && !writing" class="PrintThread-acts">
+      <BigTarget v-if="isWorking" label="Go on with it" hint=" " @press="goToStation" />
+      <BigTarget
+        v-if="look"
+        :quiet="look.dueAt > now.now"
+        :label="look.words?.title ?? 'Judge it'"
+        hint="j"
+        @press="beginJudging"
+      />
+      <BigTarget
+        quiet
+        :label="isAdding ? 'Adding…' : 'Photograph'"
+        hint="p"
+        :disabled="isAdding"
+        @press="file?.click()"
+      />
+      <BigTarget quiet label="Note" hint="t" @press="writing = 'note'" />
+      <BigTarget
+        v-if="!one.state.setAside && one.state.begunAt"
+        quiet
+        label="Set aside"
+        hint="x"
+        @press="writing = 'aside'"
+      />
+      <BigTarget v-if="one.state.last" plain label="Undo" hint="u" @press="takeBack" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.PrintThread {
+  display: grid;
+  gap: 18px;
+}
+
+.PrintThread-body {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+  gap: 32px;
+}
+
+.PrintThread-sheet {
+  padding: 14px;
+  box-shadow: var(--es-shadow);
+}
+
+.PrintThread-sheet img {
+  display: block;
+  width: 100%;
+  max-height: 470px;
+  object-fit: contain;
+}
+
+.PrintThread-none {
+  width: 100%;
+  min-height: 240px;
+  border: 1px dashed var(--es-line);
+  background: none;
+  color: var(--es-quiet);
+  cursor: pointer;
+}
+
+.PrintThread-photos {
+  display: flex;
+  gap: 6px;
+  margin-top: 10px;
+}
+
+.PrintThread-photos button {
+  min-width: 40px;
+  min-height: 36px;
+  border: 1px solid var(--es-line);
+  background: none;
+  cursor: pointer;
+}
+
+.PrintThread-photos button[aria-pressed='true'] {
+  box-shadow: inset 0 -3px 0 var(--es-ember);
+}
+
+.PrintThread-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+
+.PrintThread-acts :deep(.BigTarget) {
+  min-height: 50px;
+  padding: 8px 18px;
+  font-size: 17px;
+}
+
+@media (width <= 820px) {
+  .PrintThread-body {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

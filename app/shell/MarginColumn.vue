@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import FigureWorking from './FigureWorking.vue'
+import { useMargin } from './margin.store'
+
+const margin = useMargin()
+</script>
+
+<template>
+  <aside class="MarginColumn" aria-label="Margin">
+    <FigureWorking
+      v-if="margin.opened"
+      :label="margin.opened.label"
+      :figure="margin.opened.figure"
+      @close="margin.opened = null"
+    />
+    <section
+      v-for="note in margin.notes"
+      :key="note.title"
+      class="MarginColumn-note"
+      :class="{ 'is-caution': note.tone === 'caution' }"
+    >
+      <h2>{{ note.title }}</h2>
+      <p v-for="line in note.lines" :key="line">{{ line }}</p>
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+.MarginColumn {
+  overflow: hidden auto;
+  padding: 30px 22px;
+  border-left: 1px solid var(--es-rule);
+  background: var(--es-margin);
+  font-size: 15px;
+}
+
+.MarginColumn-note {
+  display: grid;
+  gap: 6px;
+  margin-bottom: 22px;
+  padding-left: 14px;
+  border-left: 2px solid var(--es-line);
+}
+
+.MarginColumn-note.is-caution {
+  border-color: var(--es-ember);
+}
+
+@media (width <= 820px) {
+  .MarginColumn {
+    border-top: 1px solid var(--es-rule);
+    border-left: 0;
+  }
+}
+</style>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { useNotice } from './notice.store'
+
+const notice = useNotice()
+
+function takeBack(): void {
+  notice.current?.undo?.()
+  notice.clear()
+}
+</script>
+
+<template>
+  <div class="NoticeLine" role="status" aria-live="polite">
+    <div
+      v-if="notice.current"
+      class="NoticeLine-line"
+      :class="{ 'is-refused': notice.current.tone === 'refused' }"
+    >
+      <p>
+        <strong v-if="notice.current.tone === 'refused'">Not done.</strong>
+        {{ notice.current.text }} {{ notice.current.remedy }}
+      </p>
+      <button v-if="notice.current.undo" type="button" @click="takeBack">Undo</button>
+      <button type="button" aria-label="Close this line" @click="notice.clear">Close</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.NoticeLine-line {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+  padding: 10px var(--es-pad);
+  border-top: 1px solid var(--es-rule);
+  background: var(--es-card);
+}
+
+.NoticeLine-line.is-refused {
+  border-top: 2px solid var(--es-ember);
+}
+
+p {
+  flex: 1;
+}
+
+button {
+  padding: 6px 4px;
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-decoration: underline;
+}
+</style>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { ElAutocomplete, ElInput } from 'element-plus'
+import 'element-plus/es/components/autocomplete/style/css'
+import 'element-plus/es/components/input/style/css'
+import { computed, onMounted, useId } from 'vue'
+import type { Refusal } from '@core/errors'
+
+/** One line to write on, with its name above and, when it cannot be read, what is wrong and what would do below. */
+const props = defineProps<{
+  label: string
+  fault?: Refusal
+  placeholder?: string
+  options?: readonly string[]
+  large?: boolean
+  hint?: string
+  autofocus?: boolean
+}>()
+const text = defineModel<string>({ required: true })
+const id = useId()
+
+const focus = () => document.getElementById(id)?.focus()
+onMounted(() => props.autofocus && focus())
+defineExpose({ focus })
+
+const offered = (typed: string, answer: (rows: { value: string }[]) => void) =>
+  answer(
+    (props.options ?? [])
+      .filter((option) => option.toLowerCase().includes(typed.toLowerCase()))
+      .map((value) => ({ value })),
+  )
+const shared = computed(() => ({
+  id,
+  placeholder: props.placeholder,
+  'aria-invalid': props.fault !== undefined,
+  'aria-describedby': `${id}-said`,
+}))
+</script>
+
+<template>
+  <div class="TextField" :class="{ 'is-large': large }">
+    <label :for="id">{{ label }}</label>
+    <ElAutocomplete
+      v-if="options?.length"
+      v-model="text"
+      v-bind="shared"
+      :fetch-suggestions="offered"
+      :debounce="0"
+    />
+    <ElInput v-else v-model="text" v-bind="shared" />
+    <p :id="`${id}-said`" :class="fault ? 'TextField-fault' : 'es-quiet'">
+      {{ fault ? `${fault.problem} ${fault.remedy}` : hint }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.TextField label {
+  color: var(--es-quiet);
+  font-size: 14px;
+}
+
+.TextField :deep(.el-autocomplete) {
+  width: 100%;
+}
+
+.TextField.is-large :deep(.el-input__inner) {
+  height: 44px;
+  font: 500 30px var(--es-serif);
+}
+
+p {
+  min-height: 1.35em;
+  font-size: 13px;
+}
+
+.TextField-fault {
+  color: var(--es-ember);
+}
+</style>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { ledgeOf, type ClockReading } from '@core/process/deadlines'
+import { useNow } from '../data/useNow'
+import { useWorkroom } from '../data/workroom.store'
+import { ledgeFigure, ledgeLine } from './ledgeWords'
+import { stationOfSheet } from '../stations'
+
+const workroom = useWorkroom()
+const now = useNow()
+const router = useRouter()
+
+const items = computed(() =>
+  ledgeOf(workroom.states, now.now).flatMap((clock) => {
+    const found = workroom.find(clock.sheetId)
+    if (!found) return []
+    return [
+      {
+        clock,
+        key: `${clock.sheetId}/${clock.stepId}/${clock.kind}`,
+        figure: ledgeFigure(clock),
+        line: `Sheet ${found.sheet.number} · ${ledgeLine(found.definition, clock, now.now)}`,
+        isOver: (clock.remainingSeconds ?? 1) <= 0,
+        share: clock.targetSeconds ? Math.min(1, clock.elapsedSeconds / clock.targetSeconds) : 0,
+      },
+    ]
+  }),
+)
+
+function go(clock: ClockReading): void {
+  const found = workroom.find(clock.sheetId)
+  if (found) void router.push({ name: stationOfSheet(found.state), params: { sheetId: clock.sheetId } })
+}
+function goToNearest(): void {
+  const nearest = items.value[0]
+  if (nearest) go(nearest.clock)
+}
+defineExpose({ goToNearest })
+</script>
+
+<template>
+  <section class="TheLedge" aria-label="Running clocks">
+    <button
+      v-for="item in items"
+      :key="item.key"
+      type="button"
+      class="TheLedge-clock"
+      :class="{ 'is-over': item.isOver, 'is-held': item.clock.held }"
+      @click="go(item.clock)"
+    >
+      <progress class="TheLedge-share" :value="item.share" max="1" aria-hidden="true" />
+      <strong>{{ item.figure }}</strong>
+      <span>{{ item.line }}</span>
+    </button>
+    <p v-if="!items.length" class="TheLedge-still">No clock is running.</p>
+  </section>
+</template>
+
+<style scoped>
+.TheLedge {
+  display: flex;
+  overflow: auto hidden;
+  height: var(--es-ledge-height);
+  border-top: 3px solid var(--es-rule-strong);
+  background: var(--es-index);
+}
+
+.TheLedge-clock {
+  position: relative;
+  display: grid;
+  flex: none;
+  align-content: center;
+  min-width: 190px;
+  padding: 4px 20px 2px;
+  border: 0;
+  border-right: 1px solid var(--es-rule);
+  background: none;
+  cursor: pointer;
+  text-align: left;
+}
+
+.TheLedge-clock strong {
+  font-size: 26px;
+  font-weight: 400;
+  line-height: 1.15;
+}
+
+.TheLedge-clock span {
+  color: var(--es-quiet);
+  font-size: 13px;
+}
+
+/* Over the ledge's own edge, so that what has run is drawn in ember on it. */
+.TheLedge-share {
+  position: absolute;
+  inset: 0 0 auto;
+  width: 100%;
+  height: 3px;
+  border: 0;
+  background: none;
+  appearance: none;
+}
+
+.TheLedge-share::-webkit-progress-bar {
+  background: none;
+}
+
+.TheLedge-share::-webkit-progress-value {
+  background: var(--es-ember);
+}
+
+.TheLedge-share::-moz-progress-bar {
+  background: var(--es-ember);
+}
+
+.TheLedge-clock.is-over {
+  animation: over 1.2s steps(2, jump-none) infinite;
+}
+
+.TheLedge-clock.is-over,
+.TheLedge-clock.is-over span {
+  background: var(--es-ember);
+  color: var(--es-page);
+}
+
+.TheLedge-clock.is-held strong {
+  font-style: italic;
+}
+
+.TheLedge-still {
+  align-self: center;
+  padding: 0 var(--es-pad);
+  color: var(--es-quiet);
+  font-size: 14px;
+}
+
+@keyframes over {
+  to {
+    filter: brightness(0.82);
+  }
+}
+</style>

@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { stations } from '../stations'
+import { usePreferences } from './preferences.store'
+
+const emit = defineEmits<{ showKeys: [] }>()
+const preferences = usePreferences()
+</script>
+
+<template>
+  <nav class="ThumbIndex" aria-label="Stations">
+    <RouterLink
+      v-for="(station, index) in stations"
+      :key="station.name"
+      v-slot="{ href, navigate }"
+      :to="{ name: station.name }"
+      custom
+    >
+      <a
+        class="ThumbIndex-tab"
+        :class="{ 'is-here': $route.meta.station === station.name }"
+        :href="href"
+        :aria-current="$route.meta.station === station.name ? 'page' : undefined"
+        @click="navigate"
+      >
+        <span class="ThumbIndex-key" aria-hidden="true">{{ index + 1 }}</span>
+        {{ station.title }}
+      </a>
+    </RouterLink>
+    <div class="ThumbIndex-foot">
+      <button type="button" class="ThumbIndex-small" @click="preferences.switchPalette">
+        {{ preferences.chosen.palette === 'dim' ? 'Daylight' : 'Dim room' }}
+      </button>
+      <RouterLink class="ThumbIndex-small" :to="{ name: 'workroom' }">Workroom</RouterLink>
+      <button
+        type="button"
+        class="ThumbIndex-small ThumbIndex-keys"
+        aria-label="Keys"
+        @click="emit('showKeys')"
+      >
+        Keys ?
+      </button>
+    </div>
+  </nav>
+</template>
+
+<style scoped>
+.ThumbIndex {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  padding: 10px 0;
+  background: var(--es-index);
+}
+
+.ThumbIndex-tab {
+  display: grid;
+  place-content: center;
+  justify-items: center;
+  gap: 3px;
+  height: 70px;
+  margin-right: 6px;
+  border: 1px solid var(--es-rule);
+  border-left: 0;
+  border-radius: 0 12px 12px 0;
+  color: var(--es-quiet);
+  font-size: 14px;
+  text-decoration: none;
+}
+
+.ThumbIndex-tab:hover {
+  color: var(--es-ink);
+}
+
+.ThumbIndex-tab.is-here {
+  margin-right: 0;
+  margin-left: -1px;
+  background: var(--es-page);
+  color: var(--es-ink);
+  font-weight: 700;
+}
+
+.ThumbIndex-key {
+  font-size: 12px;
+  font-weight: 400;
+}
+
+.ThumbIndex-foot {
+  display: grid;
+  gap: 2px;
+  margin-top: auto;
+}
+
+.ThumbIndex-small {
+  padding: 8px 4px;
+  border: 0;
+  background: none;
+  color: var(--es-quiet);
+  cursor: pointer;
+  font-size: 13px;
+  text-align: center;
+  text-decoration: none;
+}
+
+.ThumbIndex-small:hover {
+  color: var(--es-ink);
+}
+
+@media (height <= 640px) {
+  .ThumbIndex-tab {
+    height: 56px;
+  }
+}
+
+@media (width <= 820px) {
+  .ThumbIndex {
+    flex-direction: row;
+    gap: 0;
+    height: 52px;
+    padding: 0;
+    border-top: 1px solid var(--es-rule);
+  }
+
+  .ThumbIndex-tab {
+    flex: 1;
+    height: 100%;
+    margin: 0;
+    border: 0;
+    border-radius: 0;
+    font-size: 13px;
+  }
+
+  .ThumbIndex-tab.is-here {
+    margin: 0;
+  }
+
+  .ThumbIndex-key,
+  .ThumbIndex-keys {
+    display: none;
+  }
+
+  .ThumbIndex-foot {
+    display: flex;
+    margin: 0;
+    padding-right: 4px;
+  }
+
+  .ThumbIndex-small {
+    align-content: center;
+    font-size: 12px;
+  }
+}
+</style>

@@ -1,0 +1,39 @@
+import type { ClockReading } from '@core/process/deadlines'
+import { formatClock, formatSpan } from '@core/quantity/format'
+import type { ProcessDefinition } from '@core/record/definition'
+import { momentSaid } from './moments'
+
+/** From here on seconds no longer matter, and a clock is said in hours. */
+const HOURS_FROM = 3 * 3600
+
+const stepOf = (definition: ProcessDefinition, id: string) => definition.steps.find((step) => step.id === id)
+
+/** The figure of a clock on the ledge. */
+export function ledgeFigure(clock: ClockReading): string {
+  // A countdown shows the second it is in until that second is over, so that 0:00 is the end and not the last second.
+  const seconds = clock.remainingSeconds === null ? clock.elapsedSeconds : Math.ceil(clock.remainingSeconds)
+  return seconds >= HOURS_FROM ? formatSpan(Math.floor(seconds / 60) * 60) : formatClock(seconds)
+}
+
+/** What stands under it: what the sheet is doing, or until when it keeps. */
+export function ledgeLine(definition: ProcessDefinition, clock: ClockReading, now: number): string {
+  if (clock.kind === 'keeps')
+    return `print before ${clock.dueAt === null ? '' : momentSaid(clock.dueAt, now)}`
+  const doing = stepOf(definition, clock.stepId)?.meanwhile ?? clock.stepId
+  return clock.held ? `${doing}, held` : doing
+}
+
+/** What is said when a clock runs out. */
+export function endWords(definition: ProcessDefinition, clock: ClockReading): string {
+  const step = stepOf(definition, clock.stepId)
+  switch (clock.kind) {
+    case 'toEnd':
+      return 'time to take it out'
+    case 'within':
+      return 'the coat has had its time'
+    case 'keeps':
+      return 'the coat is past its life'
+    case 'atLeast':
+      return `${step?.title.toLowerCase() ?? 'this'}: least time reached, look now`
+  }
+}

@@ -1,0 +1,21 @@
+const DAY_MS = 86_400_000
+
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'long' })
+
+/** Time of day, `14:02`. */
+export const timeOfDay = (at: number): string => clock.format(at)
+
+export const nameOfDay = (at: number): string => weekday.format(at)
+
+const midnight = (at: number): number => new Date(at).setHours(0, 0, 0, 0)
+
+/** A moment as one says it: `14:02` today, `tomorrow 09:30`, `yesterday 16:00`, `Tue 24 Nov` further off. */
+export function momentSaid(at: number, now: number): string {
+  const days = Math.round((midnight(at) - midnight(now)) / DAY_MS)
+  if (days === 0) return timeOfDay(at)
+  if (days === 1) return `tomorrow ${timeOfDay(at)}`
+  if (days === -1) return `yesterday ${timeOfDay(at)}`
+  return day.format(at)
+}

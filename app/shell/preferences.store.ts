@@ -1,0 +1,55 @@
+import { defineStore } from 'pinia'
+import { ref, watch } from 'vue'
+import { z } from 'zod'
+
+const Preferences = z.object({
+  palette: z.enum(['daylight', 'dim']).catch('daylight'),
+  length: z.enum(['in', 'cm', 'mm']).catch('in'),
+  sound: z.boolean().catch(true),
+  speech: z.boolean().catch(false),
+  notify: z.boolean().catch(false),
+  coverageMillilitresPerM2: z.number().gt(0).max(1000).catch(38.8),
+  dropsPerMillilitre: z.number().gt(0).max(200).catch(20),
+})
+export type Preferences = z.infer<typeof Preferences>
+
+const KEY = 'ember-sheet-preferences'
+
+/** Choices of this device: palette, units, voice. They stay on it and are no part of the archive. */
+export const usePreferences = defineStore('preferences', () => {
+  const chosen = ref(load())
+
+  watch(
+    chosen,
+    (preferences) => {
+      document.documentElement.dataset.palette = preferences.palette
+      save(preferences)
+    },
+    { deep: true, immediate: true },
+  )
+  // Another window of the same workroom follows at once.
+  window.addEventListener('storage', (event) => {
+    if (event.key === KEY) chosen.value = load()
+  })
+
+  const switchPalette = () => {
+    chosen.value.palette = chosen.value.palette === 'dim' ? 'daylight' : 'dim'
+  }
+  return { chosen, switchPalette }
+})
+
+function load(): Preferences {
+  try {
+    return Preferences.parse(JSON.parse(localStorage.getItem(KEY) ?? '{}'))
+  } catch {
+    return Preferences.parse({})
+  }
+}
+
+function save(preferences: Preferences): void {
+  try {
+    localStorage.setItem(KEY, JSON.stringify(preferences))
+  } catch {
+    // A browser that keeps nothing still works for this visit.
+  }
+}

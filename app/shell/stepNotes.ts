@@ -1,0 +1,22 @@
+import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import type { MarginNote } from './margin.store'
+
+/** What the margin says of a step: what to look for, the caution for what is in hand, why it is done, a habit. */
+export function stepNotes(definition: ProcessDefinition, step: StepDefinition | null): MarginNote[] {
+  if (!step) return []
+  const notes: MarginNote[] = []
+  if (step.endpoint)
+    notes.push({ title: 'What to look for', lines: [step.endpoint.good, step.endpoint.doubt] })
+  for (const id of step.cautions) notes.push(...cautionNotes(definition, id))
+  notes.push({ title: `Why: ${step.title.toLowerCase()}`, lines: [step.why] })
+  if (step.habit) notes.push({ title: 'A habit worth keeping', lines: [step.habit] })
+  return notes
+}
+
+/** One caution, under the name of the thing in hand. */
+export function cautionNotes(definition: ProcessDefinition, id: string): MarginNote[] {
+  const caution = definition.cautions.find((one) => one.id === id)
+  return caution
+    ? [{ title: `In hand: ${caution.title.toLowerCase()}`, lines: [caution.text], tone: 'caution' }]
+    : []
+}

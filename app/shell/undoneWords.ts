@@ -1,0 +1,20 @@
+import type { SheetEventType } from '@core/record/event'
+
+const WORDS: Readonly<Record<SheetEventType, string>> = {
+  begun: 'the beginning',
+  dropped: 'the last drop',
+  stepStarted: 'the start',
+  stepFinished: 'the end of the step; its clock runs on as if it had not stopped',
+  looked: 'the look; the light counts on',
+  returned: 'the return under the light',
+  waterChanged: 'the change of water',
+  exposureChanged: 'the change of exposure',
+  noted: 'the note',
+  judged: 'the judgement',
+  photographed: 'the photograph',
+  setAside: 'setting it aside',
+  undone: 'the undo',
+}
+
+/** Names what an undo has taken back. */
+export const undoneWords = (type: SheetEventType | undefined): string => (type ? WORDS[type] : 'nothing')

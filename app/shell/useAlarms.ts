@@ -1,0 +1,50 @@
+import { watch } from 'vue'
+import { ledgeOf, type ClockReading } from '@core/process/deadlines'
+import { useNow } from '../data/useNow'
+import { useWorkroom } from '../data/workroom.store'
+import { endWords } from './ledgeWords'
+import { usePreferences } from './preferences.store'
+import { chime, speak } from './voice'
+
+/** A clock that ran out this long ago was answered or forgotten in an earlier visit: it is shown, not sounded. */
+const STALE_MS = 3_600_000
+
+/** Makes the end of every clock heard, and notified where the user allows it. Being seen is the ledge's work. */
+export function useAlarms(): void {
+  const [workroom, now, preferences] = [useWorkroom(), useNow(), usePreferences()]
+  const rung = new Set<string>()
+  const isVoice = claimVoice()
+
+  watch(
+    () => now.now,
+    (moment) => {
+      for (const clock of ledgeOf(workroom.states, moment)) {
+        const key = `${clock.sheetId}/${clock.stepId}/${clock.dueAt}`
+        if (clock.dueAt === null || clock.dueAt > moment || rung.has(key)) continue
+        rung.add(key)
+        if (moment - clock.dueAt < STALE_MS && isVoice()) ring(clock)
+      }
+    },
+  )
+
+  function ring(clock: ClockReading): void {
+    const found = workroom.find(clock.sheetId)
+    if (!found) return
+    const words = `Sheet ${found.sheet.number}: ${endWords(found.definition, clock)}`
+    chime()
+    speak(words)
+    if (preferences.chosen.notify && 'Notification' in window && Notification.permission === 'granted')
+      new Notification(words, { tag: clock.sheetId, body: found.sheet.title })
+  }
+}
+
+/** Of several windows one speaks. Where the browser has no locks, each does: twice is better than never. */
+function claimVoice(): () => boolean {
+  if (!('locks' in navigator)) return () => true
+  let mine = false
+  void navigator.locks.request('ember-sheet-voice', () => {
+    mine = true
+    return new Promise(() => {}) // held until this window closes
+  })
+  return () => mine
+}

@@ -1,0 +1,111 @@
+import { computed, ref, watchEffect } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { CoreError } from '@core/errors'
+import { clocksOf, ledgeOf } from '@core/process/deadlines'
+import { nextMove } from '@core/process/nextMove'
+import { stepInHand } from '@core/process/run'
+import type { StationName } from '@core/record/definition'
+import type { Happening } from '@core/record/event'
+import { append, undo } from '../data/log'
+import { useNow } from '../data/useNow'
+import { useWorkroom } from '../data/workroom.store'
+import { stationOfSheet, stations } from '../stations'
+import { useNotice } from './notice.store'
+import { undoneWords } from './undoneWords'
+
+/** What a station works on: the sheets that lie here, the one in hand, its step, and the ways to record what happens. */
+export function useStation(station: Exclude<StationName, 'line'>) {
+  const [route, router, workroom, now, notice] = [
+    useRoute(),
+    useRouter(),
+    useWorkroom(),
+    useNow(),
+    useNotice(),
+  ]
+
+  const here = computed(() => workroom.sheets.filter((one) => stationOfSheet(one.state) === station))
+  // Once taken in hand a sheet stays in view, even when its last press moved it on to the next station.
+  const held = ref<string | null>(null)
+  watchEffect(() => {
+    const asked = route.params.sheetId
+    if (typeof asked === 'string' && asked) held.value = asked
+    else held.value ??= nearest()
+  })
+  function nearest(): string | null {
+    const clock = ledgeOf(
+      here.value.map((one) => one.state),
+      now.now,
+    )[0]
+    return clock?.sheetId ?? here.value.at(-1)?.sheet.id ?? null
+  }
+
+  const inHand = computed(() => (held.value ? (workroom.find(held.value) ?? null) : null))
+  const step = computed(() => (inHand.value ? stepInHand(inHand.value.state) : null))
+  const stepWords = computed(
+    () => inHand.value?.definition.steps.find((one) => one.id === step.value?.planned.id) ?? null,
+  )
+  const reading = computed(
+    () =>
+      (inHand.value &&
+        clocksOf(inHand.value.state, now.now).find((clock) => clock.stepId === step.value?.planned.id)) ||
+      null,
+  )
+  const place = computed(() => (inHand.value ? stationOfSheet(inHand.value.state) : null))
+  const hasMovedOn = computed(() => place.value !== null && place.value !== station)
+  const placeTitle = computed(() => stations.find((one) => one.name === place.value)?.title ?? 'Prints')
+
+  /** Records what happened to the sheet in hand; a refusal is said, and nothing is written. */
+  async function record(happening: Happening, said?: string): Promise<void> {
+    if (!inHand.value) return
+    try {
+      await append(inHand.value.sheet.id, happening)
+      if (said) notice.say(said, takeBack)
+    } catch (error) {
+      notice.refuse(error, 'recording this')
+    }
+  }
+  async function takeBack(): Promise<void> {
+    if (!inHand.value) return
+    const { sheet, state } = inHand.value
+    try {
+      const type = state.last?.type
+      await undo(sheet.id)
+      notice.say(`Taken back: ${undoneWords(type)}.`)
+    } catch (error) {
+      notice.refuse(error, 'undo')
+    }
+  }
+  /** The next thing, as core sees it. */
+  async function move(said?: string): Promise<void> {
+    const next = inHand.value && nextMove(inHand.value.state, Date.now())
+    if (next) await record(next, said)
+    else
+      notice.refuse(
+        new CoreError({
+          code: 'nothing',
+          field: 'station',
+          problem: 'Nothing is in hand here.',
+          remedy: 'Begin a sheet, or choose one.',
+        }),
+        'this',
+      )
+  }
+  const follow = () =>
+    void router.push({ name: place.value ?? 'today', params: { sheetId: held.value ?? '' } })
+  const choose = (sheetId: string) => void router.replace({ params: { sheetId } })
+
+  return {
+    here,
+    inHand,
+    step,
+    stepWords,
+    reading,
+    hasMovedOn,
+    placeTitle,
+    record,
+    takeBack,
+    move,
+    follow,
+    choose,
+  }
+}

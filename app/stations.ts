@@ -1,0 +1,24 @@
+import { placeOf, type SheetPlace } from '@core/process/standing'
+import type { RunState } from '@core/process/run'
+
+/** The stations in the order of work. A station is listed here once it works. */
+export const stations = [
+  { name: 'today', title: 'Today' },
+  { name: 'coat', title: 'Coat' },
+  { name: 'light', title: 'Light' },
+  { name: 'wet', title: 'Wet side' },
+  { name: 'prints', title: 'Prints' },
+] as const
+
+const STATION: Readonly<Record<SheetPlace, string>> = {
+  planned: 'coat',
+  coat: 'coat',
+  light: 'light',
+  wet: 'wet',
+  line: 'print',
+  finished: 'print',
+  setAside: 'print',
+}
+
+/** Name of the route at which a sheet is worked on now. */
+export const stationOfSheet = (state: RunState): string => STATION[placeOf(state)]

@@ -1,0 +1,240 @@
+<script setup lang="ts">
+import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { threadOf, type ThreadStretch } from '@core/process/thread'
+import { stepInHand } from '@core/process/run'
+import { hungAtOf, placeOf } from '@core/process/standing'
+import { formatSpan } from '@core/quantity/format'
+import { useNow } from '../data/useNow'
+import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
+import { timeOfDay } from '../shell/moments'
+import { stationOfSheet } from '../stations'
+import { layOutDay, type DayThread } from './threadLayout'
+
+/** The day as threads: time runs down, one line a sheet through bench, dark, light, water and line. */
+const props = defineProps<{ sheets: readonly SheetInRoom[] }>()
+const [now, router, workroom] = [useNow(), useRouter(), useWorkroom()]
+
+const HUNG_LATELY_MS = 3_600_000
+
+const frame = ref<HTMLElement | null>(null)
+const size = ref({ width: 800, height: 480 })
+const watcher = new ResizeObserver(([entry]) => {
+  if (entry)
+    size.value = {
+      width: Math.max(entry.contentRect.width, 460),
+      height: Math.max(entry.contentRect.height, 320),
+    }
+})
+onMounted(() => frame.value && watcher.observe(frame.value))
+onUnmounted(() => watcher.disconnect())
+
+// Threads move by the minute; there is no need to lay them out at every beat.
+const minute = computed(() => Math.floor(now.now / 20_000) * 20_000)
+const threads = computed<DayThread[]>(() =>
+  props.sheets
+    // A print that only hangs belongs to Prints, unless it was hung within this very span.
+    .filter(
+      (one) =>
+        ['coat', 'light', 'wet'].includes(placeOf(one.state)) ||
+        minute.value - (hungAtOf(one.state) ?? 0) < HUNG_LATELY_MS,
+    )
+    .filter((one) => one.state.begunAt !== null && !one.state.setAside)
+    .map((one) => ({
+      sheetId: one.sheet.id,
+      number: one.sheet.number,
+      mark: one.definition.mark,
+      stretches: threadOf(one.state, Math.max(minute.value, one.state.lastAt)),
+    }))
+    .sort((a, b) => a.number - b.number),
+)
+const layout = computed(() => layOutDay(threads.value, minute.value, size.value, words))
+
+function words(sheetId: string, stretch: ThreadStretch): string | null {
+  if (stretch.manner === 'waits') return null
+  const one = workroom.find(sheetId)
+  const step = one?.definition.steps.find((definition) => definition.id === stretch.stepId)
+  if (!one || !step) return null
+  if (step.kind === 'count') return 'mix, coat'
+  if (step.kind === 'act') return null
+  const isNow = stepInHand(one.state)?.planned.id === stretch.stepId
+  if (isNow && stretch.ahead && stepInHand(one.state)?.status !== 'waiting') return null
+  return `${step.title.toLowerCase()} ${stretch.ahead ? formatSpan((stretch.to - stretch.from) / 1000) : ''}`.trim()
+}
+function open(sheetId: string): void {
+  const one = workroom.find(sheetId)
+  if (one) void router.push({ name: stationOfSheet(one.state), params: { sheetId } })
+}
+</script>
+
+<template>
+  <div ref="frame" class="DayThreads">
+    <svg
+      :viewBox="`0 0 ${size.width} ${size.height}`"
+      :width="size.width"
+      :height="size.height"
+      role="group"
+      aria-label="The day as threads"
+    >
+      <g v-for="column in layout.columns" :key="column.place">
+        <text class="DayThreads-column" :x="column.x" y="18">{{ column.title }}</text>
+        <line class="DayThreads-rail" :x1="column.x" :x2="column.x" y1="34" :y2="size.height" />
+      </g>
+      <text
+        v-for="hour in layout.hours"
+        v-show="Math.abs(hour.y - layout.nowY) > 16"
+        :key="hour.at"
+        class="DayThreads-hour"
+        x="0"
+        :y="hour.y + 5"
+      >
+        {{ timeOfDay(hour.at) }}
+      </text>
+      <line class="DayThreads-now" x1="58" :x2="size.width" :y1="layout.nowY" :y2="layout.nowY" />
+      <text class="DayThreads-time" x="0" :y="layout.nowY + 5">{{ timeOfDay(now.now) }}</text>
+      <path class="DayThreads-present" :d="`M50 ${layout.nowY - 7}l13 7l-13 7z`" />
+
+      <a
+        v-for="thread in layout.threads"
+        :key="thread.sheetId"
+        class="DayThreads-thread"
+        :style="{ '--thread': `var(--es-${thread.mark})` }"
+        role="link"
+        tabindex="0"
+        :aria-label="`Sheet ${thread.number}, ${workroom.find(thread.sheetId)?.sheet.title}`"
+        @click="open(thread.sheetId)"
+        @keydown.enter="open(thread.sheetId)"
+      >
+        <path
+          v-for="(one, i) in thread.joins"
+          :key="`j${i}`"
+          class="DayThreads-join"
+          :class="{ 'is-ahead': one.ahead }"
+          :d="one.path"
+        />
+        <line
+          v-for="(stretch, i) in thread.stretches"
+          :key="i"
+          class="DayThreads-stretch"
+          :class="[`is-${stretch.manner}`, { 'is-ahead': stretch.ahead }]"
+          :x1="stretch.x"
+          :x2="stretch.x"
+          :y1="stretch.y1"
+          :y2="Math.max(stretch.y2, stretch.y1 + 0.5)"
+        />
+        <circle class="DayThreads-head" :cx="thread.head.x" :cy="thread.head.y" r="13" />
+        <text class="DayThreads-number" :x="thread.head.x" :y="thread.head.y + 5">{{ thread.number }}</text>
+      </a>
+      <!-- Words lie over all threads, so that no line crosses them out. -->
+      <g v-for="thread in layout.threads" :key="thread.sheetId" class="DayThreads-words" aria-hidden="true">
+        <template v-for="(stretch, i) in thread.stretches" :key="i">
+          <text
+            v-if="stretch.label"
+            :x="stretch.x + (i === 0 ? 18 : 12)"
+            :y="stretch.y1 + (i === 0 ? -5 : 15)"
+          >
+            {{ stretch.label }}
+          </text>
+        </template>
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.DayThreads {
+  overflow: auto;
+  min-height: 320px;
+}
+
+svg {
+  display: block;
+}
+
+.DayThreads-column {
+  fill: var(--es-ink);
+  font: 500 18px var(--es-serif);
+  text-anchor: middle;
+}
+
+.DayThreads-rail {
+  stroke: var(--es-rule);
+  stroke-width: 2;
+}
+
+.DayThreads-hour {
+  fill: var(--es-quiet);
+  font-size: 14px;
+}
+
+.DayThreads-now {
+  stroke: var(--es-ember);
+  stroke-width: 1;
+  stroke-dasharray: 2 5;
+}
+
+.DayThreads-time {
+  fill: var(--es-ember);
+  font-size: 14px;
+  font-weight: 700;
+}
+
+.DayThreads-present {
+  fill: var(--es-ember);
+}
+
+.DayThreads-thread {
+  cursor: pointer;
+  outline-offset: 6px;
+}
+
+.DayThreads-join {
+  fill: none;
+  stroke: var(--thread);
+  stroke-width: 2.5;
+}
+
+.DayThreads-stretch {
+  stroke: var(--thread);
+  stroke-width: 5;
+  stroke-linecap: round;
+}
+
+.DayThreads-stretch.is-hands {
+  stroke-width: 12;
+}
+
+.DayThreads-stretch.is-waits {
+  stroke-width: 3.5;
+  stroke-dasharray: 0.1 8;
+}
+
+.is-ahead {
+  opacity: 0.42;
+}
+
+.DayThreads-words {
+  pointer-events: none;
+  fill: var(--es-ink);
+  font-size: 13px;
+  paint-order: stroke;
+  stroke: var(--es-page);
+  stroke-width: 4;
+}
+
+.DayThreads-head {
+  fill: var(--thread);
+}
+
+.DayThreads-number {
+  fill: var(--es-page);
+  font-size: 13px;
+  font-weight: 700;
+  text-anchor: middle;
+}
+
+.DayThreads-thread:hover .DayThreads-stretch,
+.DayThreads-thread:focus-visible .DayThreads-stretch {
+  stroke: var(--es-ember);
+}
+</style>

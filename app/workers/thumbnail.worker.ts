@@ -1,0 +1,41 @@
+import { CoreError } from '@core/errors'
+import { mimeOf } from '@core/record/archive'
+import type { Photo } from '@core/record/records'
+import { serve } from './call'
+
+export interface ThumbnailAnswer {
+  thumbnail: Blob
+  mime: Photo['mime']
+  widthPixels: number
+  heightPixels: number
+}
+
+/** Longest side of a thumbnail, in pixels: sharp on a dense screen at the size prints hang on the line. */
+const LONGEST = 480
+
+serve<Blob, ThumbnailAnswer>('photograph', async (file) => {
+  const mime = mimeOf(new Uint8Array(await file.slice(0, 16).arrayBuffer()))
+  if (!mime) throw unreadable('This file is not a JPEG, PNG or WebP picture.')
+  const picture = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
+    throw unreadable('This picture is damaged and cannot be opened.')
+  })
+  const scale = Math.min(1, LONGEST / Math.max(picture.width, picture.height))
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(picture.width * scale)),
+    Math.max(1, Math.round(picture.height * scale)),
+  )
+  const context = canvas.getContext('2d')
+  if (!context) throw unreadable('This browser cannot draw pictures off screen.')
+  context.imageSmoothingQuality = 'high'
+  context.drawImage(picture, 0, 0, canvas.width, canvas.height)
+  const thumbnail = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 })
+  return { thumbnail, mime, widthPixels: picture.width, heightPixels: picture.height }
+})
+
+const unreadable = (problem: string) =>
+  new CoreError({
+    code: 'unreadable-picture',
+    field: 'photograph',
+    problem,
+    remedy: 'Save it as a JPEG and add that.',
+  })

@@ -1,0 +1,299 @@
+import type { Happening, SheetEvent } from '@core/record/event'
+import type { Bottle, Light, Paper, Photo, Sheet, WorkroomRecords } from '@core/record/records'
+import type { PrintLook } from './pictures/cyanotype'
+import {
+  bellBuoy,
+  bladderwrack,
+  fogWall,
+  hornHouse,
+  keepersStair,
+  lampRoomLens,
+  netLoft,
+  ropeWalk,
+  seaLettuce,
+  tideGauge,
+} from './pictures/scenes'
+import { seededRandom, seededUuid } from './random'
+import { carryOn, choicesWith, workLog, type Work } from './sheetStory'
+
+const MINUTE = 60_000
+const HOUR = 60 * MINUTE
+const DAY = 24 * HOUR
+
+/** One sheet of the scenario, in the words of whoever printed it. */
+interface Entry {
+  number: number
+  title: string
+  subject: string
+  photogram?: boolean
+  paper: 'rag' | 'laid' | 'thin'
+  light: 'box' | 'sill'
+  long?: boolean
+  work: Partial<Work> & Pick<Work, 'stage'> & { ago: number }
+  look?: Omit<PrintLook, 'seed'>
+  after?: (readonly [laterMs: number, what: Happening])[]
+}
+
+const judged = (
+  moment: 'wet' | 'dry' | 'settled',
+  parts: Partial<Extract<Happening, { type: 'judged' }>>,
+): Happening => ({
+  type: 'judged',
+  moment,
+  verdict: 'undecided',
+  note: '',
+  ...parts,
+})
+const noted = (text: string): Happening => ({ type: 'noted', text })
+
+/**
+ * The fog-signal portfolio: a printer's last month, with today's work under way.
+ * `ago` is how long before the present moment the stage began.
+ */
+const ENTRIES: readonly Entry[] = [
+  {
+    number: 17, title: 'Sea lettuce, one leaf over', subject: 'three leaves, from the slip', photogram: true, paper: 'laid', light: 'sill',
+    work: { stage: 'hung', ago: 29 * DAY, exposureSeconds: 900, washSeconds: 390, waters: 2 },
+    look: { scene: seaLettuce, depth: 0.95 },
+    after: [
+      [28 * HOUR, judged('dry', { verdict: 'undecided', shadows: 'right', highlights: 'veiled', whites: 'clean', note: 'The folds show. Too many leaves?' })],
+      [14.3 * DAY, judged('settled', { verdict: 'again', note: 'Once more with the leaves apart.' })],
+    ],
+  },
+  {
+    number: 18, title: 'Seven posts', subject: 'Posts, high water', paper: 'rag', light: 'box',
+    work: { stage: 'hung', ago: 27 * DAY, washSeconds: 640, waters: 3 },
+    look: { scene: fogWall, depth: 0.93 },
+    after: [
+      [25 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'The far ones nearly go. As it was.' })],
+      [16 * DAY, judged('settled', { verdict: 'keep', note: '' })],
+    ],
+  },
+  {
+    number: 19, title: 'Horn house', subject: 'Horn house, from the landing', paper: 'rag', light: 'box',
+    work: { stage: 'hung', ago: 24 * DAY + 3 * HOUR, washSeconds: 660, waters: 3 },
+    look: { scene: hornHouse, depth: 0.98 },
+    after: [
+      [20 * MINUTE, judged('wet', { whites: 'clean', note: 'Looks far too pale. Wait.' })],
+      [26 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'There it is. The wall holds its plaster.' })],
+      [15 * DAY, judged('settled', { verdict: 'keep', whites: 'clean', note: 'A shade deeper than the dry note. Signed, in the box.' })],
+    ],
+  },
+  {
+    number: 20, title: 'Horn house, second sheet', subject: 'Horn house, from the landing', paper: 'laid', light: 'box',
+    work: { stage: 'hung', ago: 23 * DAY, washSeconds: 170, waters: 0 },
+    look: { scene: hornHouse, depth: 0.86, stain: 0.9 },
+    after: [
+      [1 * HOUR, noted('Telephone in the middle of the wash.')],
+      [25 * HOUR, judged('dry', { verdict: 'again', shadows: 'right', whites: 'yellow', note: 'Yellow in the sky. Not three minutes in one water.' })],
+      [26 * HOUR, { type: 'setAside', reason: 'Wash cut short: yellow sky. Wash by the clock, not by the telephone.' }],
+    ],
+  },
+  {
+    number: 21, title: 'Lamp-room lens', subject: 'Lens, first state', paper: 'rag', light: 'sill', long: false,
+    work: { stage: 'hung', ago: 20 * DAY, exposureSeconds: 600, washSeconds: 620, waters: 3 },
+    look: { scene: lampRoomLens, depth: 0.62 },
+    after: [
+      [24.5 * HOUR, judged('dry', { verdict: 'again', shadows: 'thin', highlights: 'blank', whites: 'clean', note: 'A cloud sat on the sun for half of it. Back to the box.' })],
+      [14.2 * DAY, judged('settled', { verdict: 'again', shadows: 'thin', note: 'No deeper. Print again with more.' })],
+    ],
+  },
+  {
+    number: 22, title: 'Lamp-room lens, second state', subject: 'Lens, second state', paper: 'rag', light: 'box',
+    work: { stage: 'hung', ago: 16 * DAY, washSeconds: 640, waters: 4, given: { said: '+1/3 stop', plannedSeconds: 605 } },
+    look: { scene: lampRoomLens, depth: 0.97 },
+    after: [[27 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'The third of a stop did it. Prisms separate to the rim.' })]],
+  },
+  {
+    number: 23, title: 'Net loft', subject: 'Net loft, noon', paper: 'laid', light: 'box',
+    work: { stage: 'hung', ago: 6 * DAY, washSeconds: 380, waters: 3 },
+    look: { scene: netLoft, depth: 1 },
+    after: [[25 * HOUR, judged('dry', { verdict: 'keep', shadows: 'blocked', highlights: 'right', whites: 'clean', note: 'Beams have closed up. I like it closed.' })]],
+  },
+  {
+    number: 24, title: 'Keeper’s stair', subject: 'Stair, from below', paper: 'rag', light: 'box',
+    work: { stage: 'hung', ago: 5 * DAY + 2 * HOUR, washSeconds: 700, waters: 4, waitedMinutes: 38 * 60 },
+    look: { scene: keepersStair, depth: 0.92, fog: 0.85 },
+    after: [
+      [10 * MINUTE, judged('wet', { whites: 'blue', note: 'Whites never cleared.' })],
+      [20 * MINUTE, { type: 'setAside', reason: 'Fogged: the coated sheet lay two days in the drawer with the loose corner.' }],
+    ],
+  },
+  {
+    number: 25, title: 'Bladderwrack', subject: 'two fronds, pressed, from the slip', photogram: true, paper: 'laid', light: 'sill',
+    work: { stage: 'hung', ago: 3 * DAY, exposureSeconds: 840, washSeconds: 400, waters: 2 },
+    look: { scene: bladderwrack, depth: 0.99 },
+    after: [[26 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'Glass held it flat. The bladders let a little through.' })]],
+  },
+  {
+    number: 26, title: 'Tide gauge', subject: 'Gauge, slack water', paper: 'rag', light: 'box',
+    work: { stage: 'hung', ago: 26.5 * HOUR, washSeconds: 640, waters: 3 },
+    look: { scene: tideGauge, depth: 0.95 },
+    after: [[15 * MINUTE, judged('wet', { whites: 'clean', note: 'Marks readable down to the water.' })]],
+  },
+  {
+    number: 27, title: 'Bell buoy, ashore', subject: 'Buoy on shingle', paper: 'rag', light: 'box',
+    work: { stage: 'hung', ago: 25 * HOUR, washSeconds: 600, waters: 3 },
+    look: { scene: bellBuoy, depth: 0.9 },
+  },
+  {
+    number: 28, title: 'Rope walk', subject: 'Rope walk, west end', paper: 'rag', light: 'box',
+    work: { stage: 'hung', ago: 48 * MINUTE, washSeconds: 630, waters: 3 },
+    look: { scene: ropeWalk, depth: 0.8 },
+    after: [[6 * MINUTE, noted('Photographed wet, for comparison tomorrow.')]],
+  },
+  {
+    number: 29, title: 'Seven posts in fog', subject: 'Posts, low water', paper: 'rag', light: 'box',
+    work: { stage: 'washing', ago: 4 * MINUTE },
+    after: [[2.6 * MINUTE, { type: 'waterChanged', step: 'wash' }]],
+  },
+  {
+    number: 30, title: 'Sea lettuce', subject: 'three leaves, wet-pressed', photogram: true, paper: 'laid', light: 'box',
+    work: { stage: 'exposing', ago: 5 * MINUTE + 20_000 },
+    after: [
+      [4 * MINUTE, { type: 'looked', step: 'expose-objects' }],
+      [4 * MINUTE + 16_000, { type: 'returned', step: 'expose-objects' }],
+    ],
+  },
+  { number: 31, title: 'Lamp-room lens, third state', subject: 'Lens, third state', paper: 'rag', light: 'box', work: { stage: 'drying', ago: 4 * MINUTE + 25_000 } },
+  { number: 32, title: 'Rope walk, looking east', subject: 'Rope walk, east end', paper: 'thin', light: 'box', work: { stage: 'dry', ago: 21 * MINUTE } },
+  { number: 33, title: 'Keeper’s stair, second try', subject: 'Stair, from below', paper: 'rag', light: 'box', work: { stage: 'planned', ago: 2 * HOUR } },
+] // prettier-ignore
+
+/** Width of the drawn photographs in pixels; their height follows from the sheet. */
+export const PICTURE_WIDTH = 560
+
+/** The photographs of the scenario by number of the sheet, for drawing them ahead. */
+export const demoPictures: ReadonlyMap<number, PrintLook> = new Map(
+  ENTRIES.flatMap((entry) =>
+    entry.look ? [[entry.number, { ...entry.look, seed: entry.number }] as const] : [],
+  ),
+)
+
+/**
+ * The demo workroom at a present moment. The same seed and moment give the same records to the last identity.
+ *
+ * @param now milliseconds.
+ * @returns the records, and for each photograph the number of the sheet whose picture it is (see `demoPictures`).
+ */
+export function demoScenario(
+  seed: number,
+  now: number,
+): { records: WorkroomRecords; pictures: Map<string, number> } {
+  const random = seededRandom(seed)
+  const shelf = demoShelf(random, now)
+  const records: WorkroomRecords = { sheets: [], events: [], ...shelf.records, photos: [] }
+  const pictures = new Map<string, number>()
+
+  for (const entry of ENTRIES) {
+    const at = now - entry.work.ago
+    const sheet = sheetOf(entry, shelf, seededUuid(random), at)
+    const paper = shelf.papers[entry.paper]
+    const log = workLog(
+      sheet,
+      {
+        exposureSeconds: sheet.exposureSeconds,
+        washSeconds: 620,
+        waters: 3,
+        ...entry.work,
+        gramsPerM2: paper.gramsPerM2 ?? 0,
+        at,
+      },
+      random,
+    )
+    const later = [...(entry.after ?? [])]
+    if (entry.look) {
+      const photo = photoOf(sheet, at + 5 * MINUTE, seededUuid(random))
+      records.photos.push(photo)
+      pictures.set(photo.id, entry.number)
+      later.push([photo.takenAt - at, { type: 'photographed', photoId: photo.id }])
+    }
+    for (const [after, what] of later.sort((a, b) => a[0] - b[0]))
+      carryOn(log, sheet.id, at + after, what, random)
+    records.sheets.push(sheet)
+    records.events.push(...(log satisfies SheetEvent[]))
+  }
+  return { records, pictures }
+}
+
+function sheetOf(entry: Entry, shelf: ReturnType<typeof demoShelf>, id: string, at: number): Sheet {
+  const light = shelf.lights[entry.light]
+  const createdAt = Math.round(at - 90 * MINUTE)
+  return {
+    id,
+    number: entry.number,
+    title: entry.title,
+    portfolio: 'Fog signals, disused',
+    process: { id: 'classic-cyanotype', version: 1 },
+    choices: choicesWith({ subject: entry.photogram ? 'photogram' : 'negative' }),
+    widthMillimetres: 203.2,
+    heightMillimetres: 254,
+    coats: 1,
+    parts: [1, 1],
+    coverageMillilitresPerM2: 38.8,
+    dropsPerMillilitre: 20,
+    subject: entry.subject,
+    exposureSeconds: entry.work.exposureSeconds ?? light.usualSeconds ?? 480,
+    paperId: shelf.papers[entry.paper].id,
+    lightId: light.id,
+    bottles: {
+      iron: shelf.records.bottles[entry.number < 26 ? 0 : 1]?.id ?? '',
+      ferricyanide: shelf.records.bottles[2]?.id ?? '',
+    },
+    createdAt,
+    changedAt: createdAt,
+  }
+}
+
+const photoOf = (sheet: Sheet, takenAt: number, id: string): Photo => ({
+  id,
+  sheetId: sheet.id,
+  takenAt: Math.round(takenAt),
+  mime: 'image/jpeg',
+  widthPixels: PICTURE_WIDTH,
+  heightPixels: Math.round(PICTURE_WIDTH * 1.25),
+  bytes: 1, // the encoder says how many when it has drawn it
+  note: `${sheet.number} on the line`,
+})
+
+function demoShelf(random: () => number, now: number) {
+  const changedAt = Math.round(now - 40 * DAY)
+  const id = () => seededUuid(random)
+  const paper = (name: string, gramsPerM2: number, note: string): Paper => ({
+    id: id(),
+    name,
+    gramsPerM2,
+    note,
+    changedAt,
+  })
+  const bottle = (label: string, component: string, percentWv: number, days: number): Bottle => ({
+    id: id(), label, component, percentWv, madeAt: Math.round(now - days * DAY), note: '', changedAt,
+  }) // prettier-ignore
+  const light = (name: string, kind: Light['kind'], usualSeconds: number, note: string): Light => ({
+    id: id(),
+    name,
+    kind,
+    usualSeconds,
+    note,
+    changedAt,
+  })
+  const papers = {
+    rag: paper('Heron rag', 300, 'Smoother side to the coat. Takes the brush well.'),
+    laid: paper('Saltmarsh laid', 160, 'Needs a light hand; pills at the third stroke.'),
+    thin: paper('Gull tissue', 45, 'Rides on plastic in the wash.'),
+  }
+  const lights = {
+    box: light('the attic box', 'uvBox', 480, 'Eight tubes, five minutes to burn steady.'),
+    sill: light('the south sill', 'sun', 780, 'Good from eleven to two.'),
+  }
+  const bottles = [
+    bottle('A-6', 'iron', 25, 61),
+    bottle('A-7', 'iron', 25, 9),
+    bottle('B-4', 'ferricyanide', 10, 48),
+  ]
+  return {
+    papers,
+    lights,
+    records: { papers: Object.values(papers), bottles, lights: Object.values(lights) },
+  }
+}

@@ -1,0 +1,27 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM, DEMO_ADDRESS, FLAGS, OWN_ADDRESS } from './e2e/browser.ts'
+
+const server = (address: string, args: string) => ({
+  command: `node dist/server/main.js --port ${new URL(address).port} ${args}`,
+  url: address,
+  reuseExistingServer: false,
+})
+
+export default defineConfig({
+  testDir: './e2e',
+  outputDir: './test-results',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.cache/results/playwright.json' }],
+  ],
+  use: {
+    baseURL: OWN_ADDRESS,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: CHROMIUM, args: FLAGS },
+  },
+  webServer: [server(OWN_ADDRESS, ''), server(DEMO_ADDRESS, '--demo')],
+})
