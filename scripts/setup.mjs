@@ -49,7 +49,13 @@ export function ensurePackages() {
   const wanted = hashOf([lock])
   if (existsSync(join(root, 'node_modules')) && isStamped('packages', wanted)) return
   console.log('Installing the packages of the lock file…')
-  const status = run('npm', ['ci', '--no-audit', '--no-fund', '--no-progress'], { mayFail: true })
+  // Not `npm ci`: it refuses a lock file in which builds for other platforms are missing, and a registry may not have
+  // them all. With the lock file there, `install --no-save` takes the very versions it names and leaves it as it is.
+  const status = run(
+    'npm',
+    ['install', '--no-save', '--no-audit', '--no-fund', '--no-progress', '--loglevel=error'],
+    { mayFail: true },
+  )
   if (status !== 0)
     stop('The packages could not be installed. Is the npm registry within reach? Then run this again.')
   stamp('packages', wanted)
