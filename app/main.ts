@@ -10,7 +10,7 @@ import './styles/palettes.css'
 import './styles/element.css'
 import { loadDemoOnce } from './data/demo'
 import { askToKeep } from './data/persistence'
-import { router } from './router'
+import { fetchPagesAhead, router } from './router'
 import AppShell from './shell/AppShell.vue'
 import { useNotice } from './shell/notice.store'
 import { usePreferences } from './shell/preferences.store'
@@ -22,3 +22,4 @@ app.mount('#app')
 
 loadDemoOnce().catch((error: unknown) => useNotice().refuse(error, 'setting up the demo'))
 void askToKeep()
+fetchPagesAhead()

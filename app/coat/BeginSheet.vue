@@ -70,36 +70,22 @@ function firstDraft(): SheetDraft {
   return last ? { ...draftOf(last, workroom, shown(last)), title: '', subject: '', exposure: '' } : fresh
 }
 
-const result = computed(() =>
-  readDraft(definition, draft.value, {
+const reading = (typed: SheetDraft) =>
+  readDraft(definition, typed, {
     papers: workroom.papers,
     bottles: workroom.bottles,
     lights: workroom.lights,
     lengthUnit: preferences.chosen.length,
     now: Date.now(),
     newId: uuid,
-  }),
-)
+  })
+const result = computed(() => reading(draft.value))
 /** A missing title is no fault until one tries to go on without. */
 const shownFaults = computed<DraftFaults>(() =>
   isTried.value ? result.value.faults : { ...result.value.faults, title: undefined },
 )
 // Without a title the figures are shown all the same: the draft is read once more under a stand-in.
-const figured = computed(
-  () =>
-    readDraft(
-      definition,
-      { ...draft.value, title: draft.value.title || 'untitled' },
-      {
-        papers: workroom.papers,
-        bottles: workroom.bottles,
-        lights: workroom.lights,
-        lengthUnit: preferences.chosen.length,
-        now: 0,
-        newId: () => '00000000-0000-4000-8000-000000000000',
-      },
-    ).read,
-)
+const figured = computed(() => reading({ ...draft.value, title: draft.value.title || 'untitled' }).read)
 const coatPlan = useCoatPlan(
   () => definition,
   // A bottle that is not on the shelf yet holds what the chosen school says, which is what the plan falls back to.

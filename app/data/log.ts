@@ -19,6 +19,8 @@ export const rowOf = (state: RunState): StandingRow => ({
  * @throws CoreError when it cannot have happened in the sheet's present state.
  */
 export function append(sheetId: string, happening: Happening): Promise<RunState> {
+  // Taken before anything is waited for: what counts is when the key was pressed, not when the disk was ready.
+  const pressedAt = Date.now()
   return db.transaction('rw', db.events, db.standings, async () => {
     const state = (await db.standings.get(sheetId))?.state ?? emptyRun(sheetId)
     const event = SheetEvent.parse({
@@ -27,7 +29,7 @@ export function append(sheetId: string, happening: Happening): Promise<RunState>
       sheetId,
       index: state.length,
       // A system clock that was set back must not bend the order of what happened.
-      at: Math.max(Date.now(), state.lastAt),
+      at: Math.max(pressedAt, state.lastAt),
     })
     const next =
       event.type === 'undone' ? replay(sheetId, [...(await logOf(sheetId)), event]) : advance(state, event)

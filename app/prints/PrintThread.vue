@@ -64,7 +64,9 @@ const materials = computed(() => {
   const { sheet, definition } = one.value
   const paper = workroom.papers.find((each) => each.id === sheet.paperId)
   const light = workroom.lights.find((each) => each.id === sheet.lightId)
-  const bottles = workroom.bottles.filter((each) => sheet.bottles[each.component] === each.id)
+  const bottles = definition.components.flatMap(
+    (component) => workroom.bottles.find((each) => each.id === sheet.bottles[component.id]) ?? [],
+  )
   const chosen = definition.choices.flatMap((choice) =>
     choice.options.filter((option) => option.id === sheet.choices[choice.id]),
   )

@@ -78,7 +78,7 @@ useMarginNotes(() => {
       </div>
       <label class="PrintsStation-find">
         find in any thread
-        <input ref="field" v-model="words" type="search" placeholder="/" @keydown.escape="words = ''" />
+        <input ref="field" v-model="words" type="text" placeholder="/" @keydown.escape="words = ''" />
       </label>
     </header>
     <p v-if="!shown.length">Nothing here has “{{ words }}” in its thread. Try one word, or part of one.</p>

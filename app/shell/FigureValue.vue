@@ -10,13 +10,7 @@ const isOpen = computed(() => margin.isShowing(props.label))
 </script>
 
 <template>
-  <button
-    class="FigureValue"
-    type="button"
-    :aria-expanded="isOpen"
-    :title="`Show how ${label} comes about`"
-    @click="margin.toggle(label, figure)"
-  >
+  <button class="FigureValue" type="button" :aria-expanded="isOpen" @click="margin.toggle(label, figure)">
     <strong>{{ text ?? figureText(figure) }}</strong>
     <span>{{ label }}</span>
   </button>

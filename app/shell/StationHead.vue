@@ -25,7 +25,7 @@ const emit = defineEmits<{ choose: [sheetId: string] }>()
         :key="one.sheet.id"
         type="button"
         :aria-pressed="one.sheet.id === inHand.sheet.id"
-        :title="one.sheet.title"
+        :aria-label="`Sheet ${one.sheet.number}, ${one.sheet.title}`"
         @click="emit('choose', one.sheet.id)"
       >
         {{ one.sheet.number }}

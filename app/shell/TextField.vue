@@ -2,7 +2,7 @@
 import { ElAutocomplete, ElInput } from 'element-plus'
 import 'element-plus/es/components/autocomplete/style/css'
 import 'element-plus/es/components/input/style/css'
-import { computed, onMounted, useId } from 'vue'
+import { computed, onMounted, useId, useTemplateRef } from 'vue'
 import type { Refusal } from '@core/errors'
 
 /** One line to write on, with its name above and, when it cannot be read, what is wrong and what would do below. */
@@ -18,7 +18,8 @@ const props = defineProps<{
 const text = defineModel<string>({ required: true })
 const id = useId()
 
-const focus = () => document.getElementById(id)?.focus()
+const field = useTemplateRef<{ focus: () => void }>('field')
+const focus = () => field.value?.focus()
 onMounted(() => props.autofocus && focus())
 defineExpose({ focus })
 
@@ -41,12 +42,13 @@ const shared = computed(() => ({
     <label :for="id">{{ label }}</label>
     <ElAutocomplete
       v-if="options?.length"
+      ref="field"
       v-model="text"
       v-bind="shared"
       :fetch-suggestions="offered"
       :debounce="0"
     />
-    <ElInput v-else v-model="text" v-bind="shared" />
+    <ElInput v-else ref="field" v-model="text" v-bind="shared" />
     <p :id="`${id}-said`" :class="fault ? 'TextField-fault' : 'es-quiet'">
       {{ fault ? `${fault.problem} ${fault.remedy}` : hint }}
     </p>

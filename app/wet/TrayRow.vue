@@ -62,7 +62,7 @@ const trays = computed(() => {
           type="button"
           class="TrayRow-sheet"
           :aria-pressed="one.sheet.id === inHand.sheet.id"
-          :title="one.sheet.title"
+          :aria-label="`Sheet ${one.sheet.number}, ${one.sheet.title}`"
           @click="emit('choose', one.sheet.id)"
         >
           {{ one.sheet.number }}

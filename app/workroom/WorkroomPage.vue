@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElSwitch } from 'element-plus'
 import 'element-plus/es/components/switch/style/css'
-import { ref } from 'vue'
+import { ref, shallowRef } from 'vue'
 import { askToKeep } from '../data/persistence'
 import { exportArchive, finishImport, prepareImport, type PreparedImport } from '../data/archives'
 import { isDemo } from '../data/db'
@@ -18,7 +18,8 @@ import ImportReport from './ImportReport.vue'
 const [preferences, notice] = [usePreferences(), useNotice()]
 const file = ref<HTMLInputElement | null>(null)
 const doing = ref('')
-const prepared = ref<PreparedImport | null>(null)
+// Shallow: what was read is stored as it is, and a reactive wrapping could not be.
+const prepared = shallowRef<PreparedImport | null>(null)
 
 /** Does one long thing at a time and says what went wrong. */
 async function busy(what: string, work: () => Promise<void>): Promise<void> {

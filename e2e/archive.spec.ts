@@ -1,0 +1,131 @@
+import { readFile } from 'node:fs/promises'
+import { expect, test, type Page } from '@playwright/test'
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { DEMO_ADDRESS } from './browser.ts'
+import { open, plan } from './workroom.ts'
+
+async function exported(page: Page): Promise<Uint8Array> {
+  await page.keyboard.press('o')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export everything' }).click()
+  return new Uint8Array(await readFile(await (await download).path()))
+}
+async function choose(page: Page, bytes: Uint8Array, name = 'archive.zip'): Promise<void> {
+  await page
+    .getByLabel('Archive file')
+    .setInputFiles({ name, mimeType: 'application/zip', buffer: Buffer.from(bytes) })
+}
+const recordsOf = (archive: Uint8Array) => JSON.parse(strFromU8(unzipSync(archive)['records.json']!))
+const report = (page: Page) => page.getByRole('region', { name: 'Import report' })
+
+test('archive out, storage wiped, archive in: all is as it was', async ({ page }) => {
+  await open(page, DEMO_ADDRESS)
+  const before = await exported(page)
+
+  const wiped = page.url()
+  await page.goto('about:blank')
+  const devtools = await page.context().newCDPSession(page)
+  await devtools.send('Storage.clearDataForOrigin', { origin: DEMO_ADDRESS, storageTypes: 'all' })
+  // The demo would lay itself out again; a workroom of one's own stays empty until the archive comes.
+  await page.route('**/demo/workroom.zip', (route) => route.fulfill({ status: 404 }))
+  await page.goto(wiped)
+  await expect(page.getByText(/Not done/)).toBeVisible()
+
+  await choose(page, before)
+  await expect(report(page).getByRole('row', { name: /sheets 17 0 0/ })).toBeVisible()
+  await report(page).getByRole('button', { name: 'Import' }).click()
+  await expect(page.getByText('Imported.')).toBeVisible()
+  const after = await exported(page)
+  expect(recordsOf(after)).toEqual(recordsOf(before))
+  const [filesBefore, filesAfter] = [unzipSync(before), unzipSync(after)]
+  for (const path of Object.keys(filesBefore))
+    if (path !== 'manifest.json') expect(filesAfter[path]).toEqual(filesBefore[path])
+  await page.getByRole('link', { name: 'Prints' }).click()
+  await expect(page.getByRole('img', { name: 'Photograph of Tide gauge' })).toBeVisible()
+})
+
+test('into a used workroom: what is the same is left, what differs is shown and stays', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Horn house')
+  const archive = await exported(page)
+  await choose(page, archive)
+  await expect(report(page)).toContainText('Everything in it is here already.')
+  await report(page).getByRole('button', { name: 'Leave it' }).click()
+
+  const files = unzipSync(archive)
+  const records = recordsOf(archive)
+  records.sheets[0].title = 'Horn house, from the sea'
+  const changed = await resealed(files, records)
+  await choose(page, changed)
+  await expect(report(page)).toContainText('Horn house, from the sea (title)')
+  await report(page).getByRole('button', { name: 'Import' }).click()
+  await page.keyboard.press('5')
+  await expect(page.getByText('1 Horn house', { exact: true })).toBeVisible()
+
+  await page.keyboard.press('o')
+  await choose(page, changed)
+  await report(page).getByRole('checkbox').check()
+  await report(page).getByRole('button', { name: 'Import, replacing 1' }).click()
+  await page.keyboard.press('5')
+  await expect(page.getByText('1 Horn house, from the sea')).toBeVisible()
+})
+
+/** Writes changed records back into an archive with an honest list, as another workroom would have. */
+async function resealed(files: Record<string, Uint8Array>, records: unknown): Promise<Uint8Array> {
+  const bytes = strToU8(JSON.stringify(records))
+  const manifest = JSON.parse(strFromU8(files['manifest.json']!))
+  const sum = Buffer.from(await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>)).toString(
+    'hex',
+  )
+  manifest.files['records.json'] = { bytes: bytes.length, sha256: sum }
+  return zipSync({ ...files, 'records.json': bytes, 'manifest.json': strToU8(JSON.stringify(manifest)) })
+}
+
+test('bad archives are refused with a reason, and change nothing', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Net loft')
+  const good = await exported(page)
+  const files = unzipSync(good)
+  const manifest = (change: object) =>
+    strToU8(JSON.stringify({ ...JSON.parse(strFromU8(files['manifest.json']!)), ...change }))
+  const bad: [name: string, bytes: Uint8Array, reason: string][] = [
+    ['a text', strToU8('not an archive'), 'This file is not a ZIP archive.'],
+    ['a foreign ZIP', zipSync({ 'recipe.txt': strToU8('25 %') }), 'This ZIP was not written by Ember Sheet.'],
+    ['half of one', good.slice(0, good.length / 2), 'The archive stops before its end.'],
+    [
+      'a climbing path',
+      zipSync({ ...files, '../../../etc/cron.d/x': strToU8('x') }),
+      'points outside the archive',
+    ],
+    [
+      'a bomb',
+      zipSync({ ...files, 'records.json': new Uint8Array(80 * 2 ** 20) }),
+      'The archive is not an honest one',
+    ],
+    [
+      'a newer version',
+      zipSync({ ...files, 'manifest.json': manifest({ recordVersion: 99 }) }),
+      'written by a newer Ember Sheet',
+    ],
+    [
+      'a flipped byte',
+      zipSync({
+        ...files,
+        'records.json': files['records.json']!.map((byte, i) => (i === 40 ? byte ^ 1 : byte)),
+      }),
+      'its checksum differs',
+    ],
+    [
+      'wrong types',
+      await resealed(files, { ...recordsOf(good), sheets: 'all of them' }),
+      'records.json, sheets',
+    ],
+  ]
+  for (const [name, bytes, reason] of bad) {
+    await choose(page, bytes, `${name}.zip`)
+    await expect(page.getByRole('status').filter({ hasText: reason }), name).toBeVisible()
+    await expect(report(page)).toBeHidden()
+    await page.getByRole('button', { name: 'Close this line' }).click()
+  }
+  expect(recordsOf(await exported(page))).toEqual(recordsOf(good))
+})

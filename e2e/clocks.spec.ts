@@ -1,0 +1,150 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, expect, test, type Page } from '@playwright/test'
+import { CHROMIUM, FLAGS, OWN_ADDRESS } from './browser.ts'
+import { clockShown, countDrops, open, plan } from './workroom.ts'
+
+/** Brings a sheet under the light in real time. */
+async function expose(page: Page, title: string, exposure: string): Promise<number> {
+  await plan(page, title, { 'Size of the picture': '4x5', Exposure: exposure })
+  await page.keyboard.press(' ')
+  await countDrops(page, 5)
+  for (const heading of ['Coat the sheet', 'Dry in the dark', 'Coated and dry']) {
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: heading, level: 1 })).toBeVisible()
+  }
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: /Ready for the frame/, level: 1 })).toBeVisible()
+  const started = Date.now()
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+  return started
+}
+
+test('the browser is killed in mid-exposure and the clock is right to the second', async () => {
+  const profile = mkdtempSync(join(tmpdir(), 'ember-profile-'))
+  const launch = () => chromium.launchPersistentContext(profile, { executablePath: CHROMIUM, args: FLAGS })
+  try {
+    const first = await launch()
+    const page = await first.newPage()
+    await open(page, OWN_ADDRESS)
+    const started = await expose(page, 'Keeper’s stair', '10 min')
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: 'Out for a look', level: 1 })).toBeVisible()
+    const heldAt = Date.now()
+    await page.waitForTimeout(1500)
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+    const held = (Date.now() - heldAt) / 1000
+
+    // Every process of this profile at once, without a word of warning, as a power cut would.
+    execFileSync('pkill', ['-9', '-f', profile])
+    await first.close().catch(() => undefined)
+    await new Promise((resolve) => setTimeout(resolve, 2500))
+
+    const second = await launch()
+    const again = await second.newPage()
+    await open(again, `${OWN_ADDRESS}/light`)
+    await expect(again.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+    const expected = 600 - (Date.now() - started) / 1000 + held
+    expect(Math.abs((await clockShown(again)) - expected)).toBeLessThanOrEqual(1.2)
+    await second.close()
+  } finally {
+    rmSync(profile, { recursive: true, force: true })
+  }
+})
+
+test('two windows show the same, and a press in both counts once', async ({ context }) => {
+  const [a, b] = [await context.newPage(), await context.newPage()]
+  await open(a)
+  await open(b)
+  const started = await expose(a, 'Net loft', '10 min')
+
+  await b.getByRole('link', { name: 'Light' }).click()
+  await expect(b.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+  const expected = 600 - (Date.now() - started) / 1000
+  for (const page of [a, b]) expect(Math.abs((await clockShown(page)) - expected)).toBeLessThanOrEqual(1.5)
+
+  // The same moment, the same key, two windows: one look, not a look and a return.
+  await Promise.all([a.keyboard.press('Enter'), b.keyboard.press('Enter')])
+  for (const page of [a, b])
+    await expect(page.getByRole('heading', { name: 'Out of the light', level: 1 })).toBeVisible()
+  await a.keyboard.press(' ')
+  await expect(a.getByRole('heading', { name: 'Ready: wash', level: 1 })).toBeVisible()
+  await a.goto('/prints')
+  await a.getByText('Net loft').click()
+  await expect(a.getByText(/In the frame/)).toHaveCount(1)
+})
+
+test('a reload and a day asleep leave the clocks right, and the end of time is heard once', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const spoken: string[] = []
+    Object.assign(window, { spoken })
+    speechSynthesis.speak = (said) => void spoken.push(said.text)
+    localStorage.setItem('ember-sheet-preferences', JSON.stringify({ speech: true }))
+  })
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page)
+  await expose(page, 'Tide gauge', '8 min')
+  await page.clock.fastForward('03:00')
+  await page.reload()
+  await expect(page.getByRole('timer')).toHaveText(/^[45]:\d\d$/)
+
+  await page.clock.fastForward('06:00')
+  const ledge = page.getByRole('region', { name: 'Running clocks' })
+  await expect(ledge.getByRole('button')).toHaveText(/^\+\d:\d\d/)
+  const ends = () =>
+    page.evaluate(() =>
+      (window as unknown as { spoken: string[] }).spoken.filter((said) =>
+        said.includes('time to take it out'),
+      ),
+    )
+  await expect.poll(ends).toHaveLength(1)
+
+  // Sleep: the page is frozen for a day by the clock, then thawed.
+  await page.clock.fastForward(86_400_000)
+  await expect(ledge.getByRole('button')).toHaveText(/^\+24:/)
+  expect(await ends()).toHaveLength(1)
+})
+
+test('a clock keeps time while its page is frozen and throttled', async ({ page, context }) => {
+  await open(page)
+  const started = await expose(page, 'Bell buoy', '10 min')
+  const devtools = await context.newCDPSession(page)
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 6 })
+  await devtools.send('Page.setWebLifecycleState', { state: 'frozen' })
+  await new Promise((resolve) => setTimeout(resolve, 4000))
+  await devtools.send('Page.setWebLifecycleState', { state: 'active' })
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 })
+  await expect
+    .poll(async () => Math.abs((await clockShown(page)) - (600 - (Date.now() - started) / 1000)), {
+      timeout: 8000,
+    })
+    .toBeLessThanOrEqual(1.2)
+})
+
+test('the screen is kept awake while a clock runs', async ({ page }) => {
+  await page.addInitScript(() => {
+    const asked: string[] = []
+    Object.assign(window, { asked })
+    const request = (type: string) => {
+      asked.push(type)
+      return Promise.resolve(
+        Object.assign(new EventTarget(), { release: () => Promise.resolve(void asked.push('let go')) }),
+      )
+    }
+    Object.defineProperty(navigator, 'wakeLock', { value: { request } })
+  })
+  const asked = () => page.evaluate(() => (window as unknown as { asked: string[] }).asked)
+  await open(page)
+  expect(await asked()).toEqual([])
+  await expose(page, 'Horn house', '10 min')
+  await expect.poll(asked).toContain('screen')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Out of the light', level: 1 })).toBeVisible()
+  await expect.poll(async () => (await asked()).at(-1)).toBe('let go')
+})

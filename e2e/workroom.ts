@@ -1,0 +1,78 @@
+import { expect, type Page } from '@playwright/test'
+import sharp from 'sharp'
+
+/** Opens a workroom and waits until it is ready to be worked in. */
+export async function open(page: Page, address = '/'): Promise<void> {
+  await page.goto(address)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible({ timeout: 30_000 })
+}
+
+/** Plans a sheet through the form; returns when it stands at the bench. */
+export async function plan(
+  page: Page,
+  title: string,
+  fields: Record<string, string> = {},
+  choices: string[] = [],
+): Promise<void> {
+  await page.keyboard.press('n')
+  await page.getByLabel('What is the picture?').fill(title)
+  for (const [label, text] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(text)
+  for (const choice of choices) await page.getByText(choice, { exact: true }).click()
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await expect(page.getByRole('button', { name: 'Begin: count the drops' })).toBeVisible()
+}
+
+/** Counts every drop of both bottles, one press each, and goes on when the count has been taken. */
+export async function countDrops(page: Page, each: number): Promise<void> {
+  await expect(page.getByRole('button', { name: 'Next drop' })).toBeVisible()
+  for (const bottle of ['Iron citrate', 'Ferricyanide'])
+    for (let drop = 1; drop <= each; drop++) {
+      await page.keyboard.press(' ')
+      await expect(page.getByLabel(`${bottle}, drops really in the glass`)).toHaveValue(String(drop))
+    }
+}
+
+/** From the plan to a sheet under the light, by the one key, with the waits passed over. Needs an installed clock. */
+export async function coatAndDry(page: Page): Promise<void> {
+  await page.keyboard.press(' ')
+  await countDrops(page, 20)
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
+  await page.clock.fastForward(70_000)
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: 'Dry in the dark', level: 1 })).toBeVisible()
+  await page.clock.fastForward('10:05')
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: 'Coated and dry' })).toBeVisible()
+}
+
+/** Seconds shown by a clock such as `7:30`, `+0:12` or `1:02:09`. */
+export const secondsOf = (shown: string): number =>
+  shown
+    .replace('+', '-')
+    .split(':')
+    .reduce((sum, part) => sum * 60 + Math.abs(Number(part)), 0)
+
+export const clockShown = async (page: Page): Promise<number> =>
+  secondsOf((await page.getByRole('timer').innerText()).trim())
+
+/** Blue under 6 % and green under 45 % of full, in every pixel of what is drawn. */
+export async function expectDim(page: Page): Promise<void> {
+  await expect(page.locator('html')).toHaveAttribute('data-palette', 'dim')
+  const { data, info } = await sharp(await page.screenshot())
+    .raw()
+    .toBuffer({ resolveWithObject: true })
+  let [green, blue] = [0, 0]
+  for (let at = 0; at < data.length; at += info.channels) {
+    green = Math.max(green, data[at + 1]!)
+    blue = Math.max(blue, data[at + 2]!)
+  }
+  expect(blue, 'brightest blue of the screen').toBeLessThan(0.06 * 255)
+  expect(green, 'brightest green of the screen').toBeLessThan(0.45 * 255)
+}
+
+/** A photograph of a print as a camera would give it. */
+export const photograph = (red = 30, green = 70, blue = 120): Promise<Buffer> =>
+  sharp({ create: { width: 1600, height: 2000, channels: 3, background: { r: red, g: green, b: blue } } })
+    .jpeg()
+    .toBuffer()
