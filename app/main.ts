@@ -8,18 +8,20 @@ import 'element-plus/theme-chalk/base.css'
 import './styles/base.css'
 import './styles/palettes.css'
 import './styles/element.css'
+import App from './App.vue'
 import { loadDemoOnce } from './data/demo'
-import { askToKeep } from './data/persistence'
+import { askToKeep, openWorkroom } from './data/persistence'
 import { fetchPagesAhead, router } from './router'
-import AppShell from './shell/AppShell.vue'
 import { useNotice } from './shell/notice.store'
 import { usePreferences } from './shell/preferences.store'
 
-const app = createApp(AppShell).use(createPinia()).use(router)
+const app = createApp(App).use(createPinia()).use(router)
 usePreferences() // chooses the palette before anything is drawn
 app.config.errorHandler = (error) => useNotice().refuse(error, 'this screen')
 app.mount('#app')
 
-loadDemoOnce().catch((error: unknown) => useNotice().refuse(error, 'setting up the demo'))
+openWorkroom()
+  .then(loadDemoOnce)
+  .catch((error: unknown) => useNotice().refuse(error, 'opening the workroom'))
 void askToKeep()
 fetchPagesAhead()

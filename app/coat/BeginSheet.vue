@@ -92,14 +92,15 @@ const coatPlan = useCoatPlan(
   () => figured.value?.sheet ?? null,
 )
 
+/** Lights by their own names, then kinds of which there may be another. */
 const lightOptions = computed(() => [
   ...workroom.lights.map((light) => ({ id: light.id, name: light.name })),
   ...definition.lights
     .filter((range) => !workroom.lights.some((light) => light.name === range.name))
-    .map((range) => ({
-      id: range.kind,
-      name: workroom.lights.length ? `another ${range.name.toLowerCase()}` : range.name,
-    })),
+    .map((range) => {
+      const isOwned = workroom.lights.some((light) => light.kind === range.kind)
+      return { id: range.kind, name: isOwned ? `another ${range.name}` : range.name }
+    }),
 ])
 const light = computed(() => workroom.lights.find((one) => one.id === draft.value.light))
 const lightKind = computed<LightKind>(() => light.value?.kind ?? (draft.value.light as LightKind))
@@ -163,7 +164,7 @@ useMarginNotes(() => [
   },
   ...definition.choices.map((choice) => {
     const option = choice.options.find((one) => one.id === draft.value.choices[choice.id])
-    return { title: option?.name ?? choice.name, lines: [option?.reason ?? ''] }
+    return { title: `${choice.name}: ${option?.name ?? ''}`, lines: [option?.reason ?? ''] }
   }),
   ...definition.components.flatMap((component) =>
     component.cautions.flatMap((id) => cautionNotes(definition, id)),
@@ -189,6 +190,12 @@ useMarginNotes(() => [
         label="What is the picture?"
         placeholder="Its title"
         :fault="shownFaults.title"
+      />
+      <BigTarget
+        class="BeginSheet-go"
+        :label="changing ? 'Keep the change' : 'To the bench'"
+        hint="enter"
+        @press="save"
       />
     </header>
 
@@ -219,13 +226,15 @@ useMarginNotes(() => [
       />
     </div>
 
-    <ChoiceRow
-      v-for="choice in definition.choices"
-      :key="choice.id"
-      v-model="draft.choices[choice.id]"
-      :label="choice.name"
-      :options="choice.options"
-    />
+    <div class="BeginSheet-choices">
+      <ChoiceRow
+        v-for="choice in definition.choices"
+        :key="choice.id"
+        v-model="draft.choices[choice.id]"
+        :label="choice.name"
+        :options="choice.options"
+      />
+    </div>
     <ChoiceRow v-model="draft.light" label="Light" :options="lightOptions" />
 
     <div class="BeginSheet-row">
@@ -234,7 +243,7 @@ useMarginNotes(() => [
         label="Exposure"
         :fault="shownFaults.exposure"
         :placeholder="formatSpan(exposure.value)"
-        hint="7:30, 8 min; empty for the first guess"
+        hint="empty: the first guess"
       />
       <TextField
         v-model="draft.subject"
@@ -283,12 +292,6 @@ useMarginNotes(() => [
       <FigureValue v-if="wash" label="wash at least" :figure="wash" />
     </section>
 
-    <BigTarget
-      class="BeginSheet-go"
-      :label="changing ? 'Keep the change' : 'To the bench'"
-      hint="enter"
-      @press="save"
-    />
     <button type="submit" class="es-unseen" tabindex="-1" aria-hidden="true">To the bench</button>
   </form>
 </template>
@@ -300,10 +303,27 @@ useMarginNotes(() => [
   max-width: 900px;
 }
 
+header {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0 28px;
+  align-items: center;
+}
+
+header .es-kicker {
+  grid-column: 1 / -1;
+}
+
 .BeginSheet-row {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
   gap: 2px 24px;
+}
+
+.BeginSheet-choices {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  gap: 10px 20px;
 }
 
 .BeginSheet-more summary {
@@ -318,9 +338,5 @@ useMarginNotes(() => [
   gap: 4px 34px;
   padding-top: 8px;
   border-top: 1px solid var(--es-rule);
-}
-
-.BeginSheet-go {
-  justify-self: start;
 }
 </style>

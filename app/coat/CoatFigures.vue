@@ -20,18 +20,10 @@ const ratioText = computed(() => {
   <div class="CoatFigures">
     <FigureValue :label="`on ${formatQuantity(plan.area.value, 'area')}`" :figure="plan.volume" />
     <FigureValue label="drops in all" :figure="plan.total" :text="String(plan.total.value)" />
-    <FigureValue
-      v-for="solute in plan.mixture"
-      :key="solute.substanceId"
-      :label="`${solute.name} in the mix`"
-      :figure="solute.strength"
-    />
-    <FigureValue
-      v-for="solute in plan.mixture.filter((one) => one.molarity)"
-      :key="`${solute.substanceId} in moles`"
-      :label="`of it by moles`"
-      :figure="solute.molarity!"
-    />
+    <template v-for="solute in plan.mixture" :key="solute.substanceId">
+      <FigureValue :label="`${solute.name} in the mix`" :figure="solute.strength" />
+      <FigureValue v-if="solute.molarity" :label="`${solute.name} by moles`" :figure="solute.molarity" />
+    </template>
     <FigureValue label="ratio by drops" :figure="plan.ratioError" :text="ratioText" />
   </div>
 </template>

@@ -23,11 +23,19 @@ export const useWorkroom = defineStore('workroom', () => {
     }),
     null,
   )
-  const papers = useLiveQuery(() => db.papers.toArray(), [])
-  const bottles = useLiveQuery(() => db.bottles.toArray(), [])
-  const lights = useLiveQuery(() => db.lights.toArray(), [])
+  const shelf = useLiveQuery(
+    async () => ({
+      papers: await db.papers.toArray(),
+      bottles: await db.bottles.toArray(),
+      lights: await db.lights.toArray(),
+    }),
+    null,
+  )
+  const papers = computed(() => shelf.value?.papers ?? [])
+  const bottles = computed(() => shelf.value?.bottles ?? [])
+  const lights = computed(() => shelf.value?.lights ?? [])
 
-  const isReady = computed(() => rows.value !== null)
+  const isReady = computed(() => rows.value !== null && shelf.value !== null)
   /** Newest number first. */
   const sheets = computed<SheetInRoom[]>(() => {
     const states = new Map(rows.value?.standings.map((row) => [row.sheetId, row.state]))

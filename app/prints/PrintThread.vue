@@ -6,10 +6,11 @@ import { storyOf } from '@core/process/story'
 import { formatSize } from '@core/quantity/format'
 import type { SecondLookDefinition } from '@core/record/definition'
 import type { Happening } from '@core/record/event'
-import { append, logOf, undo } from '../data/log'
+import { logOf } from '../data/log'
 import { addPhoto } from '../data/photos'
 import { useLiveQuery } from '../data/useLiveQuery'
 import { useNow } from '../data/useNow'
+import { useRecording } from '../data/useRecording'
 import { usePictures } from '../data/usePictures'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
@@ -20,7 +21,6 @@ import { momentSaid } from '../shell/moments'
 import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'
 import TintedPicture from '../shell/TintedPicture.vue'
-import { undoneWords } from '../shell/undoneWords'
 import { stationOfSheet } from '../stations'
 import JudgePrint from './JudgePrint.vue'
 import NoteLine from './NoteLine.vue'
@@ -67,9 +67,10 @@ const materials = computed(() => {
   const bottles = definition.components.flatMap(
     (component) => workroom.bottles.find((each) => each.id === sheet.bottles[component.id]) ?? [],
   )
-  const chosen = definition.choices.flatMap((choice) =>
-    choice.options.filter((option) => option.id === sheet.choices[choice.id]),
-  )
+  const chosen = definition.choices.flatMap((choice) => {
+    const option = choice.options.find((one) => one.id === sheet.choices[choice.id])
+    return option ? [[choice.name, option.name]] : []
+  })
   return [
     [
       'Size',
@@ -79,28 +80,15 @@ const materials = computed(() => {
     ['Bottles', bottles.map((bottle) => `${bottle.label}, ${bottle.percentWv} %`).join('; ')],
     [sheet.choices.subject === 'photogram' ? 'Laid on it' : 'Negative', sheet.subject],
     ['Light', light?.name ?? ''],
-    ['Chosen', chosen.map((option) => option.name).join('; ')],
+    ...chosen,
   ].filter(([, value]) => value)
 })
 
-async function record(happening: Happening, said: string): Promise<void> {
-  try {
-    await append(id.value, happening)
-    writing.value = null
-    judging.value = null
-    notice.say(said, takeBack)
-  } catch (error) {
-    notice.refuse(error, 'recording this')
-  }
-}
-async function takeBack(): Promise<void> {
-  try {
-    const type = one.value?.state.last?.type
-    await undo(id.value)
-    notice.say(`Taken back: ${undoneWords(type)}.`)
-  } catch (error) {
-    notice.refuse(error, 'undo')
-  }
+const { record, takeBack } = useRecording(() => id.value)
+async function write(happening: Happening, said: string): Promise<void> {
+  if (!(await record(happening, said))) return
+  writing.value = null
+  judging.value = null
 }
 const isAdding = ref(false)
 async function add(event: Event): Promise<void> {
@@ -201,25 +189,25 @@ useMarginNotes(() => {
           v-if="judging && lookNow"
           :look="lookNow"
           :is-early="hungAt !== null && now.now < hungAt + lookNow.dueAfterSeconds * 1000"
-          @judge="record($event, 'Written down.')"
+          @judge="write($event, 'Written down.')"
           @close="judging = null"
         />
         <NoteLine
           v-else-if="writing === 'note'"
           title="A note"
           action="Write it down"
-          @write="record({ type: 'noted', text: $event }, 'Noted.')"
+          @write="write({ type: 'noted', text: $event }, 'Noted.')"
           @close="writing = null"
         />
         <NoteLine
           v-else-if="writing === 'aside'"
           title="Set it aside: what went wrong?"
           action="Set it aside"
-          @write="record({ type: 'setAside', reason: $event }, 'Set aside.')"
+          @write="write({ type: 'setAside', reason: $event }, 'Set aside.')"
           @close="writing = null"
         />
         <template v-else>
-          <ThreadStory :lines="story" :now="now.now" />
+          <ThreadStory :lines="story" />
           <p v-if="look?.words && look.dueAt > now.now" class="es-quiet">
             {{ look.words.title }} due {{ momentSaid(look.dueAt, now.now) }}.
           </p>
@@ -307,10 +295,15 @@ useMarginNotes(() => {
   box-shadow: inset 0 -3px 0 var(--es-ember);
 }
 
+/* Always at hand, however long the thread. */
 .PrintThread-acts {
+  position: sticky;
+  bottom: -24px;
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
+  padding: 10px 0 14px;
+  background: var(--es-page);
 }
 
 .PrintThread-acts :deep(.BigTarget) {

@@ -1,15 +1,21 @@
 <script setup lang="ts">
 import type { StoryLine } from '@core/process/story'
-import { momentSaid } from '../shell/moments'
+import { dayOf, timeOfDay } from '../shell/moments'
 
 /** A sheet's record, read from top to bottom. */
-defineProps<{ lines: readonly StoryLine[]; now: number }>()
+const props = defineProps<{ lines: readonly StoryLine[] }>()
+
+/** The day is named where it changes, the hour always. */
+const dayBefore = (index: number) => props.lines[index - 1] && dayOf((props.lines[index - 1] as StoryLine).at)
 </script>
 
 <template>
   <ol class="ThreadStory">
     <li v-for="(line, index) in lines" :key="index" :class="`is-${line.tone}`">
-      <time>{{ momentSaid(line.at, now) }}</time>
+      <time>
+        <span v-if="dayOf(line.at) !== dayBefore(index)">{{ dayOf(line.at) }}</span>
+        {{ timeOfDay(line.at) }}
+      </time>
       <div>
         <strong>{{ line.what }}</strong>
         <p v-if="line.detail">{{ line.detail }}</p>
@@ -30,7 +36,7 @@ defineProps<{ lines: readonly StoryLine[]; now: number }>()
 li {
   position: relative;
   display: grid;
-  grid-template-columns: 118px minmax(0, 1fr);
+  grid-template-columns: 96px minmax(0, 1fr);
   gap: 10px;
   padding: 0 0 12px 18px;
   font-size: 15px;
@@ -59,6 +65,11 @@ li::before {
 
 time {
   color: var(--es-quiet);
+}
+
+time span {
+  display: block;
+  color: var(--es-ink);
 }
 
 strong {

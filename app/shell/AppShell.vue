@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { isLayingOut } from '../data/demo'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { stations } from '../stations'
@@ -61,8 +60,7 @@ document.addEventListener('pointerdown', openVoice)
 <template>
   <div class="AppShell" @click="releaseFocus">
     <main id="page" class="AppShell-page" tabindex="-1">
-      <RouterView v-if="workroom.isReady && !isLayingOut" />
-      <p v-else-if="isLayingOut" class="es-kicker">Laying out the demo workroom…</p>
+      <RouterView v-if="workroom.isReady" />
     </main>
     <MarginColumn class="AppShell-margin" />
     <ThumbIndex class="AppShell-index" @show-keys="areKeysShown = true" />

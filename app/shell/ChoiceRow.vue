@@ -22,6 +22,7 @@ const id = useId()
   display: flex;
   flex-wrap: wrap;
   gap: 4px 6px;
+  align-content: start;
   min-width: 0;
   margin: 0;
   padding: 0;
@@ -37,6 +38,7 @@ legend {
 label {
   display: inline-flex;
   align-items: center;
+  align-self: start;
   min-height: 40px;
   padding: 4px 12px;
   border: 1px solid var(--es-rule);

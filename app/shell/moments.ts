@@ -9,6 +9,9 @@ export const timeOfDay = (at: number): string => clock.format(at)
 
 export const nameOfDay = (at: number): string => weekday.format(at)
 
+/** A day, `Tue 24 Nov`. */
+export const dayOf = (at: number): string => day.format(at)
+
 const midnight = (at: number): number => new Date(at).setHours(0, 0, 0, 0)
 
 /** A moment as one says it: `14:02` today, `tomorrow 09:30`, `yesterday 16:00`, `Tue 24 Nov` further off. */
@@ -17,5 +20,5 @@ export function momentSaid(at: number, now: number): string {
   if (days === 0) return timeOfDay(at)
   if (days === 1) return `tomorrow ${timeOfDay(at)}`
   if (days === -1) return `yesterday ${timeOfDay(at)}`
-  return day.format(at)
+  return dayOf(at)
 }

@@ -5,13 +5,11 @@ import { clocksOf, ledgeOf } from '@core/process/deadlines'
 import { nextMove } from '@core/process/nextMove'
 import { stepInHand } from '@core/process/run'
 import type { StationName } from '@core/record/definition'
-import type { Happening } from '@core/record/event'
-import { append, undo } from '../data/log'
 import { useNow } from '../data/useNow'
+import { useRecording } from '../data/useRecording'
 import { useWorkroom } from '../data/workroom.store'
 import { stationOfSheet, stations } from '../stations'
 import { useNotice } from './notice.store'
-import { undoneWords } from './undoneWords'
 
 /** What a station works on: the sheets that lie here, the one in hand, its step, and the ways to record what happens. */
 export function useStation(station: Exclude<StationName, 'line'>) {
@@ -54,27 +52,8 @@ export function useStation(station: Exclude<StationName, 'line'>) {
   const hasMovedOn = computed(() => place.value !== null && place.value !== station)
   const placeTitle = computed(() => stations.find((one) => one.name === place.value)?.title ?? 'Prints')
 
-  /** Records what happened to the sheet in hand; a refusal is said, and nothing is written. */
-  async function record(happening: Happening, said?: string): Promise<void> {
-    if (!inHand.value) return
-    try {
-      await append(inHand.value.sheet.id, happening)
-      if (said) notice.say(said, takeBack)
-    } catch (error) {
-      notice.refuse(error, 'recording this')
-    }
-  }
-  async function takeBack(): Promise<void> {
-    if (!inHand.value) return
-    const { sheet, state } = inHand.value
-    try {
-      const type = state.last?.type
-      await undo(sheet.id)
-      notice.say(`Taken back: ${undoneWords(type)}.`)
-    } catch (error) {
-      notice.refuse(error, 'undo')
-    }
-  }
+  const { record, takeBack } = useRecording(() => inHand.value?.sheet.id ?? null)
+
   /** The next thing, as core sees it. */
   async function move(said?: string): Promise<void> {
     const next = inHand.value && nextMove(inHand.value.state, Date.now())

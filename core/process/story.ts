@@ -81,9 +81,10 @@ function detailOf(step: StepState, components: ReadonlyMap<string, string>): str
   return parts.join(', ')
 }
 
+/** Within a hundredth, or the three seconds it takes to reach the frame, an exposure was as planned. */
 function against(took: number, planned: number): string {
   const difference = took - planned
-  if (Math.abs(difference) < 1) return 'as planned'
+  if (Math.abs(difference) <= Math.max(3, planned / 100)) return 'as planned'
   return `${formatSpan(Math.abs(difference))} ${difference > 0 ? 'over' : 'short of'} the plan`
 }
 

@@ -73,8 +73,7 @@ function printAt({ scene, depth, fog = 0, stain = 0, seed }: PrintLook, x: numbe
         )
   const inFrame = smooth(-0.001, 0.001, framed)
   const scale = 1 / (1 - 2 * BORDER)
-  const tone =
-    framed > -0.002 ? scene((x - BORDER) * scale, ((y - BORDER) * RATIO) / (RATIO - 2 * BORDER)) : 0
+  const tone = framed > -0.002 ? scene((x - BORDER) * scale, (y - RATIO / 2) * scale + RATIO / 2) : 0
 
   const strokes = 0.06 * (noise(x * 90, y * 4, seed + 5) - 0.5) + 0.05 * (cloud(x * 6, y * 6, seed + 6) - 0.5)
   const wanted = mix(1, clamp(1 - tone), inFrame)

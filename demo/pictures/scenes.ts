@@ -2,7 +2,7 @@ import { box, circle, clamp, cloud, inside, mix, noise, RATIO, smooth, stroke, t
 
 /** A lens of a lamp room: rings of prisms in brass, the dark room behind it. */
 export const lampRoomLens: Scene = (x, y) => {
-  const [dx, dy] = [x - 0.5, (y - 0.6) * 0.92]
+  const [dx, dy] = [x - 0.5, y - 0.58]
   const r = Math.hypot(dx, dy)
   const angle = Math.atan2(dy, dx)
   let tone = 0.16 + 0.1 * cloud(x * 3, y * 3, 4) + 0.14 * smooth(0.9, 0, y)
@@ -13,7 +13,7 @@ export const lampRoomLens: Scene = (x, y) => {
     0.6 *
       Math.abs(Math.sin(withinRing * Math.PI)) ** 1.4 *
       (0.72 + 0.28 * Math.sin(angle * 2 - 0.9 + Math.floor(ring) * 0.23))
-  tone = mix(tone, glass, inside(r - 0.44))
+  tone = mix(tone, glass, inside(r - 0.4))
   tone = mix(tone, 0.97 - r * 1.6, inside(r - 0.095))
   for (let i = 0; i < 8; i++) {
     const a = (i * Math.PI) / 4 + 0.2
@@ -21,11 +21,11 @@ export const lampRoomLens: Scene = (x, y) => {
       tone,
       0.07,
       inside(
-        stroke(dx, dy, Math.cos(a) * 0.1, Math.sin(a) * 0.1, Math.cos(a) * 0.45, Math.sin(a) * 0.45, 0.006),
+        stroke(dx, dy, Math.cos(a) * 0.1, Math.sin(a) * 0.1, Math.cos(a) * 0.41, Math.sin(a) * 0.41, 0.006),
       ) * 0.85,
     )
   }
-  tone = mix(tone, 0.05, inside(Math.abs(r - 0.45) - 0.014))
+  tone = mix(tone, 0.05, inside(Math.abs(r - 0.41) - 0.014))
   const post = Math.min(box(x, y, 0.06, 0.625, 0.022, 0.7), box(x, y, 0.94, 0.625, 0.022, 0.7))
   tone = mix(tone, 0.04, inside(post))
   return mix(tone, 0.08, inside(box(x, y, 0.5, 1.17, 0.6, 0.05)))

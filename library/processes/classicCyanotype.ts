@@ -78,12 +78,12 @@ export const classicCyanotype: ProcessDefinition = {
   choices: [
     {
       id: 'strengths',
-      name: 'Stock strengths',
+      name: 'Stocks, iron + ferricyanide',
       startsWith: 'full',
       options: [
         {
           id: 'full',
-          name: 'Iron 25 %, ferricyanide 10 %',
+          name: '25 % + 10 %',
           reason:
             'The usual strong pair: a deep blue in one coat. Started with because most printed recipes lead here.',
           standing: 'memory',
@@ -91,14 +91,14 @@ export const classicCyanotype: ProcessDefinition = {
         },
         {
           id: 'lean',
-          name: 'Iron 20 %, ferricyanide 8 %',
+          name: '20 % + 8 %',
           reason: 'The lower end of the usual range: saves salts, prints a little softer and paler.',
           standing: 'memory',
           strengths: { iron: 20, ferricyanide: 8 },
         },
         {
           id: 'even',
-          name: 'Both 10 %',
+          name: '10 % + 10 %',
           reason: 'One strength for both bottles, easy to teach and to mix; paler, kinder to thin papers.',
           standing: 'practice',
           strengths: { iron: 10, ferricyanide: 10 },
@@ -139,7 +139,7 @@ export const classicCyanotype: ProcessDefinition = {
         },
         {
           id: 'long',
-          name: 'Long, and let the wash take it back',
+          name: 'Long',
           reason: 'Leaning to the long side loses no shadow; the wash lightens the print again.',
           standing: 'practice',
           exposeTo: 'upperEnd',

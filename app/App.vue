@@ -1,0 +1,15 @@
+<script setup lang="ts">
+import { isLayingOut } from './data/demo'
+import AppShell from './shell/AppShell.vue'
+</script>
+
+<template>
+  <p v-if="isLayingOut" class="App-wait es-kicker">Laying out the demo workroom…</p>
+  <AppShell v-else />
+</template>
+
+<style scoped>
+.App-wait {
+  padding: 40px;
+}
+</style>
