@@ -1,0 +1,69 @@
+import { logOf, sheet, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
+import { SheetEvent } from './event'
+import { logsBySheet } from './logs'
+import { Bottle, Light, Paper, Photo, Sheet, WorkroomRecords } from './records'
+
+describe('the records', () => {
+  it('accept a whole workroom', () =>
+    expect(WorkroomRecords.parse(workroom().records)).toEqual(workroom().records))
+
+  it.each<[string, object]>([
+    ['no title', { title: '' }],
+    ['a title of a thousand letters', { title: 'x'.repeat(1000) }],
+    ['a number below one', { number: 0 }],
+    ['a broken number', { number: 1.5 }],
+    ['no width', { widthMillimetres: 0 }],
+    ['a sheet as wide as a house', { widthMillimetres: 50_000 }],
+    ['no parts', { parts: [] }],
+    ['a part of nothing', { parts: [1, 0] }],
+    ['endless exposure', { exposureSeconds: Infinity }],
+    ['a moment in seconds', { createdAt: Math.round(T0 / 1000) }],
+    ['an identity of its own making', { id: 'sheet-7' }],
+    ['a bottle that is no identity', { bottles: { iron: 'A-7' } }],
+    ['a field nobody knows', { colour: 'blue' }],
+  ])('refuse a sheet with %s', (_, change) =>
+    expect(Sheet.safeParse({ ...sheet, ...change }).success).toBe(false),
+  )
+
+  it('allow a sheet without paper or light', () => {
+    const { paperId: _paper, lightId: _light, ...bare } = { ...sheet, paperId: uuid(2), lightId: uuid(4) }
+    expect(Sheet.safeParse(bare).success).toBe(true)
+  })
+
+  const records = workroom().records
+  it.each([
+    ['a bottle over 100 %', Bottle, { ...records.bottles[0], percentWv: 120 }],
+    ['a paper without a name', Paper, { ...records.papers[0], name: '' }],
+    ['a light of an unknown kind', Light, { ...records.lights[0], kind: 'candle' }],
+    ['a photograph of no size', Photo, { ...records.photos[0], widthPixels: 0 }],
+    ['a photograph of an unknown kind', Photo, { ...records.photos[0], mime: 'image/svg+xml' }],
+  ])('refuse %s', (_, schema, value) => expect(schema.safeParse(value).success).toBe(false))
+})
+
+describe('the events', () => {
+  const [begun, drop] = logOf(wholeJob)
+
+  it('are each accepted as written', () => {
+    for (const event of logOf(wholeJob)) expect(SheetEvent.parse(event)).toEqual(event)
+  })
+
+  it.each([
+    ['an unknown type', { ...drop, type: 'exploded' }],
+    ['a drop and a half', { ...drop, change: 1.5 }],
+    ['a drop of nothing known', { ...drop, component: '../iron' }],
+    ['an index below nothing', { ...drop, index: -1 }],
+    ['a beginning without steps', { ...begun, steps: [] }],
+    ['a judgement in other words', { ...drop, type: 'judged', moment: 'dry', verdict: 'superb', note: '' }],
+  ])('refuse %s', (_, event) => expect(SheetEvent.safeParse(event).success).toBe(false))
+})
+
+describe('logsBySheet', () => {
+  it('sorts events out by sheet and puts each log in order', () => {
+    const [a, b] = [logOf(wholeJob, uuid(1)), logOf(wholeJob.slice(0, 3), uuid(2))]
+    const mixed = [...a, ...b].sort((x, y) => y.index - x.index)
+    const logs = logsBySheet(mixed)
+    expect(logs.get(uuid(1))).toEqual(a)
+    expect(logs.get(uuid(2))).toEqual(b)
+    expect(logs.size).toBe(2)
+  })
+})
