@@ -6,7 +6,7 @@ test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page)
   const press = (key: string) => page.keyboard.press(key)
-  const heading = (name: string) => expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
+  const heading = (name: string) => expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible()
 
   await press('d')
   await expect(page.locator('html')).toHaveAttribute('data-palette', 'dim')
@@ -23,6 +23,9 @@ test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
   await expect(page.getByLabel('What is the picture?')).toBeFocused()
   await page.keyboard.type('Rope walk, looking east')
   await press('Tab')
+  await expect(page.getByRole('button', { name: 'To the bench' }).first()).toBeFocused()
+  await press('Tab')
+  await expect(page.getByLabel('Size of the picture')).toBeFocused()
   await page.keyboard.press('Control+a')
   await page.keyboard.type('8x10')
   await expect(page.getByRole('button', { name: '40 drops in all' })).toBeVisible()

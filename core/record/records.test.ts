@@ -25,10 +25,10 @@ describe('the records', () => {
     expect(Sheet.safeParse({ ...sheet, ...change }).success).toBe(false),
   )
 
-  it('allow a sheet without paper or light', () => {
-    const { paperId: _paper, lightId: _light, ...bare } = { ...sheet, paperId: uuid(2), lightId: uuid(4) }
-    expect(Sheet.safeParse(bare).success).toBe(true)
-  })
+  it.each([{}, { paperId: uuid(2) }, { lightId: uuid(4) }, { bottles: { iron: uuid(3) } }])(
+    'allow a sheet with or without paper, light and bottles: %j',
+    (materials) => expect(Sheet.safeParse({ ...sheet, ...materials }).success).toBe(true),
+  )
 
   const records = workroom().records
   it.each([

@@ -163,7 +163,7 @@ export const netLoft: Scene = (x, y) => {
   const knot = Math.min(Math.abs(u - Math.round(u)), Math.abs(v - Math.round(v)))
   const hung = smooth(0.1, 0.26, x + 0.2 * Math.sin(y * 3)) * smooth(1.02, 0.84, y - 0.18 * Math.sin(x * 6))
   tone = mix(tone, 0.06 + 0.2 * glow, inside(knot - 0.075, 0.05) * hung)
-  return clamp(mix(tone, 0.07, inside(0.13 - y) * 0.9))
+  return clamp(mix(tone, 0.07, inside(y - 0.13) * 0.9))
 }
 
 /** Posts that go out into the fog. */

@@ -1,0 +1,286 @@
+import { expect, test } from '@playwright/test'
+import { coatAndDry, countDrops, open, photograph, plan } from './workroom.ts'
+
+test('every station says what brings something to it, and offers that step', async ({ page }) => {
+  await open(page)
+  for (const [key, title, action] of [
+    ['1', 'Begin with one sheet of paper', 'Begin a sheet'],
+    ['2', 'No sheet is being coated', 'Begin a sheet'],
+    ['3', 'No frame is out', 'Begin a sheet'],
+    ['4', 'Nothing is in the water', 'Go to the light'],
+    ['5', 'No print hangs here yet', 'Begin a sheet'],
+  ] as const) {
+    await page.keyboard.press(key)
+    await expect(page.getByRole('heading', { name: title })).toBeVisible()
+    await expect(page.getByRole('button', { name: action })).toBeVisible()
+  }
+  await expect(page.getByText('No clock is running.')).toBeVisible()
+  await page.goto('/prints/00000000-0000-4000-8000-000000000009')
+  await expect(page.getByRole('heading', { name: 'No such sheet hangs here' })).toBeVisible()
+  await page.goto('/no/such/place')
+  await expect(page.getByRole('heading', { name: 'Begin with one sheet of paper' })).toBeVisible()
+})
+
+test('a plan is refused where it cannot be read, and nothing typed is lost', async ({ page }) => {
+  await open(page)
+  await page.keyboard.press('n')
+  const size = page.getByLabel('Size of the picture')
+  for (const [typed, said] of [
+    ['8', '“8” is not two lengths. Write it like 8 x 10 in or 20 x 25 cm.'],
+    ['8 x 10 parsec', '“parsec” is not a unit known here.'],
+    ['8 x 10 g', '“g” measures a weight, and a length is wanted.'],
+    ['0 x 10', 'A side of nothing holds no picture.'],
+  ] as const) {
+    await size.fill(typed)
+    await expect(page.getByText(said)).toBeVisible()
+    await expect(size).toHaveAttribute('aria-invalid', 'true')
+  }
+  await size.fill('20,5 x 25 cm')
+  await expect(size).toHaveAttribute('aria-invalid', 'false')
+  await page.getByText('Coats, coverage, dropper and ratio').click()
+  await page.getByLabel('Ratio').fill('2')
+  await expect(page.getByText('“2” is not a ratio of 2 parts. Write it like 1 : 1.')).toBeVisible()
+  await page.getByLabel('Ratio').fill('2 : 1')
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await expect(
+    page.getByText('The sheet has no title. Name the picture, so that you find it again.'),
+  ).toBeVisible()
+  await expect(size).toHaveValue('20,5 x 25 cm')
+  await page.getByLabel('What is the picture?').fill('Seven posts')
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await expect(
+    page
+      .getByText('27 drops of iron citrate, 13 drops of ferricyanide')
+      .or(page.getByText(/drops of iron citrate/))
+      .first(),
+  ).toBeVisible()
+})
+
+test('a plan can be changed until work begins, and the next sheet starts from the last', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Horn house', {
+    Paper: 'Heron rag',
+    'Its weight, g/m²': '300',
+    'Bottle of iron citrate': 'A-7',
+  })
+  await page.getByRole('button', { name: 'Change the plan' }).click()
+  await expect(page.getByLabel('What is the picture?')).toHaveValue('Horn house')
+  await expect(page.getByLabel('Paper', { exact: true })).toHaveValue('Heron rag')
+  await page.getByLabel('Size of the picture').fill('11x14')
+  await page.getByRole('button', { name: 'Keep the change' }).click()
+  await expect(page.getByRole('heading', { name: /11 × 14 in/ })).toBeVisible()
+
+  await page.keyboard.press('n')
+  await expect(page.getByText('Sheet 2 · Classic cyanotype')).toBeVisible()
+  await expect(page.getByLabel('What is the picture?')).toHaveValue('')
+  await expect(page.getByLabel('Size of the picture')).toHaveValue(/11.×.14.in/)
+  await expect(page.getByLabel('Bottle of iron citrate')).toHaveValue('A-7')
+  // A paper that is known brings its weight with it.
+  await page.getByLabel('Its weight, g/m²').fill('')
+  await page.getByLabel('Paper', { exact: true }).fill('')
+  await page.getByLabel('Paper', { exact: true }).fill('Heron rag')
+  await expect(page.getByLabel('Its weight, g/m²')).toHaveValue('300')
+})
+
+test('bottles set the true strengths, and the school does where none is named', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Tide gauge', { 'Bottle of iron citrate': 'A-1' }, ['20 % + 8 %'])
+  await expect(page.getByRole('button', { name: /10 % w\/v ferric ammonium citrate/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /4 % w\/v potassium ferricyanide/ })).toBeVisible()
+  // The bottle stands on the shelf at 20 % now, so another school does not change what is in it.
+  await plan(page, 'Tide gauge, again', { 'Bottle of iron citrate': 'A-1' }, ['10 % + 10 %'])
+  await expect(page.getByRole('button', { name: /10 % w\/v ferric ammonium citrate/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /5 % w\/v potassium ferricyanide/ })).toBeVisible()
+})
+
+test('undo goes back press by press, over a reload too', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Net loft', { 'Size of the picture': '4x5' })
+  await page.keyboard.press(' ')
+  await countDrops(page, 5)
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
+  await page.keyboard.press('u')
+  await expect(
+    page.getByText('Taken back: the end of the step; its clock runs on as if it had not stopped.'),
+  ).toBeVisible()
+  const last = page.getByLabel('Ferricyanide, drops really in the glass')
+  for (const left of ['4', '3']) {
+    await page.keyboard.press('u')
+    await expect(last).toHaveValue(left)
+  }
+  await page.keyboard.press(' ')
+  await expect(last).toHaveValue('4')
+})
+
+test('two prints wash side by side, each by its own clock', async ({ page }) => {
+  test.setTimeout(120_000)
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page)
+  for (const title of ['Bell buoy', 'Rope walk']) {
+    await plan(page, title, { 'Size of the picture': '8x10', Exposure: '5 min' })
+    await coatAndDry(page)
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: /Ready for the frame/ })).toBeVisible()
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+    await page.clock.fastForward('05:10')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('heading', { name: 'Out of the light' })).toBeVisible()
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: 'Ready: wash' })).toBeVisible()
+    if (title === 'Bell buoy') {
+      await page.keyboard.press(' ')
+      await expect(page.getByRole('heading', { name: 'Wash', exact: true, level: 1 })).toBeVisible()
+    }
+  }
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: 'Wash', exact: true, level: 1 })).toBeVisible()
+  const trays = page.getByRole('listitem').filter({ hasText: 'at least 5 min' })
+  await expect(trays.getByRole('button')).toHaveText(['2', '1'])
+  await page.keyboard.press('w')
+  await expect(page.getByRole('button', { name: 'Water changed (1)' })).toBeVisible()
+
+  // The first has lain there since before the second was coated; taking it out leaves the other where it is.
+  await page.getByRole('navigation', { name: 'Sheets here' }).getByRole('button', { name: 'Sheet 1' }).click()
+  await expect(page.getByText('past the least 5 min: the eye decides')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Water changed', exact: true })).toBeVisible()
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: 'On the line' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveText([
+    /Sheet 2 · washing/,
+  ])
+})
+
+test('a sheet is set aside with its reason, noted, and both can be taken back', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Keeper’s stair')
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('button', { name: 'Next drop' })).toBeVisible()
+  await page.keyboard.press('5')
+  await page.getByRole('listitem').getByText('Keeper’s stair').click()
+  await page.keyboard.press('t')
+  await page.getByRole('textbox', { name: 'A note' }).fill('The lamp flickers at the left end.')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('The lamp flickers at the left end.')).toBeVisible()
+  await page.getByRole('button', { name: 'Set aside' }).click()
+  await page.getByRole('textbox', { name: /what went wrong/ }).fill('Dropped it, coat side down.')
+  await page.getByRole('button', { name: 'Set it aside' }).click()
+  await expect(page.getByText('Classic cyanotype, set aside')).toBeVisible()
+  await page.keyboard.press('u')
+  await expect(page.getByText('Taken back: setting it aside.')).toBeVisible()
+  await expect(page.getByText('Dropped it, coat side down.')).toBeHidden()
+  await expect(page.getByText('The lamp flickers at the left end.')).toBeVisible()
+})
+
+test('several photographs of one print are kept and can be looked through', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Lens')
+  await page.goto('/prints')
+  await page.getByRole('listitem').getByText('Lens').click()
+  const file = page.getByLabel('Photograph file')
+  const shown = page.getByRole('img', { name: 'Photograph of Lens' })
+  for (const [name, red] of [
+    ['wet', 30],
+    ['dry', 220],
+  ] as const) {
+    await file.setInputFiles({ name: `${name}.jpg`, mimeType: 'image/jpeg', buffer: await photograph(red) })
+    await expect(shown).toBeVisible()
+  }
+  await expect(page.getByRole('button', { name: '2', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  const address = await shown.getAttribute('src')
+  await page.getByRole('button', { name: '1', exact: true }).click()
+  await expect(shown).not.toHaveAttribute('src', address ?? '')
+  await page.keyboard.press('u')
+  await expect(page.getByRole('button', { name: '2', exact: true })).toBeHidden()
+})
+
+test('more light is refused where it cannot be read, and given where it can', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page)
+  await plan(page, 'Posts', { Exposure: '6 min' })
+  await coatAndDry(page)
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: /Ready for the frame/ })).toBeVisible()
+  await page.keyboard.press('+')
+  const typed = page.getByLabel('Or as you say it')
+  for (const [text, said] of [
+    ['2', '“2” could be stops, per cent or minutes. Write 1/3 stop, 10 % or 2 min.'],
+    ['-100 %', 'That would leave no exposure at all.'],
+    ['2 drops', 'measures a count of drops'],
+  ] as const) {
+    await typed.fill(text)
+    await expect(page.getByText(said)).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Give it', exact: true }).first()).toBeDisabled()
+  }
+  await typed.fill('-1/2 stop')
+  await expect(page.getByText('to 4 min 15 s')).toBeVisible()
+  await typed.press('Enter')
+  await expect(page.getByText('Planned exposure now 4 min 15 s.')).toBeVisible()
+  await expect(page.getByText('4 min 15 s', { exact: true })).toBeVisible()
+})
+
+test('choices of the device are kept: palette, units, voice', async ({ page, context }) => {
+  await open(page, '/workroom')
+  await page.getByText('Centimetres').click()
+  await page.getByText('Dim room', { exact: true }).last().click()
+  await page.getByRole('switch', { name: 'Spoken cues' }).click({ force: true })
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('data-palette', 'dim')
+  await expect(page.getByRole('switch', { name: 'Spoken cues' })).toBeChecked()
+  const other = await context.newPage()
+  await open(other, '/coat/begin')
+  await expect(other.getByLabel('Size of the picture')).toHaveValue('20 x 25 cm')
+  // A second window follows at once.
+  await page.keyboard.press('d')
+  await expect(other.locator('html')).toHaveAttribute('data-palette', 'daylight')
+})
+
+test('when the browser keeps nothing, it says so and says what to do', async ({ page }) => {
+  await page.addInitScript(() => {
+    indexedDB.open = () => {
+      throw new DOMException('denied', 'SecurityError')
+    }
+  })
+  await page.goto('/')
+  await expect(page.getByText(/does not let Ember Sheet keep anything/)).toBeVisible()
+  await expect(page.getByText(/Leave private browsing/)).toBeVisible()
+})
+
+test('every control can be reached and named from the keyboard', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Gauge')
+  for (const address of ['/', '/coat', '/coat/begin', '/prints', '/workroom']) {
+    await open(page, address)
+    const nameless = await page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'button, a[href], input:not([type=hidden]), textarea, [role=link]',
+        ),
+      ]
+        .filter((one) => !one.closest('[aria-hidden=true]'))
+        .filter((one) => {
+          const labels =
+            one instanceof HTMLInputElement || one instanceof HTMLTextAreaElement
+              ? [...(one.labels ?? [])]
+              : []
+          const name =
+            one.getAttribute('aria-label') ??
+            (one.textContent?.trim() || labels.map((label) => label.textContent).join(''))
+          return !name.trim()
+        })
+        .map((one) => one.outerHTML.slice(0, 120)),
+    )
+    expect(nameless, address).toEqual([])
+  }
+  await open(page)
+  const reached = new Set<string>()
+  for (let tab = 0; tab < 14; tab++) {
+    await page.keyboard.press('Tab')
+    reached.add(await page.evaluate(() => document.activeElement?.textContent?.trim() ?? ''))
+  }
+  for (const name of ['1Today', '2Coat', '5Prints', 'Dim room', 'Workroom'])
+    expect([...reached].join('|').replace(/\s/g, '')).toContain(name.replace(/\s/g, ''))
+})
