@@ -2,13 +2,15 @@ export default {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{core,library,app,server,demo}/**/*.test.ts'],
   transform: {
-    '^.+\\.(t|j)sx?$': [
+    '^.+\\.m?(t|j)sx?$': [
       '@swc/jest',
       { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
     ],
   },
   // These ship ES modules only, so they are transformed like our own code.
-  transformIgnorePatterns: ['/node_modules/(?!(pinia|@noble/hashes|fast-check|pure-rand)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(pinia|nostics|uuid|@noble/hashes|@vue/devtools-[a-z]+|birpc|hookable|perfect-debounce)/)',
+  ],
   moduleNameMapper: {
     '^@core/(.*)$': '<rootDir>/core/$1',
     '^@library/(.*)$': '<rootDir>/library/$1',

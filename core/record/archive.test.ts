@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { jpeg, logOf, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
 import { LIMITS } from '../formats/zip'
@@ -162,6 +164,14 @@ describe('a merge', () => {
       records: { ...none, papers: theirs.papers, events: theirs.events },
       replaceLogs: [uuid(1)],
     })
+  })
+})
+
+describe('archives of earlier versions', () => {
+  // Written once by the version in its name and never again: whatever comes later must still read it.
+  it('version 1 is read as it was meant', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v1.zip')))
+    expect(readArchive(stored)).toEqual(workroom())
   })
 })
 
