@@ -9,7 +9,7 @@ import './styles/base.css'
 import './styles/palettes.css'
 import './styles/element.css'
 import App from './App.vue'
-import { loadDemoOnce } from './data/demo'
+import { isDemoStale, loadDemoOnce } from './data/demo'
 import { askToKeep, openWorkroom } from './data/persistence'
 import { fetchPagesAhead, router } from './router'
 import { useNotice } from './shell/notice.store'
@@ -22,6 +22,13 @@ app.mount('#app')
 
 openWorkroom()
   .then(loadDemoOnce)
+  .then(isDemoStale)
+  .then((isStale) => {
+    if (isStale)
+      useNotice().say(
+        'This demo was laid out a while ago and its clocks have run out. Start it afresh under Workroom.',
+      )
+  })
   .catch((error: unknown) => useNotice().refuse(error, 'opening the workroom'))
 void askToKeep()
 fetchPagesAhead()

@@ -6,7 +6,8 @@ test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page)
   const press = (key: string) => page.keyboard.press(key)
-  const heading = (name: string) => expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible()
+  const heading = (name: string) =>
+    expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible()
 
   await press('d')
   await expect(page.locator('html')).toHaveAttribute('data-palette', 'dim')

@@ -8,7 +8,8 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
   await page.clock.install({ time: new Date('2026-06-20T11:00:00') })
   await open(page)
   const click = (name: string | RegExp) => page.getByRole('button', { name }).first().click()
-  const heading = (name: string) => expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible()
+  const heading = (name: string) =>
+    expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible()
 
   await click('Begin a sheet')
   await page.getByLabel('What is the picture?').fill('Bladderwrack')

@@ -219,7 +219,7 @@ test('more light is refused where it cannot be read, and given where it can', as
   await expect(page.getByText('to 4 min 15 s')).toBeVisible()
   await typed.press('Enter')
   await expect(page.getByText('Planned exposure now 4 min 15 s.')).toBeVisible()
-  await expect(page.getByText('4 min 15 s', { exact: true })).toBeVisible()
+  await expect(page.getByRole('button', { name: '4 min 15 s planned exposure' })).toBeVisible()
 })
 
 test('choices of the device are kept: palette, units, voice', async ({ page, context }) => {

@@ -10,6 +10,7 @@ import CoatSwatch from '../shell/CoatSwatch.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import EndpointStrip from '../shell/EndpointStrip.vue'
 import { useKeyRows } from '../shell/keys.store'
+import LeastTime from '../shell/LeastTime.vue'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
 import { usePreferences } from '../shell/preferences.store'
 import StationHead from '../shell/StationHead.vue'
@@ -172,6 +173,7 @@ useMarginNotes((): MarginNote[] => {
     <template v-else-if="stepWords">
       <p class="CoatStation-doing">{{ stepWords.doing }}</p>
       <BigClock v-if="reading" :reading="reading" />
+      <LeastTime :step="stepWords" :sheet="inHand.sheet" />
       <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
       <div class="CoatStation-acts">
         <BigTarget :label="finishWords" hint=" " @press="finish" />

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref, watch } from 'vue'
+import { dropsVolume } from '@core/coating/drops'
 import { componentInHand } from '@core/process/nextMove'
 import type { StepState } from '@core/process/run'
-import { digits } from '@core/quantity/format'
 import type { ProcessDefinition } from '@core/record/definition'
 import type { Happening } from '@core/record/event'
 import BigTarget from '../shell/BigTarget.vue'
+import { figureText } from '../shell/figureText'
 import { useKeyRows } from '../shell/keys.store'
 import { speak, tick } from '../shell/voice'
 
@@ -119,7 +120,7 @@ const groups = (row: (typeof rows.value)[number]) => {
         <p class="DropCounter-count">
           <strong>{{ row.counted }}</strong>
           <em>of {{ row.count }} drops</em>
-          {{ digits(row.count / dropsPerMillilitre, 3, true) }} ml
+          {{ figureText(dropsVolume(row.count, dropsPerMillilitre)) }}
         </p>
         <p class="DropCounter-drops" aria-hidden="true">
           <span v-for="(group, g) in groups(row)" :key="g" class="DropCounter-five">

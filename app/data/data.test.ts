@@ -2,12 +2,15 @@ import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { begun, logOf, plan, sheet, SHEET, T0, uuid, wholeJob, workroom } from '@core/fixtures/workroom'
 import type { Happening } from '@core/record/event'
+import type * as archives from './archives'
+import type * as db from './db'
+import type * as log from './log'
 import { applyMerge, conflictKey, planMerge } from '@core/record/merge'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.
 Object.assign(globalThis, { document: { querySelector: () => null, addEventListener: () => undefined } })
 
-type Data = typeof import('./log') & typeof import('./db') & typeof import('./archives')
+type Data = typeof log & typeof db & typeof archives
 let data: Data
 
 beforeAll(async () => {

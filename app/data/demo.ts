@@ -28,6 +28,16 @@ export async function loadDemoOnce(): Promise<void> {
   }
 }
 
+/** A demo whose newest moment lies further back than this has all its clocks run out. */
+const STALE_MS = 12 * 3_600_000
+
+/** Whether the demo was laid out so long ago that nothing in it is under way any more. */
+export async function isDemoStale(): Promise<boolean> {
+  if (!isDemo) return false
+  const standings = await db.standings.toArray()
+  return standings.length > 0 && Date.now() - Math.max(...standings.map((row) => row.state.lastAt)) > STALE_MS
+}
+
 /** Sets the demo up afresh, with its clocks running from now. */
 export async function reloadDemo(): Promise<void> {
   await clearWorkroom()

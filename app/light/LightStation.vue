@@ -3,13 +3,15 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { isOver } from '@core/process/nextMove'
 import { changeExposure } from '@core/light/exposureChange'
-import { digits, formatSpan } from '@core/quantity/format'
+import { exposureShare, plannedExposure } from '@core/light/plannedExposure'
+import { formatSpan } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import BigClock from '../shell/BigClock.vue'
 import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import EndpointStrip from '../shell/EndpointStrip.vue'
+import FigureValue from '../shell/FigureValue.vue'
 import { useKeyRows } from '../shell/keys.store'
 import { useMarginNotes } from '../shell/margin.store'
 import StationHead from '../shell/StationHead.vue'
@@ -45,10 +47,10 @@ const title = computed(() => {
   if (isWaiting.value) return `Ready for the frame${under}`
   return isOut.value ? 'Out for a look' : `In the frame${under}`
 })
-const planned = computed(() => step.value?.plannedSeconds ?? 0)
-const share = computed(() =>
-  planned.value ? Math.round(((reading.value?.elapsedSeconds ?? 0) / planned.value) * 100) : 0,
-)
+const plannedFigure = computed(() => (step.value ? plannedExposure(step.value) : null))
+const planned = computed(() => plannedFigure.value?.value ?? 0)
+const shareFigure = computed(() => (step.value ? exposureShare(step.value, now.now) : null))
+const share = computed(() => shareFigure.value?.value ?? 0)
 
 /** The one target: start, a look, back under the light, or out when the time is up. */
 const nextWords = computed(() => {
@@ -133,10 +135,7 @@ useMarginNotes(() => {
         <span>planned{{ light ? ` under ${light.name}` : '' }}</span>
       </p>
       <template v-if="reading">
-        <BigClock
-          :reading="reading"
-          :more="`${digits(share)} % of the exposure · ${formatSpan(Math.floor(reading.elapsedSeconds))} in the light`"
-        />
+        <BigClock :reading="reading" />
         <ExposureRule
           :elapsed="reading.elapsedSeconds"
           :planned="planned"
@@ -145,7 +144,20 @@ useMarginNotes(() => {
           :started-at="step.startedAt ?? 0"
         />
       </template>
-      <EndpointStrip v-if="!isWaiting" :colours="stepWords.endpoint?.swatch ?? []" />
+      <div v-if="plannedFigure && shareFigure" class="LightStation-figures">
+        <FigureValue label="planned exposure" :figure="plannedFigure" />
+        <FigureValue
+          v-if="!isWaiting"
+          label="of it so far"
+          :figure="shareFigure"
+          :text="`${Math.floor(share)} %`"
+        />
+        <EndpointStrip
+          v-if="!isWaiting"
+          class="LightStation-strip"
+          :colours="stepWords.endpoint?.swatch ?? []"
+        />
+      </div>
       <div class="LightStation-acts">
         <BigTarget :label="nextWords" hint=" " @press="next" />
         <BigTarget
@@ -182,6 +194,18 @@ useMarginNotes(() => {
 
 .LightStation-planned span {
   font-size: 20px;
+}
+
+.LightStation-figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 34px;
+  align-items: flex-start;
+}
+
+.LightStation-strip {
+  flex: 1 1 240px;
+  margin-left: auto;
 }
 
 .LightStation-acts {

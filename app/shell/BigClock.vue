@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { ClockReading } from '@core/process/deadlines'
 import { formatClock, formatSpan } from '@core/quantity/format'
 
-const props = defineProps<{ reading: ClockReading; more?: string }>()
+const props = defineProps<{ reading: ClockReading }>()
 
 /** A limit of handwork and a clock without a target count up; everything else counts down to the end. */
 const countsUp = computed(() => props.reading.remainingSeconds === null || props.reading.kind === 'within')
@@ -27,7 +27,7 @@ const line = computed(() => {
 <template>
   <div class="BigClock" :class="{ 'is-over': isOver, 'is-held': reading.held }">
     <div class="BigClock-figure" role="timer">{{ shown }}</div>
-    <p>{{ more ? `${line} · ${more}` : line }}</p>
+    <p>{{ line }}</p>
   </div>
 </template>
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { formatSpan } from '@core/quantity/format'
 import BigClock from '../shell/BigClock.vue'
 import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import EndpointStrip from '../shell/EndpointStrip.vue'
 import { useKeyRows } from '../shell/keys.store'
+import LeastTime from '../shell/LeastTime.vue'
 import { useMarginNotes } from '../shell/margin.store'
 import StationHead from '../shell/StationHead.vue'
 import { stepNotes } from '../shell/stepNotes'
@@ -91,11 +91,11 @@ useMarginNotes(() =>
         <div>
           <p class="WetStation-doing">{{ stepWords.doing }}</p>
           <BigClock v-if="reading" :reading="reading" />
-          <p v-else-if="step.planned.leastSeconds" class="WetStation-least">
-            at least {{ formatSpan(step.planned.leastSeconds) }}
-          </p>
         </div>
-        <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
+        <div>
+          <LeastTime :step="stepWords" :sheet="inHand.sheet" />
+          <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
+        </div>
       </div>
       <div class="WetStation-acts">
         <BigTarget :label="nextWords" hint=" " @press="next" />
@@ -128,10 +128,6 @@ useMarginNotes(() =>
 .WetStation-doing {
   max-width: 40em;
   font-size: 18px;
-}
-
-.WetStation-least {
-  font-size: 20px;
 }
 
 .WetStation-bath :deep(.BigClock-figure) {

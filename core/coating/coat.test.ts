@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { parseSize } from '../quantity/parse'
 import { BRUSH_COVERAGE, coatVolume, DROPS_PER_MILLILITRE, imageArea } from './coatVolume'
-import { betterTotal, ratioError, shareDrops, totalDrops } from './drops'
+import { betterTotal, dropsVolume, ratioError, shareDrops, totalDrops } from './drops'
 
 const eightByTen = parseSize('8x10', { field: 'size', bareUnit: 'in' })
 const coat = { ...eightByTen, coverageMillilitresPerM2: BRUSH_COVERAGE, coats: 1 }
@@ -31,6 +31,11 @@ describe('coatVolume', () => {
       expect.objectContaining({ refusal: expect.objectContaining({ field }) }),
     )
   })
+})
+
+describe('dropsVolume', () => {
+  // Common practice: a drop is 0.05 ml.
+  it('of 20 drops is a millilitre', () => expect(dropsVolume(20, DROPS_PER_MILLILITRE).value).toBe(1))
 })
 
 describe('shareDrops', () => {

@@ -91,6 +91,28 @@ export function totalDrops(
   }
 }
 
+/**
+ * Volume of so many drops.
+ *
+ * @returns millilitres.
+ */
+export function dropsVolume(drops: number, dropsPerMillilitre: number): Figure {
+  return {
+    value: drops / dropsPerMillilitre,
+    unit: 'ml',
+    working: {
+      words: 'drops over drops in a millilitre',
+      formula: 'V = N / d',
+      inputs: [
+        { name: 'drops', symbol: 'N', value: drops, unit: 'drops' },
+        { name: 'dropper', symbol: 'd', value: dropsPerMillilitre, unit: 'drops/ml', standing: 'practice' },
+      ],
+      standing: 'practice',
+      source: 'Drops of 0.05 ml, common practice until the dropper is weighed',
+    },
+  }
+}
+
 /** How far the whole drops depart from the wanted ratio, in per cent of the component that suffers most. */
 export function ratioError(count: DropCount, parts: readonly number[]): Figure {
   return {
