@@ -161,6 +161,7 @@ test('a sheet is set aside with its reason, noted, and both can be taken back', 
   await expect(page.getByRole('button', { name: 'Next drop' })).toBeVisible()
   await page.keyboard.press('5')
   await page.getByRole('listitem').getByText('Keeper’s stair').click()
+  await expect(page.getByRole('heading', { name: 'Keeper’s stair', level: 1 })).toBeVisible()
   await page.keyboard.press('t')
   await page.getByRole('textbox', { name: 'A note' }).fill('The lamp flickers at the left end.')
   await page.getByRole('button', { name: 'Write it down' }).click()
