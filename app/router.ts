@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { stations } from './stations'
 import TodayStation from './today/TodayStation.vue'
 
 /** Pages beyond the first screen, fetched when they are asked for or when the first screen has come to rest. */
@@ -62,4 +63,10 @@ export const router = createRouter({
     { path: '/workroom', name: 'workroom', component: pages.workroom },
     { path: '/:rest(.*)*', redirect: { name: 'today' } },
   ],
+})
+
+/** The window names its station, so that two of them can be told apart. */
+router.afterEach((to) => {
+  const station = stations.find((one) => one.name === to.meta.station)
+  document.title = station ? `${station.title} · Ember Sheet` : 'Ember Sheet'
 })

@@ -82,6 +82,15 @@ test('a plan can be changed until work begins, and the next sheet starts from th
   await expect(page.getByLabel('Its weight, g/m²')).toHaveValue('300')
 })
 
+test('the larger count that keeps the ratio better can be taken', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Small lens', { 'Size of the picture': '10 x 12 cm' })
+  await expect(page.getByText('10 drops in all (5 + 5) would keep the ratio better.')).toBeVisible()
+  await page.getByRole('button', { name: 'Begin with 5 + 5' }).click()
+  await countDrops(page, 5)
+  await expect(page.getByRole('button', { name: 'Stirred: start the coat' })).toBeVisible()
+})
+
 test('bottles set the true strengths, and the school does where none is named', async ({ page }) => {
   await open(page)
   await plan(page, 'Tide gauge', { 'Bottle of iron citrate': 'A-1' }, ['20 % + 8 %'])

@@ -46,7 +46,7 @@ const isCounting = computed(() => step.value?.planned.kind === 'count')
 const title = computed(() => {
   if (!inHand.value) return ''
   const { definition, sheet } = inHand.value
-  if (hasMovedOn.value) return 'Coated and dry'
+  if (hasMovedOn.value) return inHand.value.state.setAside ? 'Set aside' : 'Coated and dry'
   if (step.value && !isCounting.value) return stepWords.value?.title ?? ''
   const coats = sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`
   return `${definition.name}, ${formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })}, ${coats}`
@@ -68,10 +68,11 @@ const swatch = computed(() => {
 })
 const paper = computed(() => workroom.papers.find((one) => one.id === inHand.value?.sheet.paperId))
 
-async function begin(): Promise<void> {
+/** Begins with the drops that were worked out, or with the slightly larger count that was offered. */
+async function begin(drops?: readonly number[]): Promise<void> {
   if (!inHand.value || !isPlan(plan.value)) return
   const { definition, sheet } = inHand.value
-  await record(beginning(definition, sheet, plan.value.count.drops, paper.value?.gramsPerM2))
+  await record(beginning(definition, sheet, drops ?? plan.value.count.drops, paper.value?.gramsPerM2))
 }
 const finishWords = computed(() => stepWords.value?.press.finish ?? '')
 const finish = () =>
@@ -147,7 +148,13 @@ useMarginNotes((): MarginNote[] => {
         </p>
         <CoatFigures :plan="plan" />
         <div class="CoatStation-acts">
-          <BigTarget label="Begin: count the drops" hint=" " @press="begin" />
+          <BigTarget label="Begin: count the drops" hint=" " @press="begin()" />
+          <BigTarget
+            v-if="plan.offer"
+            quiet
+            :label="`Begin with ${plan.offer.drops.join(' + ')}`"
+            @press="begin(plan.offer.drops)"
+          />
           <BigTarget
             quiet
             label="Change the plan"

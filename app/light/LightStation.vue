@@ -42,7 +42,7 @@ const isWaiting = computed(() => step.value?.status === 'waiting')
 const isOut = computed(() => step.value?.status === 'held')
 const isDone = computed(() => inHand.value !== null && isOver(inHand.value.state, now.now))
 const title = computed(() => {
-  if (hasMovedOn.value) return 'Out of the light'
+  if (hasMovedOn.value) return inHand.value?.state.setAside ? 'Set aside' : 'Out of the light'
   const under = light.value ? `, under ${light.value.name}` : ''
   if (isWaiting.value) return `Ready for the frame${under}`
   return isOut.value ? 'Out for a look' : `In the frame${under}`

@@ -31,7 +31,7 @@ const {
 
 const isWaiting = computed(() => step.value?.status === 'waiting')
 const title = computed(() => {
-  if (hasMovedOn.value) return 'On the line'
+  if (hasMovedOn.value) return inHand.value?.state.setAside ? 'Set aside' : 'On the line'
   const name = stepWords.value?.title ?? ''
   return isWaiting.value ? `Ready: ${name.toLowerCase()}` : name
 })
