@@ -111,6 +111,31 @@ test('a reload and a day asleep leave the clocks right, and the end of time is h
   expect(await ends()).toHaveLength(1)
 })
 
+test('the end of time is notified where the user allows it', async ({ page, context }) => {
+  await context.grantPermissions(['notifications'])
+  await page.addInitScript(() => {
+    const notified: string[] = []
+    const Fake = class {
+      static permission = 'granted'
+      static requestPermission = () => Promise.resolve('granted')
+      constructor(readonly title: string) {
+        notified.push(title)
+      }
+    }
+    Object.assign(window, { notified, Notification: Fake })
+  })
+  const notified = () => page.evaluate(() => (window as unknown as { notified: string[] }).notified)
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page, '/workroom')
+  await page.getByRole('switch', { name: 'Notifications' }).click({ force: true })
+  await expect(page.getByRole('switch', { name: 'Notifications' })).toBeChecked()
+  await expose(page, 'Fog bell', '2 min')
+  await page.clock.fastForward('01:50')
+  expect((await notified()).filter((title) => title.includes('take it out'))).toEqual([])
+  await page.clock.fastForward('00:20')
+  await expect.poll(notified).toContain('Sheet 1: time to take it out')
+})
+
 test('a clock keeps time while its page is frozen and throttled', async ({ page, context }) => {
   await open(page)
   const started = await expose(page, 'Bell buoy', '10 min')

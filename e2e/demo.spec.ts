@@ -38,6 +38,13 @@ test('the demo is a workroom in full swing', async ({ page }) => {
   ])
     await expect(page.getByRole('listitem').filter({ hasText: state }).first(), state).toBeVisible()
   for (const address of ['/coat', '/coat/begin', '/light', '/wet', '/workroom']) await open(page, address)
+  // What opens over a page must not break the content policy either.
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await open(page, '/light')
+  await page.keyboard.press('+')
+  await expect(page.getByRole('dialog', { name: 'How much more?' })).toBeVisible()
 
   // Nothing is asked of any other host, and the content policy has nothing to complain of.
   expect(requests.length).toBeGreaterThan(20)
@@ -76,6 +83,11 @@ test('pictures in the dim room are shown in amber only', async ({ page }) => {
   await expect(page.getByRole('img', { name: 'Photograph of Tide gauge' })).toBeVisible()
   await page.keyboard.press('d')
   await expectDim(page)
+  await page.keyboard.press('n')
+  await page.getByLabel('Paper', { exact: true }).fill('')
+  await expect(page.getByRole('option', { name: 'Saltmarsh laid' })).toBeVisible()
+  await expectDim(page)
+  await open(page, '/prints')
   await page.getByRole('listitem').getByText('26 Tide gauge').click()
   await expect(page.getByRole('img', { name: 'Photograph of Tide gauge' })).toBeVisible()
   await expectDim(page)

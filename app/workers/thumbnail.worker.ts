@@ -1,6 +1,6 @@
 import { CoreError } from '@core/errors'
 import { mimeOf } from '@core/record/archive'
-import type { Photo } from '@core/record/records'
+import { MAX_PHOTO_BYTES, type Photo } from '@core/record/records'
 import { serve } from './call'
 
 export interface ThumbnailAnswer {
@@ -14,6 +14,8 @@ export interface ThumbnailAnswer {
 const LONGEST = 480
 
 serve<Blob, ThumbnailAnswer>('photograph', async (file) => {
+  if (file.size > MAX_PHOTO_BYTES)
+    throw unreadable(`This picture is larger than ${MAX_PHOTO_BYTES / 2 ** 20} MiB.`)
   const mime = mimeOf(new Uint8Array(await file.slice(0, 16).arrayBuffer()))
   if (!mime) throw unreadable('This file is not a JPEG, PNG or WebP picture.')
   const picture = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {

@@ -48,6 +48,12 @@ describe('the archive', () => {
     ])
   })
 
+  it('does not write what it would not read', () => {
+    const write = (limit: object) => () => writeArchive(workroom(), 'Test', T0, { ...LIMITS, ...limit })
+    expect(write({ totalBytes: 1000 })).toThrow(refusing('too-large'))
+    expect(write({ entries: 3 })).toThrow(refusing('too-large'))
+  })
+
   it('holds an empty workroom too', () => {
     const empty = {
       records: { sheets: [], events: [], papers: [], bottles: [], lights: [], photos: [] },

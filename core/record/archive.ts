@@ -3,7 +3,7 @@ import { bytesToHex } from '@noble/hashes/utils.js'
 import { strFromU8, strToU8 } from 'fflate'
 import { z } from 'zod'
 import { CoreError } from '../errors'
-import { packZip, unpackZip, type ZipLimits } from '../formats/zip'
+import { LIMITS, packZip, unpackZip, type ZipLimits } from '../formats/zip'
 import { replay } from '../process/run'
 import { Stamp } from './common'
 import { logsBySheet } from './logs'
@@ -53,9 +53,14 @@ const thumbnailPath = (photo: Photo) => `thumbnails/${photo.id}.jpg`
  *
  * @param workroomName shown to whoever opens it.
  * @param at moment of writing, milliseconds.
- * @throws CoreError `missing-file` for a photo without pixels.
+ * @throws CoreError `missing-file` for a photo without pixels; `too-large` for what no import would take again.
  */
-export function writeArchive(workroom: Workroom, workroomName: string, at: number): Uint8Array {
+export function writeArchive(
+  workroom: Workroom,
+  workroomName: string,
+  at: number,
+  limits: ZipLimits = LIMITS,
+): Uint8Array {
   const files = new Map<string, Uint8Array>([['records.json', json(workroom.records)]])
   for (const photo of workroom.records.photos) {
     const pixels = workroom.pixels.get(photo.id)
@@ -63,6 +68,13 @@ export function writeArchive(workroom: Workroom, workroomName: string, at: numbe
     files.set(photoPath(photo), pixels.original)
     files.set(thumbnailPath(photo), pixels.thumbnail)
   }
+  const total = [...files.values()].reduce((sum, bytes) => sum + bytes.length, 0)
+  if (total > limits.totalBytes || files.size >= limits.entries)
+    throw refuse(
+      'too-large',
+      `This workroom comes to ${Math.ceil(total / 2 ** 20)} MiB in ${files.size} files, more than one archive holds.`,
+      'Take large photographs out of it, or add smaller ones.',
+    )
   const manifest: z.infer<typeof Manifest> = {
     format: ARCHIVE_FORMAT,
     recordVersion: RECORD_VERSION,

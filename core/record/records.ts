@@ -61,6 +61,9 @@ export const Sheet = z.strictObject({
   changedAt: Stamp,
 })
 
+/** Largest photograph kept, so that every archive that is written can be read again. */
+export const MAX_PHOTO_BYTES = 128 * 2 ** 20
+
 /** A photograph of a print. The picture itself lies beside the record, under the same id. */
 export const Photo = z.strictObject({
   id: Id,
@@ -69,7 +72,7 @@ export const Photo = z.strictObject({
   mime: z.enum(['image/jpeg', 'image/png', 'image/webp']),
   widthPixels: z.int().min(1).max(65_535),
   heightPixels: z.int().min(1).max(65_535),
-  bytes: z.int().min(1),
+  bytes: z.int().min(1).max(MAX_PHOTO_BYTES),
   note: Line,
 })
 
