@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { clocksOf } from '@core/process/deadlines'
 import { looksDue, nextThing } from '@core/schedule/nextThing'
+import { schoolStrengths, startingChoices } from '@core/process/plan'
 import { placeOf } from '@core/process/standing'
+import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { useNow } from '../data/useNow'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
@@ -12,6 +14,7 @@ import { useKeyRows } from '../shell/keys.store'
 import { momentSaid, nameOfDay } from '../shell/moments'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
 import { stationOfSheet } from '../stations'
+import { cautionNotes } from '../shell/stepNotes'
 import DayThreads from './DayThreads.vue'
 import { dayLine, headline } from './todayWords'
 
@@ -32,7 +35,25 @@ function go(): void {
 useKeyRows('Today', () => [{ key: ' ', name: nextWords.value, run: go }])
 
 const named = (one: SheetInRoom) => `${one.sheet.number} ${one.sheet.title}`
+/** What to gather for a first print, and what to know before a bottle opens. */
+function firstNotes(): MarginNote[] {
+  const strengths = schoolStrengths(classicCyanotype, startingChoices(classicCyanotype))
+  const bottles = classicCyanotype.components.map(
+    (one) => `${one.letter}: ${one.name.toLowerCase()}, ${strengths[one.id]} %`,
+  )
+  const cautions = [...new Set(classicCyanotype.components.flatMap((one) => one.cautions))]
+  return [
+    {
+      title: 'To have ready',
+      lines: [...bottles, 'A soft brush without metal, distilled water, a frame or a sheet of glass.'],
+    },
+    ...cautions.flatMap((id) => cautionNotes(classicCyanotype, id)),
+    { title: 'At the bench', lines: ['d dims the room, ? lists every key, space does the next thing.'] },
+  ]
+}
+
 useMarginNotes(() => {
+  if (!workroom.sheets.length) return firstNotes()
   const notes: MarginNote[] = []
   const due = looksDue(workroom.states, now.now)
   for (const id of ['dry', 'settled'] as const) {
