@@ -57,7 +57,7 @@ export function ensurePackages() {
     { mayFail: true },
   )
   if (status !== 0)
-    stop('The packages could not be installed. Is the npm registry within reach? Then run this again.')
+    stop('The packages could not be installed. Is the package registry within reach? Then run this again.')
   stamp('packages', wanted)
 }
 
