@@ -192,7 +192,7 @@ export const classicCyanotype: ProcessDefinition = {
       leastSeconds: 20 * MINUTE,
       mostSeconds: 30 * MINUTE,
       standing: 'practice',
-      source: 'Common practice: about 25 min under an old single lamp',
+      source: 'About 25 min under an old single lamp, common practice; 20 to 30 is where this app starts',
       note: 'About 25 minutes under an old lamp; let it burn steady first.',
     },
     {
@@ -235,7 +235,11 @@ export const classicCyanotype: ProcessDefinition = {
       meanwhile: 'being coated',
       doing: 'Pour along the middle, spread with crossing strokes, stop before the paper pills.',
       why: 'The coat sinks in as you work. Past two minutes the brush lifts fibres and leaves streaks.',
-      time: { mostSeconds: 2 * MINUTE, standing: 'practice', source: PRACTICE },
+      time: {
+        mostSeconds: 2 * MINUTE,
+        standing: 'practice',
+        source: 'A coat is spread in a minute or two, common practice; two is where this app starts',
+      },
       cautions: ['iron'],
       begins: 'atOnce',
       press: { start: 'Pour', finish: 'Even: lay it in the dark' },
@@ -260,7 +264,8 @@ export const classicCyanotype: ProcessDefinition = {
       keeps: {
         mostSeconds: 3 * DAY,
         standing: 'practice',
-        source: 'Coated paper keeps days in a dark dry bag',
+        source:
+          'Coated paper keeps days in a dark dry bag, common practice; three days is where this app starts',
       },
       cautions: [],
       begins: 'atOnce',
