@@ -23,6 +23,21 @@ async function expose(page: Page, title: string, exposure: string): Promise<numb
   return started
 }
 
+/**
+ * The clock of a page is right to the second: it shows the second that is running, taken between two moments of ours.
+ * Key presses reach the page some milliseconds after we noted them, and the page redraws four times a second.
+ */
+async function expectRight(page: Page, remainingAt: (moment: number) => number): Promise<void> {
+  // Asked again for a while, since a busy machine may draw late; a clock that was bent would stay wrong.
+  await expect(async () => {
+    const before = remainingAt(Date.now())
+    const shown = await clockShown(page)
+    const after = remainingAt(Date.now())
+    expect(shown).toBeGreaterThanOrEqual(Math.ceil(after - 0.25))
+    expect(shown).toBeLessThanOrEqual(Math.ceil(before + 0.75))
+  }).toPass({ timeout: 6000 })
+}
+
 test('the browser is killed in mid-exposure and the clock is right to the second', async () => {
   const profile = mkdtempSync(join(tmpdir(), 'ember-profile-'))
   const launch = () => chromium.launchPersistentContext(profile, { executablePath: CHROMIUM, args: FLAGS })
@@ -31,13 +46,13 @@ test('the browser is killed in mid-exposure and the clock is right to the second
     const page = await first.newPage()
     await open(page, OWN_ADDRESS)
     const started = await expose(page, 'Keeper’s stair', '10 min')
+    const heldFrom = Date.now()
     await page.keyboard.press(' ')
     await expect(page.getByRole('heading', { name: 'Out for a look', level: 1 })).toBeVisible()
-    const heldAt = Date.now()
     await page.waitForTimeout(1500)
+    const heldTo = Date.now()
     await page.keyboard.press(' ')
     await expect(page.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
-    const held = (Date.now() - heldAt) / 1000
 
     // Every process of this profile at once, without a word of warning, as a power cut would.
     execFileSync('pkill', ['-9', '-f', profile])
@@ -48,8 +63,7 @@ test('the browser is killed in mid-exposure and the clock is right to the second
     const again = await second.newPage()
     await open(again, `${OWN_ADDRESS}/light`)
     await expect(again.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
-    const expected = 600 - (Date.now() - started) / 1000 + held
-    expect(Math.abs((await clockShown(again)) - expected)).toBeLessThanOrEqual(1.2)
+    await expectRight(again, (moment) => 600 - (moment - started - (heldTo - heldFrom)) / 1000)
     await second.close()
   } finally {
     rmSync(profile, { recursive: true, force: true })
@@ -64,8 +78,7 @@ test('two windows show the same, and a press in both counts once', async ({ cont
 
   await b.getByRole('link', { name: 'Light' }).click()
   await expect(b.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
-  const expected = 600 - (Date.now() - started) / 1000
-  for (const page of [a, b]) expect(Math.abs((await clockShown(page)) - expected)).toBeLessThanOrEqual(1.5)
+  for (const page of [a, b]) await expectRight(page, (moment) => 600 - (moment - started) / 1000)
 
   // The same moment, the same key, two windows: one look, not a look and a return.
   await Promise.all([a.keyboard.press('Enter'), b.keyboard.press('Enter')])

@@ -15,6 +15,8 @@ export const useNow = defineStore('now', () => {
     now.value = Date.now()
   }
   beat.addEventListener('message', read)
+  // Until the worker is up, and should it never come up, the page's own timer serves.
+  setInterval(read, 250)
   document.addEventListener('visibilitychange', read)
   return { now }
 })
