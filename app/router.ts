@@ -4,6 +4,18 @@ import TodayStation from './today/TodayStation.vue'
 
 /** Pages beyond the first screen, fetched when they are asked for or when the first screen has come to rest. */
 const pages = {
+  shelf: () => import('./shelf/ShelfStation.vue'),
+  make: () => import('./shelf/MakeSolution.vue'),
+  takeIn: () => import('./shelf/TakeIn.vue'),
+  shopping: () => import('./shelf/ShoppingPage.vue'),
+  waste: () => import('./shelf/WastePage.vue'),
+  dropper: () => import('./shelf/DropperPage.vue'),
+  processes: () => import('./processes/ProcessesPage.vue'),
+  paper: () => import('./paper/PaperStation.vue'),
+  newPaper: () => import('./paper/NewPaper.vue'),
+  tear: () => import('./paper/TearingPage.vue'),
+  treat: () => import('./paper/TreatPage.vue'),
+  treatment: () => import('./paper/TreatmentPage.vue'),
   begin: () => import('./coat/BeginSheet.vue'),
   coat: () => import('./coat/CoatStation.vue'),
   light: () => import('./light/LightStation.vue'),
@@ -24,6 +36,29 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'today', component: TodayStation, meta: { station: 'today' } },
+    // Pages of their own come before the page of one bottle or one paper, which would take their names for an identity.
+    { path: '/shelf/make', name: 'make', component: pages.make, meta: { station: 'shelf' } },
+    { path: '/shelf/take-in', name: 'take-in', component: pages.takeIn, meta: { station: 'shelf' } },
+    { path: '/shelf/shopping', name: 'shopping', component: pages.shopping, meta: { station: 'shelf' } },
+    { path: '/shelf/waste', name: 'waste', component: pages.waste, meta: { station: 'shelf' } },
+    { path: '/shelf/dropper', name: 'dropper', component: pages.dropper, meta: { station: 'shelf' } },
+    {
+      path: '/shelf/processes/:processId?',
+      name: 'processes',
+      component: pages.processes,
+      meta: { station: 'shelf' },
+    },
+    { path: '/shelf/:bottleId?', name: 'shelf', component: pages.shelf, meta: { station: 'shelf' } },
+    { path: '/paper/new', name: 'new-paper', component: pages.newPaper, meta: { station: 'paper' } },
+    { path: '/paper/treat', name: 'treat', component: pages.treat, meta: { station: 'paper' } },
+    { path: '/paper/tear/:paperId?', name: 'tear', component: pages.tear, meta: { station: 'paper' } },
+    {
+      path: '/paper/run/:sheetId',
+      name: 'treatment',
+      component: pages.treatment,
+      meta: { station: 'paper' },
+    },
+    { path: '/paper/:paperId?', name: 'paper', component: pages.paper, meta: { station: 'paper' } },
     {
       path: '/coat/begin',
       name: 'begin',

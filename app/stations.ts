@@ -4,6 +4,8 @@ import type { RunState } from '@core/process/run'
 /** The stations in the order of work. A station is listed here once it works. */
 export const stations = [
   { name: 'today', title: 'Today' },
+  { name: 'shelf', title: 'Shelf' },
+  { name: 'paper', title: 'Paper' },
   { name: 'coat', title: 'Coat' },
   { name: 'light', title: 'Light' },
   { name: 'wet', title: 'Wet side' },
@@ -12,6 +14,7 @@ export const stations = [
 
 const STATION: Readonly<Record<SheetPlace, string>> = {
   planned: 'coat',
+  paper: 'treatment',
   coat: 'coat',
   light: 'light',
   wet: 'wet',

@@ -1,5 +1,5 @@
 import type { Happening, SheetEvent } from '@core/record/event'
-import type { Bottle, Light, Paper, Photo, Sheet, WorkroomRecords } from '@core/record/records'
+import { type Photo, type Sheet, type WorkroomRecords } from '@core/record/records'
 import type { PrintLook } from './pictures/cyanotype'
 import {
   bellBuoy,
@@ -13,7 +13,9 @@ import {
   seaLettuce,
   tideGauge,
 } from './pictures/scenes'
+import { otherSheets, paperDrawer } from './drawerStory'
 import { seededRandom, seededUuid } from './random'
+import { demoShelf, type DemoShelf } from './shelf'
 import { carryOn, choicesWith, workLog, type Work } from './sheetStory'
 
 const MINUTE = 60_000
@@ -182,7 +184,7 @@ export function demoScenario(
 ): { records: WorkroomRecords; pictures: Map<string, number> } {
   const random = seededRandom(seed)
   const shelf = demoShelf(random, now)
-  const records: WorkroomRecords = { sheets: [], events: [], ...shelf.records, photos: [] }
+  const records: WorkroomRecords = shelf.records
   const pictures = new Map<string, number>()
 
   for (const entry of ENTRIES) {
@@ -213,10 +215,16 @@ export function demoScenario(
     records.sheets.push(sheet)
     records.events.push(...(log satisfies SheetEvent[]))
   }
+  const others = otherSheets(shelf, random, now)
+  const drawer = paperDrawer(shelf, random, now)
+  records.sheets.push(...others.sheets)
+  records.events.push(...others.events, ...drawer.events)
+  records.pieces.push(...drawer.pieces)
+  records.paperRuns.push(...drawer.paperRuns)
   return { records, pictures }
 }
 
-function sheetOf(entry: Entry, shelf: ReturnType<typeof demoShelf>, id: string, at: number): Sheet {
+function sheetOf(entry: Entry, shelf: DemoShelf, id: string, at: number): Sheet {
   const light = shelf.lights[entry.light]
   const createdAt = Math.round(at - 90 * MINUTE)
   return {
@@ -229,7 +237,8 @@ function sheetOf(entry: Entry, shelf: ReturnType<typeof demoShelf>, id: string, 
     widthMillimetres: 203.2,
     heightMillimetres: 254,
     coats: 1,
-    parts: [1, 1],
+    tool: 'brush',
+    parts: { sensitizer: [1, 1] },
     coverageMillilitresPerM2: 38.8,
     dropsPerMillilitre: 20,
     subject: entry.subject,
@@ -237,8 +246,8 @@ function sheetOf(entry: Entry, shelf: ReturnType<typeof demoShelf>, id: string, 
     paperId: shelf.papers[entry.paper].id,
     lightId: light.id,
     bottles: {
-      iron: shelf.records.bottles[entry.number < 26 ? 0 : 1]?.id ?? '',
-      ferricyanide: shelf.records.bottles[2]?.id ?? '',
+      iron: shelf.bottles[entry.number < 26 ? 'A-6' : 'A-7']?.id ?? '',
+      ferricyanide: shelf.bottles['B-4']?.id ?? '',
     },
     createdAt,
     changedAt: createdAt,
@@ -255,45 +264,3 @@ const photoOf = (sheet: Sheet, takenAt: number, id: string): Photo => ({
   bytes: 1, // the encoder says how many when it has drawn it
   note: `${sheet.number} on the line`,
 })
-
-function demoShelf(random: () => number, now: number) {
-  const changedAt = Math.round(now - 40 * DAY)
-  const id = () => seededUuid(random)
-  const paper = (name: string, gramsPerM2: number, note: string): Paper => ({
-    id: id(),
-    name,
-    gramsPerM2,
-    note,
-    changedAt,
-  })
-  const bottle = (label: string, component: string, percentWv: number, days: number): Bottle => ({
-    id: id(), label, component, percentWv, madeAt: Math.round(now - days * DAY), note: '', changedAt,
-  }) // prettier-ignore
-  const light = (name: string, kind: Light['kind'], usualSeconds: number, note: string): Light => ({
-    id: id(),
-    name,
-    kind,
-    usualSeconds,
-    note,
-    changedAt,
-  })
-  const papers = {
-    rag: paper('Heron rag', 300, 'Smoother side to the coat. Takes the brush well.'),
-    laid: paper('Saltmarsh laid', 160, 'Needs a light hand; pills at the third stroke.'),
-    thin: paper('Gull tissue', 45, 'Rides on plastic in the wash.'),
-  }
-  const lights = {
-    box: light('the attic box', 'uvBox', 480, 'Eight tubes, five minutes to burn steady.'),
-    sill: light('the south sill', 'sun', 780, 'Good from eleven to two.'),
-  }
-  const bottles = [
-    bottle('A-6', 'iron', 25, 61),
-    bottle('A-7', 'iron', 25, 9),
-    bottle('B-4', 'ferricyanide', 10, 48),
-  ]
-  return {
-    papers,
-    lights,
-    records: { papers: Object.values(papers), bottles, lights: Object.values(lights) },
-  }
-}

@@ -42,13 +42,20 @@ export function workLog(sheet: Sheet, work: Work, random: () => number): SheetEv
   const total = work.given?.plannedSeconds ?? work.exposureSeconds
 
   if (reached('drying')) {
-    then(0, beginning(classicCyanotype, sheet, [20, 20], work.gramsPerM2))
+    then(0, beginning(classicCyanotype, sheet, { sensitizer: [20, 20] }, work.gramsPerM2))
     for (const component of ['iron', 'ferricyanide'])
       for (let drop = 0; drop < 20; drop++) then(about(1100), { type: 'dropped', component, change: 1 })
-    then(about(12 * SECOND), { type: 'stepFinished', step: 'mix' })
+    then(about(12 * SECOND), { type: 'stepFinished', step: 'mix', drawn: drawnFor(sheet) })
     then(about(95 * SECOND), { type: 'stepFinished', step: 'spread' })
   }
-  if (reached('dry')) then(about(13 * MINUTE), { type: 'stepFinished', step: 'dry' })
+  if (reached('dry')) {
+    then(about(3 * MINUTE), {
+      type: 'coatJudged',
+      coat: 1,
+      ...(random() < 0.3 ? { said: 'over', byMillilitres: 0.1 } : { said: 'right' }),
+    })
+    then(about(10 * MINUTE), { type: 'stepFinished', step: 'dry' })
+  }
   if (reached('exposing')) {
     then((work.waitedMinutes ?? 6) * MINUTE, { type: 'stepStarted', step: expose })
     if (reached('exposed')) {
@@ -81,6 +88,10 @@ export function workLog(sheet: Sheet, work: Work, random: () => number): SheetEv
     return { ...what, id: seededUuid(random), sheetId: sheet.id, index, at } as SheetEvent
   })
 }
+
+/** Twenty drops of each, off the bottles that were chosen. */
+const drawnFor = (sheet: Sheet) =>
+  Object.entries(sheet.bottles).map(([component, bottleId]) => ({ component, bottleId, millilitres: 1 }))
 
 /** Adds one more thing to a log. */
 export function carryOn(

@@ -21,11 +21,13 @@ test('the demo is a workroom in full swing', async ({ page }) => {
     /Sheet 30 · exposing/,
     /Sheet 31 · drying in the dark/,
     /Sheet 29 · washing/,
+    /Paper 2 · in the acid/,
+    /Sheet 34 · drying in the dark/,
   ])
   await expect(page.getByRole('link', { name: /^Sheet 31, Lamp-room lens/ })).toBeVisible()
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Due for a dry look')
 
-  await page.keyboard.press('5')
+  await page.keyboard.press('7')
   for (const state of [
     'planned',
     'drying in the dark',
@@ -37,7 +39,21 @@ test('the demo is a workroom in full swing', async ({ page }) => {
     'to be printed again',
   ])
     await expect(page.getByRole('listitem').filter({ hasText: state }).first(), state).toBeVisible()
-  for (const address of ['/coat', '/coat/begin', '/light', '/wet', '/workroom']) await open(page, address)
+  for (const address of [
+    '/shelf',
+    '/shelf/make',
+    '/shelf/shopping',
+    '/shelf/processes',
+    '/paper',
+    '/paper/tear',
+    '/paper/treat',
+    '/coat',
+    '/coat/begin',
+    '/light',
+    '/wet',
+    '/workroom',
+  ])
+    await open(page, address)
   // What opens over a page must not break the content policy either.
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()

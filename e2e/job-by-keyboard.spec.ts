@@ -26,6 +26,8 @@ test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
   await press('Tab')
   await expect(page.getByRole('button', { name: 'To the bench' }).first()).toBeFocused()
   await press('Tab')
+  await expect(page.getByRole('combobox', { name: 'Process' })).toBeFocused()
+  await press('Tab')
   await expect(page.getByLabel('Size of the picture')).toBeFocused()
   await page.keyboard.press('Control+a')
   await page.keyboard.type('8x10')
@@ -107,7 +109,7 @@ test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
   ).toBeVisible()
 
   // Found again, by any word of its thread.
-  await press('5')
+  await press('7')
   await press('/')
   await page.keyboard.type('beams')
   await expect(page.getByRole('listitem').filter({ hasText: 'Rope walk, looking east' })).toBeVisible()

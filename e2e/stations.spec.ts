@@ -5,10 +5,12 @@ test('every station says what brings something to it, and offers that step', asy
   await open(page)
   for (const [key, title, action] of [
     ['1', 'Begin with one sheet of paper', 'Begin a sheet'],
-    ['2', 'No sheet is being coated', 'Begin a sheet'],
-    ['3', 'No frame is out', 'Begin a sheet'],
-    ['4', 'Nothing is in the water', 'Go to the light'],
-    ['5', 'No print hangs here yet', 'Begin a sheet'],
+    ['2', 'Nothing stands here yet', 'Take in a jar'],
+    ['3', 'No paper lies here yet', 'Add a paper'],
+    ['4', 'No sheet is being coated', 'Begin a sheet'],
+    ['5', 'No frame is out', 'Begin a sheet'],
+    ['6', 'Nothing is in the water', 'Go to the light'],
+    ['7', 'No print hangs here yet', 'Begin a sheet'],
   ] as const) {
     await page.keyboard.press(key)
     await expect(page.getByRole('heading', { name: title })).toBeVisible()
@@ -37,7 +39,7 @@ test('a plan is refused where it cannot be read, and nothing typed is lost', asy
   }
   await size.fill('20,5 x 25 cm')
   await expect(size).toHaveAttribute('aria-invalid', 'false')
-  await page.getByText('Coats, coverage, dropper and ratio').click()
+  await page.getByText('Sheets alike, coats, coverage, dropper, ratio, piece and portfolio').click()
   await page.getByLabel('Ratio').fill('2')
   await expect(page.getByText('“2” is not a ratio of 2 parts. Write it like 1 : 1.')).toBeVisible()
   await page.getByLabel('Ratio').fill('2 : 1')
@@ -168,7 +170,7 @@ test('a sheet is set aside with its reason, noted, and both can be taken back', 
   await plan(page, 'Keeper’s stair')
   await page.keyboard.press(' ')
   await expect(page.getByRole('button', { name: 'Next drop' })).toBeVisible()
-  await page.keyboard.press('5')
+  await page.keyboard.press('7')
   await page.getByRole('listitem').getByText('Keeper’s stair').click()
   await expect(page.getByRole('heading', { name: 'Keeper’s stair', level: 1 })).toBeVisible()
   await page.keyboard.press('t')
@@ -291,6 +293,6 @@ test('every control can be reached and named from the keyboard', async ({ page }
     await page.keyboard.press('Tab')
     reached.add(await page.evaluate(() => document.activeElement?.textContent?.trim() ?? ''))
   }
-  for (const name of ['1Today', '2Coat', '5Prints', 'Dim room', 'Workroom'])
+  for (const name of ['1Today', '2Shelf', '3Paper', '4Coat', '7Prints', 'Dim room', 'Workroom'])
     expect([...reached].join('|').replace(/\s/g, '')).toContain(name.replace(/\s/g, ''))
 })

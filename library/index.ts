@@ -1,9 +1,39 @@
 import type { ProcessDefinition } from '@core/record/definition'
 import { classicCyanotype } from './processes/classicCyanotype'
+import { gumOver } from './processes/gumOver'
+import { kallitype } from './processes/kallitype'
+import { translucentCyanotype, twoLayerCyanotype } from './processes/layeredCyanotypes'
+import { platinumPalladium } from './processes/platinumPalladium'
+import { goldPlatinum, palladiumPrintingOut } from './processes/printingOutMetals'
+import { saltedPaper } from './processes/saltedPaper'
+import { albumen, collodionChloride } from './processes/silverPapers'
+import { vanDyke } from './processes/vanDyke'
+import { acidBath, gelatinSize, saltingAhead } from './treatments/treatments'
 
-/** Every process this Ember Sheet knows, by id. */
-export const processes: Readonly<Record<string, ProcessDefinition>> = {
-  [classicCyanotype.id]: classicCyanotype,
-}
+const byId = (list: readonly ProcessDefinition[]): Readonly<Record<string, ProcessDefinition>> =>
+  Object.fromEntries(list.map((definition) => [definition.id, definition]))
+
+/** Every process this Ember Sheet knows, by id, the usual way in first. */
+export const processes = byId([
+  classicCyanotype,
+  twoLayerCyanotype,
+  translucentCyanotype,
+  vanDyke,
+  kallitype,
+  saltedPaper,
+  albumen,
+  collodionChloride,
+  platinumPalladium,
+  palladiumPrintingOut,
+  goldPlatinum,
+  gumOver,
+])
+
+/** Treatments that get paper ready, by id. */
+export const treatments = byId([acidBath, gelatinSize, saltingAhead])
 
 export { substances } from './substances'
+export { incompatibilities } from './incompatibilities'
+export { hazardStatements } from './hazardStatements'
+export { tools } from './tools'
+export { wasteClasses } from './waste'

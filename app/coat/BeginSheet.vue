@@ -1,175 +1,101 @@
 <script setup lang="ts">
-import { v4 as uuid } from 'uuid'
-import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import { classicCyanotype } from '@library/processes/classicCyanotype'
-import { firstExposure, leastTime, startingChoices } from '@core/process/plan'
-import { formatSize, formatSpan } from '@core/quantity/format'
-import type { LightKind } from '@core/record/definition'
-import { Sheet } from '@core/record/records'
-import { db } from '../data/db'
-import { rowOf } from '../data/log'
-import { emptyRun } from '@core/process/run'
+import { computed, watch } from 'vue'
+import { holdsStock, leftIn } from '@core/chemistry/lots'
+import { partsOf, mixesFor } from '@core/process/mixPlan'
+import { leastTime, schoolStocks, stepsFor } from '@core/process/plan'
+import { digits, formatSize, formatSpan } from '@core/quantity/format'
+import { tools } from '@library/index'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import FigureValue from '../shell/FigureValue.vue'
-import { cautionNotes } from '../shell/stepNotes'
 import { useMarginNotes } from '../shell/margin.store'
-import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'
+import SelectField from '../shell/SelectField.vue'
 import TextField from '../shell/TextField.vue'
 import CoatFigures from './CoatFigures.vue'
-import { draftOf, readDraft, type DraftFaults, type SheetDraft } from './sheetDraft'
-import { isPlan, useCoatPlan } from './useCoatPlan'
+import { planNotes } from './planNotes'
+import SaltBalance from './SaltBalance.vue'
+import { useBalance } from './useBalance'
+import { arePlans, useMixPlans } from './useMixPlans'
+import { useSheetForm } from './useSheetForm'
 
-const [route, router, workroom, preferences, notice] = [
-  useRoute(),
-  useRouter(),
-  useWorkroom(),
-  usePreferences(),
-  useNotice(),
-]
-const definition = classicCyanotype
+const [workroom, preferences] = [useWorkroom(), usePreferences()]
+const { changing, processId, definition, draft, faults, figured, coverage, dropper, light, exposure, save } =
+  useSheetForm()
 
-/** A plan that is being changed, as long as its work has not begun. */
-const changing = computed(() => {
-  const found = typeof route.query.sheet === 'string' ? workroom.find(route.query.sheet) : undefined
-  return found && found.state.begunAt === null ? found.sheet : null
-})
-const draft = ref<SheetDraft>(firstDraft())
-const isTried = ref(false)
-
-/** The next sheet starts from the last one: same paper, bottles and light, another picture. */
-function firstDraft(): SheetDraft {
-  const shown = (sheet: Sheet) =>
-    formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })
-  if (changing.value) return draftOf(changing.value, workroom, shown(changing.value))
-  const last = workroom.sheets[0]?.sheet
-  const fresh: SheetDraft = {
-    title: '',
-    portfolio: '',
-    subject: '',
-    size:
-      preferences.chosen.length === 'in'
-        ? '8 x 10 in'
-        : preferences.chosen.length === 'cm'
-          ? '20 x 25 cm'
-          : '200 x 250 mm',
-    coats: '1',
-    paperName: '',
-    paperWeight: '',
-    choices: startingChoices(definition),
-    light: 'uvBox',
-    exposure: '',
-    bottles: {},
-    ratio: definition.parts.join(' : '),
-    coverage: String(preferences.chosen.coverageMillilitresPerM2),
-    dropper: String(preferences.chosen.dropsPerMillilitre),
-  }
-  return last ? { ...draftOf(last, workroom, shown(last)), title: '', subject: '', exposure: '' } : fresh
-}
-
-const reading = (typed: SheetDraft) =>
-  readDraft(definition, typed, {
-    papers: workroom.papers,
-    bottles: workroom.bottles,
-    lights: workroom.lights,
-    lengthUnit: preferences.chosen.length,
-    now: Date.now(),
-    newId: uuid,
-  })
-const result = computed(() => reading(draft.value))
-/** A missing title is no fault until one tries to go on without. */
-const shownFaults = computed<DraftFaults>(() =>
-  isTried.value ? result.value.faults : { ...result.value.faults, title: undefined },
+const plans = useMixPlans(
+  () => definition.value,
+  () => figured.value,
 )
-// Without a title the figures are shown all the same: the draft is read once more under a stand-in.
-const figured = computed(() => reading({ ...draft.value, title: draft.value.title || 'untitled' }).read)
-const coatPlan = useCoatPlan(
-  () => definition,
-  // A bottle that is not on the shelf yet holds what the chosen school says, which is what the plan falls back to.
-  () => figured.value?.sheet ?? null,
+const balance = useBalance(
+  () => definition.value,
+  () => figured.value,
 )
-
+const processOptions = computed(() =>
+  workroom.allProcesses.map((one) => ({ id: one.id, name: one.copyOf ? `${one.name} (yours)` : one.name })),
+)
 /** Lights by their own names, then kinds of which there may be another. */
 const lightOptions = computed(() => [
-  ...workroom.lights.map((light) => ({ id: light.id, name: light.name })),
-  ...definition.lights
-    .filter((range) => !workroom.lights.some((light) => light.name === range.name))
+  ...workroom.lights.map((one) => ({ id: one.id, name: one.name })),
+  ...definition.value.lights
+    .filter((range) => !workroom.lights.some((one) => one.name === range.name))
     .map((range) => {
-      const isOwned = workroom.lights.some((light) => light.kind === range.kind)
+      const isOwned = workroom.lights.some((one) => one.kind === range.kind)
       return { id: range.kind, name: isOwned ? `another ${range.name}` : range.name }
     }),
 ])
-const light = computed(() => workroom.lights.find((one) => one.id === draft.value.light))
-const lightKind = computed<LightKind>(() => light.value?.kind ?? (draft.value.light as LightKind))
-const exposure = computed(() =>
-  firstExposure(definition, {
-    kind: lightKind.value,
-    choices: draft.value.choices,
-    usualSeconds: light.value?.usualSeconds,
-  }),
+const toolOptions = computed(() => definition.value.tools.map((id) => ({ id, name: tools[id].name })))
+/** Torn pieces that no sheet has taken yet. */
+const pieceOptions = computed(() => {
+  const used = new Set(workroom.sheets.map((one) => one.sheet.pieceId))
+  const free = workroom.pieces.filter((one) => !one.goneAt && !used.has(one.id))
+  const papers = new Map(workroom.papers.map((paper) => [paper.id, paper.name]))
+  return free.map((one) => ({
+    id: one.id,
+    name: `${one.label}, ${papers.get(one.paperId) ?? ''} ${formatSize(one, { length: preferences.chosen.length, temperature: 'degC' })}`,
+  }))
+})
+watch(
+  () => draft.value.pieceId,
+  (id) => {
+    const piece = workroom.pieces.find((one) => one.id === id)
+    const paper = workroom.papers.find((one) => one.id === piece?.paperId)
+    if (paper) draft.value.paperName = paper.name
+  },
 )
-const paperWeight = computed(
-  () => workroom.papers.find((one) => one.name === draft.value.paperName.trim())?.gramsPerM2,
-)
-const wash = computed(() => {
-  const step = definition.steps.find((one) => one.heavyPaper)
+const paper = computed(() => workroom.papers.find((one) => one.name === draft.value.paperName.trim()))
+const weight = computed(() => {
   const typed = Number.parseFloat(draft.value.paperWeight)
-  return step ? leastTime(step, Number.isFinite(typed) ? typed : paperWeight.value) : null
+  return Number.isFinite(typed) ? typed : paper.value?.gramsPerM2
+})
+const wash = computed(() => {
+  const step = stepsFor(definition.value, draft.value.choices).find((one) => one.heavyPaper)
+  return step ? leastTime(step, weight.value) : null
 })
 watch(
   () => draft.value.paperName,
   () => {
-    if (paperWeight.value) draft.value.paperWeight = String(paperWeight.value)
+    if (paper.value?.gramsPerM2) draft.value.paperWeight = String(paper.value.gramsPerM2)
   },
 )
-const bottleOptions = (component: string) =>
-  workroom.bottles.filter((one) => one.component === component).map((one) => one.label)
-
-async function save(): Promise<void> {
-  isTried.value = true
-  const { read } = result.value
-  if (!read) return
-  try {
-    const id = changing.value?.id ?? uuid()
-    await db.transaction('rw', [db.sheets, db.papers, db.bottles, db.lights, db.standings], async () => {
-      // The number is taken inside the transaction, so that two windows never give the same one twice.
-      const number = changing.value?.number ?? ((await db.sheets.orderBy('number').last())?.number ?? 0) + 1
-      const sheet = Sheet.parse({
-        ...read.sheet,
-        id,
-        number,
-        createdAt: changing.value?.createdAt ?? Date.now(),
-      })
-      await Promise.all([
-        db.papers.bulkPut(read.papers),
-        db.bottles.bulkPut(read.bottles),
-        db.lights.bulkPut(read.lights),
-      ])
-      await db.sheets.put(sheet)
-      if (!changing.value) await db.standings.add(rowOf(emptyRun(id)))
-    })
-    await router.push({ name: 'coat', params: { sheetId: id } })
-  } catch (error) {
-    notice.refuse(error, 'writing the sheet down')
-  }
-}
-
-useMarginNotes(() => [
-  {
-    title: definition.name,
-    lines: [definition.summary],
-  },
-  ...definition.choices.map((choice) => {
-    const option = choice.options.find((one) => one.id === draft.value.choices[choice.id])
-    return { title: `${choice.name}: ${option?.name ?? ''}`, lines: [option?.reason ?? ''] }
-  }),
-  ...definition.components.flatMap((component) =>
-    component.cautions.flatMap((id) => cautionNotes(definition, id)),
-  ),
+const mixes = computed(() =>
+  mixesFor(definition.value, draft.value.choices).map((mix) => ({
+    mix,
+    parts: partsOf(definition.value, mix, draft.value.choices),
+  })),
+)
+const components = computed(() => [
+  ...new Set(mixes.value.flatMap(({ parts }) => parts.map((part) => part.component))),
 ])
+const stocks = computed(() => schoolStocks(definition.value, draft.value.choices))
+const bottleOptions = (component: string) =>
+  workroom.bottles
+    .filter((one) => !one.ended && holdsStock(one, stocks.value[component] ?? []))
+    .filter((one) => leftIn(one, workroom.taken) !== 0)
+    .map((one) => one.label)
+
+useMarginNotes(() => planNotes(definition.value, draft.value.choices, paper.value?.buffered))
 </script>
 
 <template>
@@ -189,7 +115,7 @@ useMarginNotes(() => [
         autofocus
         label="What is the picture?"
         placeholder="Its title"
-        :fault="shownFaults.title"
+        :fault="faults.title"
       />
       <BigTarget
         class="BeginSheet-go"
@@ -198,12 +124,12 @@ useMarginNotes(() => [
         @press="save"
       />
     </header>
-
     <div class="BeginSheet-row">
+      <SelectField v-model="processId" class="BeginSheet-process" label="Process" :options="processOptions" />
       <TextField
         v-model="draft.size"
         label="Size of the picture"
-        :fault="shownFaults.size"
+        :fault="faults.size"
         hint="8x10, 20 x 25 cm"
       />
       <TextField
@@ -215,17 +141,10 @@ useMarginNotes(() => [
       <TextField
         v-model="draft.paperWeight"
         label="Its weight, g/m²"
-        :fault="shownFaults.paperWeight"
-        hint="from 250 the wash is longer"
-      />
-      <TextField
-        v-model="draft.portfolio"
-        label="Portfolio"
-        :options="workroom.portfolios"
-        placeholder="none"
+        :fault="faults.paperWeight"
+        hint="heavy paper washes longer"
       />
     </div>
-
     <div class="BeginSheet-choices">
       <ChoiceRow
         v-for="choice in definition.choices"
@@ -235,15 +154,22 @@ useMarginNotes(() => [
         :options="choice.options"
       />
     </div>
-    <ChoiceRow v-model="draft.light" label="Light" :options="lightOptions" />
-
+    <div class="BeginSheet-choices">
+      <ChoiceRow v-model="draft.light" label="Light" :options="lightOptions" />
+      <ChoiceRow
+        v-if="toolOptions.length > 1"
+        v-model="draft.tool"
+        label="Coated with"
+        :options="toolOptions"
+      />
+    </div>
     <div class="BeginSheet-row">
       <TextField
         v-model="draft.exposure"
         label="Exposure"
-        :fault="shownFaults.exposure"
-        :placeholder="formatSpan(exposure.value)"
-        hint="empty: the first guess"
+        :fault="faults.exposure"
+        :placeholder="exposure ? formatSpan(exposure.value) : 'such as 8 min'"
+        :hint="exposure ? 'empty: the first guess' : 'no figures for this light'"
       />
       <TextField
         v-model="draft.subject"
@@ -251,47 +177,78 @@ useMarginNotes(() => [
         placeholder="its name"
       />
       <TextField
-        v-for="component in definition.components"
+        v-for="component in components"
         :key="component.id"
         :model-value="draft.bottles[component.id] ?? ''"
         :label="`Bottle of ${component.name.toLowerCase()}`"
         :options="bottleOptions(component.id)"
-        :placeholder="`${component.letter}-1`"
+        :placeholder="bottleOptions(component.id)[0] ?? `${component.letter}-1`"
         @update:model-value="draft.bottles[component.id] = $event"
       />
     </div>
-
     <details class="BeginSheet-more">
-      <summary>Coats, coverage, dropper and ratio</summary>
+      <summary>Sheets alike, coats, coverage, dropper, ratio, piece and portfolio</summary>
       <div class="BeginSheet-row">
-        <TextField v-model="draft.coats" label="Coats" :fault="shownFaults.coats" />
+        <TextField
+          v-if="!changing"
+          v-model="draft.sheets"
+          label="Sheets from one glass"
+          :fault="faults.sheets"
+          hint="1, or a row of them alike"
+        />
+        <TextField v-model="draft.coats" label="Coats" :fault="faults.coats" />
         <TextField
           v-model="draft.coverage"
           label="Coverage, ml/m²"
-          :fault="shownFaults.coverage"
-          hint="brush about 38.8"
+          :fault="faults.coverage"
+          :placeholder="digits(coverage.value)"
+          :hint="coverage.working.standing === 'yours' ? 'empty: from your own coats' : 'empty: the usual'"
         />
         <TextField
           v-model="draft.dropper"
           label="Drops to the ml"
-          :fault="shownFaults.dropper"
-          hint="20 until you weigh yours"
+          :fault="faults.dropper"
+          :placeholder="String(dropper.dropsPerMillilitre)"
+          :hint="dropper.name ? `empty: ${dropper.name}` : '20 until you weigh yours'"
+        />
+        <template v-for="{ mix, parts } in mixes" :key="mix.id">
+          <TextField
+            v-if="parts.length > 1"
+            :model-value="draft.ratios[mix.id] ?? ''"
+            :label="mixes.length > 1 ? `Ratio, ${mix.name.toLowerCase()}` : 'Ratio'"
+            :fault="faults.ratios"
+            :placeholder="parts.map((part) => part.parts).join(' : ')"
+            :hint="parts.map((part) => part.component.letter).join(' : ')"
+            @update:model-value="draft.ratios[mix.id] = $event"
+          />
+        </template>
+        <SelectField
+          v-if="pieceOptions.length"
+          v-model="draft.pieceId"
+          label="Torn piece"
+          :options="pieceOptions"
+          placeholder="any"
+          clearable
         />
         <TextField
-          v-model="draft.ratio"
-          label="Ratio"
-          :fault="shownFaults.ratio"
-          hint="iron : ferricyanide"
+          v-model="draft.portfolio"
+          label="Portfolio"
+          :options="workroom.portfolios"
+          placeholder="none"
         />
       </div>
     </details>
-
     <section class="BeginSheet-figures" aria-label="What it comes to">
-      <CoatFigures v-if="isPlan(coatPlan)" :plan="coatPlan" />
-      <FigureValue label="first exposure" :figure="exposure" />
+      <template v-if="arePlans(plans)">
+        <CoatFigures v-for="plan in plans" :key="plan.mix.id" :plan="plan" :named="plans.length > 1" />
+      </template>
+      <p v-else role="alert">{{ plans.field }}: {{ plans.problem }} {{ plans.remedy }}</p>
+      <FigureValue v-if="exposure" label="first exposure" :figure="exposure" />
+      <FigureValue label="coverage" :figure="coverage" />
       <FigureValue v-if="wash" label="wash at least" :figure="wash" />
+      <p v-if="light?.note" class="es-quiet">{{ light.note }}</p>
     </section>
-
+    <SaltBalance v-if="balance" :balance="balance" />
     <button type="submit" class="es-unseen" tabindex="-1" aria-hidden="true">To the bench</button>
   </form>
 </template>
@@ -320,6 +277,10 @@ header .es-kicker {
   gap: 2px 24px;
 }
 
+.BeginSheet-process {
+  grid-column: span 2;
+}
+
 .BeginSheet-choices {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
@@ -338,5 +299,11 @@ header .es-kicker {
   gap: 4px 34px;
   padding-top: 8px;
   border-top: 1px solid var(--es-rule);
+}
+
+@media (width <= 640px) {
+  .BeginSheet-process {
+    grid-column: auto;
+  }
 }
 </style>

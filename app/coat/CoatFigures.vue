@@ -1,30 +1,50 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { CoatPlan } from '@core/process/plan'
+import type { MixPlan } from '@core/process/mixPlan'
 import { digits, formatQuantity } from '@core/quantity/format'
 import FigureValue from '../shell/FigureValue.vue'
 
-/** The figures of one coat, each of which opens to its working. */
-const props = defineProps<{ plan: CoatPlan }>()
+/** The figures of one mix, each of which opens to its working. */
+const props = defineProps<{ plan: MixPlan; named?: boolean }>()
 
 const ratioText = computed(() => {
   const [first = 1, ...rest] = props.plan.count.drops
   const ratio = [first, ...rest].map((drops) => digits(drops / first)).join(' : ')
-  return props.plan.count.worstError === 0
+  return props.plan.count.worstError < 1e-9
     ? ratio
     : `${ratio}, off by ${digits(props.plan.ratioError.value, 2)} %`
 })
+/** Shares of a single metal say nothing; its mass does. */
+const areMetalsMixed = computed(() => props.plan.metals.length > 1)
 </script>
 
 <template>
   <div class="CoatFigures">
+    <h2 v-if="named">{{ plan.mix.name }}</h2>
     <FigureValue :label="`on ${formatQuantity(plan.area.value, 'area')}`" :figure="plan.volume" />
-    <FigureValue label="drops in all" :figure="plan.total" :text="String(plan.total.value)" />
+    <FigureValue label="drops in all" :figure="plan.total" :text="String(plan.count.total)" />
     <template v-for="solute in plan.mixture" :key="solute.substanceId">
       <FigureValue :label="`${solute.name} in the mix`" :figure="solute.strength" />
-      <FigureValue v-if="solute.molarity" :label="`${solute.name} by moles`" :figure="solute.molarity" />
+      <FigureValue
+        v-if="solute.molarity && plan.mixture.length <= 2"
+        :label="`${solute.name} by moles`"
+        :figure="solute.molarity"
+      />
     </template>
-    <FigureValue label="ratio by drops" :figure="plan.ratioError" :text="ratioText" />
+    <FigureValue
+      v-if="plan.pours.length > 1"
+      label="ratio by drops"
+      :figure="plan.ratioError"
+      :text="ratioText"
+    />
+    <template v-for="metal in plan.metals" :key="metal.metal">
+      <FigureValue :label="`${metal.name} itself`" :figure="metal.mass" />
+      <template v-if="areMetalsMixed">
+        <FigureValue :label="`${metal.name}, of metal by mass`" :figure="metal.massShare" />
+        <FigureValue :label="`${metal.name}, of metal by mole`" :figure="metal.moleShare" />
+      </template>
+    </template>
+    <FigureValue v-if="plan.cost" label="cost of this mix" :figure="plan.cost" />
   </div>
 </template>
 
@@ -33,5 +53,10 @@ const ratioText = computed(() => {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 34px;
+}
+
+h2 {
+  flex-basis: 100%;
+  font-size: 17px;
 }
 </style>

@@ -1,28 +1,37 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { beginning } from '@core/process/plan'
-import { formatSize } from '@core/quantity/format'
+import { lifeOf } from '@core/process/deadlines'
+import { auditMix } from '@core/process/mixAudit'
+import { planMix } from '@core/process/mixPlan'
+import { beginning, schoolStocks, stepsFor } from '@core/process/plan'
+import { digits, formatSize } from '@core/quantity/format'
+import { tools } from '@library/index'
+import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import BigClock from '../shell/BigClock.vue'
 import BigTarget from '../shell/BigTarget.vue'
 import CoatSwatch from '../shell/CoatSwatch.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import EndpointStrip from '../shell/EndpointStrip.vue'
+import FindingList from '../shell/FindingList.vue'
 import { useKeyRows } from '../shell/keys.store'
 import LeastTime from '../shell/LeastTime.vue'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
+import { momentSaid } from '../shell/moments'
 import { usePreferences } from '../shell/preferences.store'
 import StationHead from '../shell/StationHead.vue'
 import { stepNotes } from '../shell/stepNotes'
 import { useStation } from '../shell/useStation'
+import CoatEnough from './CoatEnough.vue'
 import CoatFigures from './CoatFigures.vue'
 import DropCounter from './DropCounter.vue'
-import { isPlan, useCoatPlan } from './useCoatPlan'
+import { chalkNotes, roomNotes } from './planNotes'
+import SaltBalance from './SaltBalance.vue'
+import { useBalance } from './useBalance'
+import { arePlans, useLots, useMixPlans } from './useMixPlans'
 
-const router = useRouter()
-const workroom = useWorkroom()
-const preferences = usePreferences()
+const [router, workroom, preferences, now] = [useRouter(), useWorkroom(), usePreferences(), useNow()]
 const {
   here,
   inHand,
@@ -38,71 +47,155 @@ const {
   choose,
 } = useStation('coat')
 
-const plan = useCoatPlan(
-  () => inHand.value?.definition ?? null,
-  () => inHand.value?.sheet ?? null,
-)
+const definition = () => inHand.value?.definition ?? null
+const sheet = () => inHand.value?.sheet ?? null
+const lots = useLots(definition, sheet)
+const plans = useMixPlans(definition, sheet)
+const balance = useBalance(definition, sheet)
 const isCounting = computed(() => step.value?.planned.kind === 'count')
+/** The plan of the mix that is being counted. */
+const plan = computed(() =>
+  arePlans(plans.value) ? (plans.value.find((one) => one.mix.id === stepWords.value?.mix) ?? null) : null,
+)
+const findings = computed(() => {
+  if (!inHand.value || !arePlans(plans.value)) return []
+  const stocks = schoolStocks(inHand.value.definition, inHand.value.sheet.choices)
+  const asked = isCounting.value && plan.value ? [plan.value] : plans.value
+  return asked.flatMap((one) => auditMix(one, stocks, now.now))
+})
+const isOthersGlass = computed(() => (inHand.value?.sheet.batch?.place ?? 1) > 1)
+
 const title = computed(() => {
   if (!inHand.value) return ''
   const { definition, sheet } = inHand.value
   if (hasMovedOn.value) return inHand.value.state.setAside ? 'Set aside' : 'Coated and dry'
-  if (step.value && !isCounting.value) return stepWords.value?.title ?? ''
+  if (step.value && !isCounting.value) {
+    const coat = step.value.planned.coat
+    return `${stepWords.value?.title ?? ''}${coat && sheet.coats > 1 ? `, coat ${coat} of ${sheet.coats}` : ''}`
+  }
   const coats = sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`
-  return `${definition.name}, ${formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })}, ${coats}`
+  const many = sheet.batch && !isOthersGlass.value ? `, glass for ${sheet.batch.of} sheets` : ''
+  return `${definition.name}, ${formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })}, ${coats}${many}`
 })
 const bottleLabels = computed(() =>
   Object.fromEntries(
-    workroom.bottles
-      .filter((bottle) => inHand.value?.sheet.bottles[bottle.component] === bottle.id)
-      .map((bottle) => [bottle.component, `bottle ${bottle.label}, ${bottle.percentWv} %`]),
+    (plan.value?.pours ?? []).map(({ component, from }) => [
+      component.id,
+      from
+        .filter(({ lot }) => lot.bottleId)
+        .map(
+          ({ lot }) => `${lot.name}, ${lot.solutes.map((one) => `${digits(one.percentWv)} %`).join(' + ')}`,
+        )
+        .join(', then '),
+    ]),
   ),
 )
 const swatch = computed(() => {
   const colours = inHand.value?.definition.colours ?? {}
-  const isDry = hasMovedOn.value || stepWords.value?.id === 'dry'
+  const isDry = hasMovedOn.value || step.value?.planned.kind === 'wait'
   return {
     colour: (isDry ? colours.dryCoat : colours.wetCoat) ?? '#cccc99',
     label: isDry ? 'Dry coat' : 'Wet coat',
   }
 })
 const paper = computed(() => workroom.papers.find((one) => one.id === inHand.value?.sheet.paperId))
+const offered = computed(() =>
+  arePlans(plans.value) && plans.value.length === 1 ? (plans.value[0]?.offer ?? null) : null,
+)
+const dropsSaid = computed(() =>
+  arePlans(plans.value)
+    ? plans.value
+        .map((one) =>
+          one.pours
+            .map(({ component }, i) => `${one.count.drops[i]} drops of ${component.name.toLowerCase()}`)
+            .join(', '),
+        )
+        .join('; ')
+    : '',
+)
+const firstStep = computed(() =>
+  inHand.value ? stepsFor(inHand.value.definition, inHand.value.sheet.choices)[0] : undefined,
+)
+const beginWords = computed(() =>
+  isOthersGlass.value || firstStep.value?.kind !== 'count' ? 'Begin' : 'Begin: count the drops',
+)
 
 /** Begins with the drops that were worked out, or with the slightly larger count that was offered. */
 async function begin(drops?: readonly number[]): Promise<void> {
-  if (!inHand.value || !isPlan(plan.value)) return
+  if (!inHand.value || !arePlans(plans.value)) return
   const { definition, sheet } = inHand.value
-  await record(beginning(definition, sheet, drops ?? plan.value.count.drops, paper.value?.gramsPerM2))
+  const counts = Object.fromEntries(plans.value.map((one) => [one.mix.id, drops ?? one.count.drops]))
+  await record(beginning(definition, sheet, counts, paper.value?.gramsPerM2))
 }
 const finishWords = computed(() => stepWords.value?.press.finish ?? '')
-const finish = () =>
-  move(`Sheet ${inHand.value?.sheet.number}: ${stepWords.value?.title.toLowerCase()}, done.`)
+/** The end of a count takes what was really counted off the shelf; the log holds it, so an undo gives it back. */
+async function finish(): Promise<void> {
+  const said = `Sheet ${inHand.value?.sheet.number}: ${stepWords.value?.title.toLowerCase()}, done.`
+  const counted = step.value
+  if (!inHand.value || !plan.value || counted?.planned.kind !== 'count') return move(said)
+  const drops = plan.value.pours.map(({ component }) => counted.drops[component.id] ?? 0)
+  const { draws } = planMix(inHand.value.definition, plan.value.mix, inHand.value.sheet, lots.value, drops)
+  await record({ type: 'stepFinished', step: counted.planned.id, drawn: draws }, said)
+}
+const startOrFinish = () => (step.value?.status === 'waiting' ? move() : finish())
+const stepTarget = computed(() =>
+  step.value?.status === 'waiting' ? (stepWords.value?.press.start ?? '') : finishWords.value,
+)
+
+/** The coat that was laid last and may be judged: the one in hand, while it dries. */
+const coatLaid = computed(() =>
+  step.value?.planned.kind === 'wait' || hasMovedOn.value
+    ? (inHand.value?.state.steps.findLast((one) => one.planned.coat && one.finishedAt)?.planned.coat ?? null)
+    : null,
+)
+const life = computed(() => (inHand.value ? lifeOf(inHand.value.state) : null))
+const lifeWords = computed(() => {
+  if (!life.value) return ''
+  const { notBefore, bestUntil, notAfter } = life.value
+  return [
+    notBefore && `not before ${momentSaid(notBefore, now.now)}`,
+    bestUntil && `best until ${momentSaid(bestUntil, now.now)}`,
+    notAfter && `not after ${momentSaid(notAfter, now.now)}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+})
 
 useKeyRows('At the bench', () => [
   ...(hasMovedOn.value ? [{ key: ' ', name: `On to ${placeTitle.value}`, run: follow }] : []),
   ...(inHand.value && !inHand.value.state.begunAt
-    ? [{ key: ' ', name: 'Begin: count the drops', run: () => void begin() }]
+    ? [{ key: ' ', name: beginWords.value, run: () => void begin() }]
     : []),
   ...(step.value && !isCounting.value && !hasMovedOn.value
-    ? [{ key: ' ', name: finishWords.value, run: () => void finish() }]
+    ? [{ key: ' ', name: stepTarget.value, run: () => void startOrFinish() }]
     : []),
   ...(inHand.value ? [{ key: 'u', name: 'Undo the last thing', run: () => void takeBack() }] : []),
 ])
-
 useMarginNotes((): MarginNote[] => {
   if (!inHand.value) return []
   const { definition, sheet } = inHand.value
+  const tool = { title: `The ${tools[sheet.tool].name.toLowerCase()}`, lines: [tools[sheet.tool].prepare] }
   if (!step.value) {
     const chosen = definition.choices.flatMap((choice) =>
       choice.options.filter((option) => option.id === sheet.choices[choice.id]),
     )
-    const mixing = definition.steps.find((one) => one.kind === 'count')
     return [
-      ...stepNotes(definition, mixing ?? null),
-      { title: 'As you chose', lines: chosen.map((option) => `${option.name}. ${option.reason}`) },
+      ...chalkNotes(definition, paper.value?.buffered),
+      ...stepNotes(definition, firstStep.value ?? null),
+      tool,
+      ...roomNotes(definition),
+      ...(chosen.length
+        ? [{ title: 'As you chose', lines: chosen.map((option) => `${option.name}. ${option.reason}`) }]
+        : []),
     ]
   }
-  return stepNotes(definition, hasMovedOn.value ? null : stepWords.value)
+  if (hasMovedOn.value) return roomNotes(definition)
+  const isLaying = step.value.planned.kind === 'act'
+  return [
+    ...stepNotes(definition, stepWords.value),
+    ...(isCounting.value ? [tool, ...roomNotes(definition).slice(0, 1)] : []),
+    ...(isLaying ? [{ ...tool, lines: [tools[sheet.tool].lay] }] : []),
+  ]
 })
 </script>
 
@@ -118,14 +211,17 @@ useMarginNotes((): MarginNote[] => {
       Choose the picture, the paper and the size. Ember Sheet works out the drops, then counts them with you.
     </p>
   </EmptyPage>
-
   <div v-else class="CoatStation">
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose">
       <CoatSwatch v-if="inHand.state.begunAt" :colour="swatch.colour" :label="swatch.label" />
     </StationHead>
 
     <template v-if="hasMovedOn">
-      <p class="CoatStation-doing">Sheet {{ inHand.sheet.number }} is at {{ placeTitle }} now.</p>
+      <p class="CoatStation-doing">
+        Sheet {{ inHand.sheet.number }} is at {{ placeTitle }} now
+        <template v-if="lifeWords">: {{ lifeWords }}</template>
+        .
+      </p>
       <div class="CoatStation-acts">
         <BigTarget :label="`On to ${placeTitle}`" hint=" " @press="follow" />
         <BigTarget quiet label="Begin another sheet" hint="n" @press="router.push({ name: 'begin' })" />
@@ -133,27 +229,30 @@ useMarginNotes((): MarginNote[] => {
     </template>
 
     <template v-else-if="!step">
-      <p v-if="plan && !isPlan(plan)" role="alert">{{ plan.problem }} {{ plan.remedy }}</p>
-      <template v-else-if="plan">
-        <p class="CoatStation-doing">
-          {{
-            plan.count.drops
-              .map((drops, i) => `${drops} drops of ${inHand?.definition.components[i]?.name.toLowerCase()}`)
-              .join(', ')
-          }}.
-          <span v-if="plan.offer" class="es-quiet">
-            {{ plan.offer.total }} drops in all ({{ plan.offer.drops.join(' + ') }}) would keep the ratio
-            better.
+      <p v-if="!arePlans(plans)" role="alert">{{ plans.field }}: {{ plans.problem }} {{ plans.remedy }}</p>
+      <template v-else>
+        <p v-if="isOthersGlass" class="CoatStation-doing">
+          Coated from the glass that was counted for sheet
+          {{ inHand.sheet.number - (inHand.sheet.batch?.place ?? 1) + 1 }}.
+        </p>
+        <p v-else-if="dropsSaid" class="CoatStation-doing">
+          {{ dropsSaid }}.
+          <span v-if="offered" class="es-quiet">
+            {{ offered.total }} drops in all ({{ offered.drops.join(' + ') }}) would keep the ratio better.
           </span>
         </p>
-        <CoatFigures :plan="plan" />
+        <FindingList :findings="findings" />
+        <template v-if="!isOthersGlass">
+          <CoatFigures v-for="one in plans" :key="one.mix.id" :plan="one" :named="plans.length > 1" />
+        </template>
+        <SaltBalance v-if="balance" :balance="balance" />
         <div class="CoatStation-acts">
-          <BigTarget label="Begin: count the drops" hint=" " @press="begin()" />
+          <BigTarget :label="beginWords" hint=" " @press="begin()" />
           <BigTarget
-            v-if="plan.offer"
+            v-if="offered"
             quiet
-            :label="`Begin with ${plan.offer.drops.join(' + ')}`"
-            @press="begin(plan.offer.drops)"
+            :label="`Begin with ${offered.drops.join(' + ')}`"
+            @press="begin(offered.drops)"
           />
           <BigTarget
             quiet
@@ -166,27 +265,36 @@ useMarginNotes((): MarginNote[] => {
 
     <DropCounter
       v-else-if="isCounting"
-      :key="inHand.sheet.id"
+      :key="`${inHand.sheet.id}/${step.planned.id}`"
       :step="step"
       :definition="inHand.definition"
       :bottle-labels="bottleLabels"
       :drops-per-millilitre="inHand.sheet.dropsPerMillilitre"
+      :finish-words="finishWords"
       @record="record"
       @finish="finish"
     >
-      <CoatFigures v-if="isPlan(plan)" :plan="plan" />
+      <FindingList :findings="findings" />
+      <CoatFigures v-if="plan" :plan="plan" />
     </DropCounter>
 
     <template v-else-if="stepWords">
       <p class="CoatStation-doing">{{ stepWords.doing }}</p>
+      <p v-if="step.status === 'waiting' && lifeWords" class="es-quiet">{{ lifeWords }}.</p>
       <BigClock v-if="reading" :reading="reading" />
       <LeastTime :step="stepWords" :sheet="inHand.sheet" />
       <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
       <div class="CoatStation-acts">
-        <BigTarget :label="finishWords" hint=" " @press="finish" />
+        <BigTarget :label="stepTarget" hint=" " @press="startOrFinish" />
         <BigTarget plain label="Undo" hint="u" @press="takeBack" />
       </div>
     </template>
+    <CoatEnough
+      v-if="coatLaid"
+      :coat="coatLaid"
+      :judged="inHand.state.coatsJudged.find((one) => one.coat === coatLaid)"
+      @record="record"
+    />
   </div>
 </template>
 

@@ -14,6 +14,8 @@ const props = defineProps<{
   step: StepState
   definition: ProcessDefinition
   bottleLabels: Readonly<Record<string, string>>
+  /** Said on the target that ends the count. */
+  finishWords: string
   dropsPerMillilitre: number
 }>()
 const emit = defineEmits<{ record: [happening: Happening]; finish: [] }>()
@@ -33,9 +35,14 @@ const rows = computed(() =>
 const chosen = ref<string | null>(null)
 const inHand = computed(() => chosen.value ?? componentInHand(props.step))
 const isAllIn = computed(() => componentInHand(props.step) === null)
-const finishWords = computed(
-  () => props.definition.steps.find((step) => step.id === props.step.planned.id)?.press.finish ?? '',
-)
+/** From here on counting drops is folly: a small measure does it in one go. */
+const MEASURED_FROM = 60
+const isMuch = computed(() => rows.value.some((row) => row.count >= MEASURED_FROM))
+/** Everything of the bottle in hand at once, poured from a measure. */
+function pour(): void {
+  const row = rows.value.find((one) => one.component === inHand.value)
+  if (row && row.count > row.counted) change(row.component, row.count - row.counted)
+}
 
 function change(component: string | null, by: number): void {
   if (component) emit('record', { type: 'dropped', component, change: by })
@@ -86,8 +93,9 @@ watch(
 )
 
 useKeyRows('Drops', () => [
-  { key: ' ', name: isAllIn.value ? finishWords.value : 'Next drop', run: next },
+  { key: ' ', name: isAllIn.value ? props.finishWords : 'Next drop', run: next },
   { key: 'b', name: 'Take one back', run: () => change(latest(), -1) },
+  { key: 'm', name: 'Measured: all of it is in', run: pour },
   { key: 'p', name: 'Pace: a drop at every tick', run: togglePace },
 ])
 
@@ -145,6 +153,7 @@ const groups = (row: (typeof rows.value)[number]) => {
     <slot />
     <div class="DropCounter-acts">
       <BigTarget :label="isAllIn && !chosen ? finishWords : 'Next drop'" hint=" " @press="next" />
+      <BigTarget v-if="!isAllIn" :quiet="!isMuch" label="Measured: all of it" hint="m" @press="pour" />
       <BigTarget quiet :label="pace ? 'Stop the pace' : 'Set the pace'" hint="p" @press="togglePace" />
       <BigTarget quiet label="Take one back" hint="b" @press="change(latest(), -1)" />
     </div>

@@ -7,17 +7,20 @@ const draft = (changes: Partial<SheetDraft> = {}): SheetDraft => ({
   title: 'Tide gauge',
   portfolio: '',
   subject: '',
+  sheets: '1',
   size: '8x10',
   coats: '1',
+  tool: 'brush',
+  pieceId: '',
   paperName: '',
   paperWeight: '',
   choices: startingChoices(classicCyanotype),
   light: 'uvBox',
   exposure: '',
   bottles: {},
-  ratio: '1 : 1',
-  coverage: '38.8',
-  dropper: '20',
+  ratios: {},
+  coverage: '',
+  dropper: '',
   ...changes,
 })
 const room = (changes: Partial<DraftRoom> = {}): DraftRoom => {
@@ -27,6 +30,8 @@ const room = (changes: Partial<DraftRoom> = {}): DraftRoom => {
     bottles: [],
     lights: [],
     lengthUnit: 'in',
+    coverageMillilitresPerM2: 38.8,
+    dropsPerMillilitre: 20,
     now: T0,
     newId: () => uuid(n++),
     ...changes,
@@ -40,7 +45,12 @@ describe('readDraft', () => {
     const { read: got, faults } = read()
     expect(faults).toEqual({})
     expect(got).toMatchObject({
-      sheet: { widthMillimetres: 203.2, exposureSeconds: 425, parts: [1, 1] },
+      sheet: {
+        widthMillimetres: 203.2,
+        exposureSeconds: 425,
+        parts: { sensitizer: [1, 1] },
+        coverageMillilitresPerM2: 38.8,
+      },
       papers: [],
       bottles: [],
     })
@@ -55,7 +65,13 @@ describe('readDraft', () => {
       exposure: '7 min 30',
     })
     expect(got?.papers).toMatchObject([{ name: 'Old rag', gramsPerM2: 300 }])
-    expect(got?.bottles).toMatchObject([{ label: 'A-1', component: 'iron', percentWv: 25 }])
+    expect(got?.bottles).toMatchObject([
+      {
+        label: 'A-1',
+        kind: 'solution',
+        contents: [{ substanceId: 'ferric-ammonium-citrate', percent: 25 }],
+      },
+    ])
     expect(got?.sheet).toMatchObject({
       exposureSeconds: 450,
       paperId: got?.papers[0]?.id,
@@ -80,7 +96,7 @@ describe('readDraft', () => {
     ['title', ' '],
     ['size', '8 x'],
     ['coats', 'one'],
-    ['ratio', '1'],
+    ['sheets', '0'],
     ['coverage', 'much'],
     ['dropper', '0'],
     ['exposure', '8'],
@@ -90,6 +106,11 @@ describe('readDraft', () => {
     expect(got).toBeNull()
     expect(Object.keys(faults)).toEqual([field])
     expect(faults[field]?.remedy).toMatch(/\w/)
+  })
+
+  it('takes a ratio of one’s own, and refuses one of another length', () => {
+    expect(read({ ratios: { sensitizer: '2 : 1' } }).read?.sheet.parts).toEqual({ sensitizer: [2, 1] })
+    expect(read({ ratios: { sensitizer: '1 : 2 : 1' } }).faults.ratios?.remedy).toMatch(/1 : 1/)
   })
 
   it('refuses a weight that is no weight', () => {

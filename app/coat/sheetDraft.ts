@@ -1,8 +1,9 @@
 import { CoreError, type Refusal } from '@core/errors'
-import { firstExposure, schoolStrengths } from '@core/process/plan'
+import { mixesFor, partsOf } from '@core/process/mixPlan'
+import { firstExposure, schoolStocks } from '@core/process/plan'
 import { formatSpan } from '@core/quantity/format'
 import { parseQuantity, parseRatio, parseSize } from '@core/quantity/parse'
-import type { LightKind, ProcessDefinition } from '@core/record/definition'
+import type { LightKind, MixDefinition, ProcessDefinition, ToolName } from '@core/record/definition'
 import type { Light, Sheet } from '@core/record/records'
 import { Bottle, Paper } from '@core/record/records'
 
@@ -11,8 +12,13 @@ export interface SheetDraft {
   title: string
   portfolio: string
   subject: string
+  /** How many sheets alike are coated from one glass. */
+  sheets: string
   size: string
   coats: string
+  tool: ToolName
+  /** Id of a torn piece, empty for any paper. */
+  pieceId: string
   paperName: string
   paperWeight: string
   choices: Record<string, string>
@@ -21,8 +27,11 @@ export interface SheetDraft {
   exposure: string
   /** Label of the bottle for each component; empty for none. */
   bottles: Record<string, string>
-  ratio: string
+  /** Ratio of each mix, as it is written; empty for the process's own. */
+  ratios: Record<string, string>
+  /** Empty for what one's own coats have taught, or for the usual. */
   coverage: string
+  /** Empty for the dropper that was weighed last, or for 20 to the millilitre. */
   dropper: string
 }
 
@@ -32,13 +41,17 @@ export interface DraftRoom {
   bottles: readonly Bottle[]
   lights: readonly Light[]
   lengthUnit: string
+  coverageMillilitresPerM2: number
+  dropsPerMillilitre: number
   now: number
   newId: () => string
 }
 
 /** A sheet ready to be written down, with the papers, bottles and lights that were named for the first time. */
 export interface ReadDraft {
-  sheet: Omit<Sheet, 'id' | 'number' | 'createdAt'>
+  /** As it will be written, but for what only the writing knows. A batch has its number of sheets here. */
+  sheet: Omit<Sheet, 'id' | 'number' | 'createdAt' | 'batch'>
+  sheets: number
   papers: Paper[]
   bottles: Bottle[]
   lights: Light[]
@@ -70,13 +83,20 @@ export function readDraft(
     required(draft.title, 'title', 'The sheet has no title.', 'Name the picture, so that you find it again.'),
   )
   const size = attempt('size', () => parseSize(draft.size, { field: 'size', bareUnit: room.lengthUnit }))
-  const coats = attempt('coats', () => wholeCoats(draft.coats))
-  const parts = attempt('ratio', () => parseRatio(draft.ratio, definition.components.length, 'ratio'))
+  const coats = attempt('coats', () => whole(draft.coats, 'coats', 9, 'Write 1 or 2.'))
+  const sheets = attempt('sheets', () =>
+    whole(draft.sheets, 'sheets', 99, 'Write 1, or how many alike from one glass.'),
+  )
+  const parts = attempt('ratios', () => readRatios(definition, draft))
   const coverage = attempt('coverage', () =>
-    positive(draft.coverage, 'coverage', 'Write ml for a square metre; brushed coats take about 38.8.'),
+    draft.coverage.trim()
+      ? positive(draft.coverage, 'coverage', 'Write ml for a square metre; brushed coats take about 38.8.')
+      : room.coverageMillilitresPerM2,
   )
   const dropper = attempt('dropper', () =>
-    positive(draft.dropper, 'dropper', 'Write drops to the millilitre; common practice is 20.'),
+    draft.dropper.trim()
+      ? positive(draft.dropper, 'dropper', 'Write drops to the millilitre; common practice is 20.')
+      : room.dropsPerMillilitre,
   )
   const paper = attempt('paperWeight', () => readPaper(draft, room))
   const light = readLight(definition, draft, room)
@@ -94,6 +114,7 @@ export function readDraft(
     title === null ||
     !size ||
     coats === null ||
+    sheets === null ||
     !parts ||
     coverage === null ||
     dropper === null ||
@@ -107,6 +128,7 @@ export function readDraft(
   return {
     faults,
     read: {
+      sheets,
       sheet: {
         title,
         portfolio: draft.portfolio.trim(),
@@ -114,18 +136,23 @@ export function readDraft(
         choices: { ...draft.choices },
         ...size,
         coats,
+        tool: draft.tool,
         parts,
+        ...(draft.pieceId && { pieceId: draft.pieceId }),
         coverageMillilitresPerM2: coverage,
         dropsPerMillilitre: dropper,
         subject: draft.subject.trim(),
         exposureSeconds: exposure,
         ...(paper.record && { paperId: paper.record.id }),
         lightId: light.id,
-        bottles: Object.fromEntries(bottles.map((bottle) => [bottle.component, bottle.id])),
+        bottles: Object.fromEntries(bottles.map(({ component, bottle }) => [component, bottle.id])),
         changedAt: room.now,
       },
       papers: isNew(paper.record ? [paper.record] : [], room.papers),
-      bottles: isNew(bottles, room.bottles),
+      bottles: isNew(
+        bottles.map((one) => one.bottle),
+        room.bottles,
+      ),
       lights: isNew([light], room.lights),
     },
   }
@@ -143,14 +170,17 @@ export function draftOf(sheet: Sheet, room: Pick<DraftRoom, 'papers' | 'bottles'
     portfolio: sheet.portfolio,
     subject: sheet.subject,
     size,
+    sheets: String(sheet.batch?.of ?? 1),
     coats: String(sheet.coats),
+    tool: sheet.tool,
+    pieceId: sheet.pieceId ?? '',
     paperName: paper?.name ?? '',
     paperWeight: paper?.gramsPerM2 ? String(paper.gramsPerM2) : '',
     choices: { ...sheet.choices },
     light: sheet.lightId ?? 'uvBox',
     exposure: formatSpan(sheet.exposureSeconds),
     bottles: Object.fromEntries(labels),
-    ratio: sheet.parts.join(' : '),
+    ratios: Object.fromEntries(Object.entries(sheet.parts).map(([mix, parts]) => [mix, parts.join(' : ')])),
     coverage: String(sheet.coverageMillilitresPerM2),
     dropper: String(sheet.dropsPerMillilitre),
   }
@@ -192,27 +222,43 @@ function readLight(definition: ProcessDefinition, draft: SheetDraft, room: Draft
   return sameName ?? { id: room.newId(), name, kind, note: '', changedAt: room.now }
 }
 
-function readBottles(definition: ProcessDefinition, draft: SheetDraft, room: DraftRoom): Bottle[] {
-  const strengths = schoolStrengths(definition, draft.choices)
-  return definition.components.flatMap((component) => {
-    const label = draft.bottles[component.id]?.trim()
+/** Bottles named for the components; a label that is not on the shelf names a new one, of the chosen school's strength. */
+function readBottles(
+  definition: ProcessDefinition,
+  draft: SheetDraft,
+  room: DraftRoom,
+): { component: string; bottle: Bottle }[] {
+  const stocks = schoolStocks(definition, draft.choices)
+  return definition.components.flatMap(({ id: component, name }) => {
+    const label = draft.bottles[component]?.trim()
+    const stock = stocks[component] ?? []
     if (!label) return []
-    const known = room.bottles.find((one) => one.component === component.id && one.label === label)
-    if (known) return [known]
-    const percentWv = strengths[component.id]
-    return percentWv === undefined
-      ? []
-      : [
-          Bottle.parse({
-            id: room.newId(),
-            label,
-            component: component.id,
-            percentWv,
-            note: '',
-            changedAt: room.now,
-          }),
-        ]
+    const known = room.bottles.find((one) => one.label === label && !one.ended)
+    const bottle =
+      known ??
+      Bottle.parse({
+        id: room.newId(),
+        label,
+        name,
+        kind: 'solution',
+        contents: stock.map(({ substanceId, percentWv }) => ({ substanceId, percent: percentWv })),
+        note: '',
+        changedAt: room.now,
+      })
+    return [{ component, bottle }]
   })
+}
+
+function readRatios(definition: ProcessDefinition, draft: SheetDraft): Sheet['parts'] {
+  return Object.fromEntries(
+    mixesFor(definition, draft.choices).map((mix) => [mix.id, readRatio(definition, mix, draft)]),
+  )
+}
+
+function readRatio(definition: ProcessDefinition, mix: MixDefinition, draft: SheetDraft): number[] {
+  const own = partsOf(definition, mix, draft.choices).map((part) => part.parts)
+  const written = draft.ratios[mix.id]?.trim()
+  return written ? parseRatio(written, own.length, 'ratio') : own
 }
 
 function required(text: string, field: string, problem: string, remedy: string): string {
@@ -222,11 +268,11 @@ function required(text: string, field: string, problem: string, remedy: string):
   return text.trim()
 }
 
-function wholeCoats(text: string): number {
-  const coats = Number(text)
-  if (!Number.isInteger(coats) || coats < 1 || coats > 9)
-    throw wrong('coats', `“${text}” is not a number of coats.`, 'Write 1 or 2.')
-  return coats
+function whole(text: string, field: string, most: number, remedy: string): number {
+  const count = Number(text)
+  if (!Number.isInteger(count) || count < 1 || count > most)
+    throw wrong(field, `“${text}” is not a number of ${field}.`, remedy)
+  return count
 }
 
 function positive(text: string, field: string, remedy: string): number {

@@ -1,3 +1,4 @@
+import type { Table } from 'dexie'
 import type { Workroom } from '@core/record/archive'
 import { applyMerge, planMerge, type MergePlan } from '@core/record/merge'
 import type { WorkroomRecords } from '@core/record/records'
@@ -12,27 +13,30 @@ const ask = <Value extends ArchiveAnswer>(question: ArchiveQuestion): Promise<Va
     question,
   )
 
-const everything = [
-  db.sheets,
-  db.events,
-  db.standings,
-  db.papers,
-  db.bottles,
-  db.lights,
-  db.photos,
-  db.pixels,
-]
+/** Tables that an archive holds as they are, under the same names. */
+const KEPT = [
+  'sheets',
+  'papers',
+  'pieces',
+  'paperRuns',
+  'bottles',
+  'takings',
+  'wastes',
+  'droppers',
+  'ownProcesses',
+  'lights',
+  'photos',
+] as const satisfies readonly Exclude<keyof WorkroomRecords, 'events'>[]
+
+const everything = [...KEPT.map((name) => db[name]), db.events, db.standings, db.pixels] as Table[]
 
 /** Every record of this workroom, as one moment saw it. */
 function allRecords(): Promise<WorkroomRecords> {
-  return db.transaction('r', everything, async () => ({
-    sheets: await db.sheets.orderBy('number').toArray(),
-    events: await db.events.orderBy('[sheetId+index]').toArray(),
-    papers: await db.papers.toArray(),
-    bottles: await db.bottles.toArray(),
-    lights: await db.lights.toArray(),
-    photos: await db.photos.toArray(),
-  }))
+  return db.transaction('r', everything, async () => {
+    const lists = await Promise.all(KEPT.map(async (name) => [name, await (db[name] as Table).toArray()]))
+    const events = await db.events.orderBy('[sheetId+index]').toArray()
+    return { ...Object.fromEntries(lists), events } as WorkroomRecords
+  })
 }
 
 /** The whole workroom as one archive file. */
@@ -86,12 +90,8 @@ export async function finishImport(
     for (const sheetId of replaceLogs)
       await db.events.where('[sheetId+index]').between([sheetId, 0], [sheetId, Infinity]).delete()
     await Promise.all([
-      db.sheets.bulkPut(records.sheets),
+      ...KEPT.map((name) => (db[name] as Table).bulkPut(records[name])),
       db.events.bulkPut(records.events),
-      db.papers.bulkPut(records.papers),
-      db.bottles.bulkPut(records.bottles),
-      db.lights.bulkPut(records.lights),
-      db.photos.bulkPut(records.photos),
       db.pixels.bulkPut(
         records.photos.flatMap((photo) => {
           const pixels = workroom.pixels.get(photo.id)
@@ -110,6 +110,7 @@ export async function finishImport(
     await rebuildStandings([
       ...new Set([
         ...records.sheets.map((sheet) => sheet.id),
+        ...records.paperRuns.map((run) => run.id),
         ...records.events.map((event) => event.sheetId),
       ]),
     ])

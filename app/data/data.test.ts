@@ -1,11 +1,13 @@
 import 'fake-indexeddb/auto'
+import Dexie from 'dexie'
 import { createPinia, setActivePinia } from 'pinia'
 import { begun, logOf, plan, sheet, SHEET, T0, uuid, wholeJob, workroom } from '@core/fixtures/workroom'
-import type { Happening } from '@core/record/event'
+import type { Happening, SheetEvent } from '@core/record/event'
 import type * as archives from './archives'
 import type * as db from './db'
 import type * as log from './log'
 import { applyMerge, conflictKey, planMerge } from '@core/record/merge'
+import { emptyRecords } from '@core/record/records'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.
 Object.assign(globalThis, { document: { querySelector: () => null, addEventListener: () => undefined } })
@@ -126,20 +128,21 @@ describe('rebuildStandings', () => {
   })
 })
 
+const ofSheet = (events: readonly SheetEvent[]) => events.filter((event) => event.sheetId === SHEET)
+
 describe('finishImport', () => {
   const prepared = (here: ReturnType<typeof workroom>['records'] | null, theirs = workroom()) => ({
     workroom: theirs,
-    plan: planMerge(
-      here ?? { sheets: [], events: [], papers: [], bottles: [], lights: [], photos: [] },
-      theirs.records,
-    ),
+    plan: planMerge(here ?? emptyRecords(), theirs.records),
   })
 
   it('fills an empty workroom: records, logs, standings and pixels', async () => {
     await data.finishImport(prepared(null), new Set())
     const { records } = workroom()
     expect(await data.db.sheets.toArray()).toEqual(records.sheets)
-    expect(await data.logOf(SHEET)).toEqual(records.events)
+    expect(await data.logOf(SHEET)).toEqual(ofSheet(records.events))
+    expect(await data.db.takings.toArray()).toEqual(records.takings)
+    expect((await data.db.standings.get(records.paperRuns[0]!.id))?.place).toBe('paper')
     expect(await data.db.papers.toArray()).toEqual(records.papers)
     expect(await data.db.photos.toArray()).toEqual(records.photos)
     expect(await data.db.pixels.count()).toBe(1)
@@ -156,7 +159,10 @@ describe('finishImport', () => {
   it('keeps what is here in a conflict unless told, and replaces the whole log when told', async () => {
     const mine = workroom()
     mine.records.sheets = [{ ...sheet, title: 'Mine' }]
-    mine.records.events = logOf([...wholeJob.slice(0, 4), [60, { type: 'noted', text: 'another way' }]])
+    mine.records.events = [
+      ...logOf([...wholeJob.slice(0, 4), [60, { type: 'noted', text: 'another way' }]]),
+      ...mine.records.events.filter((event) => event.sheetId !== SHEET),
+    ]
     mine.records.photos = []
     mine.pixels.clear()
     await data.finishImport(prepared(null, mine), new Set())
@@ -169,7 +175,7 @@ describe('finishImport', () => {
 
     await data.finishImport(theirs, new Set(theirs.plan.conflicts.map(conflictKey)))
     expect((await data.db.sheets.get(SHEET))?.title).toBe(sheet.title)
-    expect(await data.logOf(SHEET)).toEqual(workroom().records.events)
+    expect(await data.logOf(SHEET)).toEqual(ofSheet(workroom().records.events))
     expect((await data.db.standings.get(SHEET))?.place).toBe('line')
   })
 
@@ -190,10 +196,46 @@ describe('finishImport', () => {
 
   it('agrees with core on what is written', () => {
     const theirs = workroom().records
-    const none = { sheets: [], events: [], papers: [], bottles: [], lights: [], photos: [] }
+    const none = emptyRecords()
     expect(applyMerge(planMerge(none, theirs), theirs, new Set()).records.events).toHaveLength(
       theirs.events.length,
     )
+  })
+})
+
+describe('a workroom of version 1', () => {
+  it('is taken up to this one, standings and all', async () => {
+    const name = 'ember-sheet-of-old'
+    const old = new Dexie(name)
+    old.version(1).stores({
+      sheets: 'id, number',
+      events: 'id, &[sheetId+index]',
+      standings: 'sheetId, place',
+      papers: 'id',
+      bottles: 'id, component',
+      lights: 'id',
+      photos: 'id, sheetId',
+      pixels: 'id',
+    })
+    const { tool, parts, ...rest } = sheet
+    await old.table('sheets').add({ ...rest, parts: parts.sensitizer })
+    await old
+      .table('bottles')
+      .add({ id: uuid(3), label: 'A-7', component: 'iron', percentWv: 25, note: '', changedAt: T0 })
+    await old.table('events').bulkAdd(logOf(wholeJob))
+    await old.table('standings').add({ sheetId: SHEET, place: 'coat', state: { of: 'an older shape' } })
+    old.close()
+
+    const taken = new data.WorkroomDb(name)
+    expect(await taken.sheets.get(SHEET)).toEqual({ ...sheet, tool })
+    expect(await taken.bottles.get(uuid(3))).toMatchObject({
+      name: 'Iron citrate',
+      kind: 'solution',
+      contents: [{ substanceId: 'ferric-ammonium-citrate', percent: 25 }],
+    })
+    expect(await taken.standings.get(SHEET)).toMatchObject({ place: 'line', state: { coatsJudged: [] } })
+    expect(await taken.takings.count()).toBe(0)
+    taken.close()
   })
 })
 

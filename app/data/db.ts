@@ -1,10 +1,24 @@
-import Dexie, { type Table } from 'dexie'
-import type { SheetPlace } from '@core/process/standing'
-import type { RunState } from '@core/process/run'
+import Dexie, { type Table, type Transaction } from 'dexie'
+import { replay, type RunState } from '@core/process/run'
+import { placeOf, type SheetPlace } from '@core/process/standing'
 import type { SheetEvent } from '@core/record/event'
-import type { Bottle, Light, Paper, Photo, Sheet } from '@core/record/records'
+import { logsBySheet } from '@core/record/logs'
+import { migrate } from '@core/record/migrations'
+import type {
+  Bottle,
+  Dropper,
+  Light,
+  OwnProcess,
+  Paper,
+  PaperRun,
+  Photo,
+  Piece,
+  Sheet,
+  Taking,
+  Waste,
+} from '@core/record/records'
 
-/** What a sheet's log amounts to, kept beside it so that lists need not replay every log. Rebuilt, never exported. */
+/** What the log of a sheet or a treatment amounts to, kept beside it so that lists need not replay every log. Rebuilt, never exported. */
 export interface StandingRow {
   sheetId: string
   place: SheetPlace
@@ -18,12 +32,24 @@ export interface PixelsRow {
   thumbnail: Blob
 }
 
+export const rowOf = (state: RunState): StandingRow => ({
+  sheetId: state.sheetId,
+  place: placeOf(state),
+  state,
+})
+
 export class WorkroomDb extends Dexie {
   declare sheets: Table<Sheet, string>
   declare events: Table<SheetEvent, string>
   declare standings: Table<StandingRow, string>
   declare papers: Table<Paper, string>
+  declare pieces: Table<Piece, string>
+  declare paperRuns: Table<PaperRun, string>
   declare bottles: Table<Bottle, string>
+  declare takings: Table<Taking, string>
+  declare wastes: Table<Waste, string>
+  declare droppers: Table<Dropper, string>
+  declare ownProcesses: Table<OwnProcess, string>
   declare lights: Table<Light, string>
   declare photos: Table<Photo, string>
   declare pixels: Table<PixelsRow, string>
@@ -42,7 +68,35 @@ export class WorkroomDb extends Dexie {
       photos: 'id, sheetId',
       pixels: 'id',
     })
+    this.version(2)
+      .stores({
+        papers: 'id',
+        pieces: 'id, paperId',
+        paperRuns: 'id, number',
+        bottles: 'id',
+        takings: 'id, bottleId',
+        wastes: 'id',
+        droppers: 'id',
+        ownProcesses: 'id',
+      })
+      .upgrade(toVersion2)
   }
+}
+
+/** Takes stored rows up by the same step that takes archives up, and works the standings out afresh. */
+async function toVersion2(transaction: Transaction): Promise<void> {
+  const table = <Row>(name: string) => transaction.table<Row, string>(name)
+  const rows = {
+    sheets: await table('sheets').toArray(),
+    bottles: await table('bottles').toArray(),
+  }
+  const next = migrate(rows, 1) as { sheets: Sheet[]; bottles: Bottle[] }
+  await table<Sheet>('sheets').bulkPut(next.sheets)
+  await table<Bottle>('bottles').bulkPut(next.bottles)
+  const logs = logsBySheet(await table<SheetEvent>('events').toArray())
+  await table<StandingRow>('standings').bulkPut(
+    next.sheets.map(({ id }) => rowOf(replay(id, logs.get(id) ?? []))),
+  )
 }
 
 /** The server says in the page which workroom this is; the demo never touches one's own. */

@@ -1,16 +1,9 @@
 import { v4 as uuid } from 'uuid'
 import { CoreError } from '@core/errors'
 import { advance, emptyRun, replay, type RunState } from '@core/process/run'
-import { placeOf } from '@core/process/standing'
 import { SheetEvent, type Happening } from '@core/record/event'
 import { logsBySheet } from '@core/record/logs'
-import { db, type StandingRow } from './db'
-
-export const rowOf = (state: RunState): StandingRow => ({
-  sheetId: state.sheetId,
-  place: placeOf(state),
-  state,
-})
+import { db, rowOf } from './db'
 
 /**
  * Writes down what happened to a sheet, now. The rules are asked inside the transaction, so of two windows that press

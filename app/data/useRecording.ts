@@ -25,7 +25,7 @@ export function useRecording(sheetId: () => string | null) {
   async function takeBack(): Promise<void> {
     const id = sheetId()
     if (!id) return
-    const last = workroom.find(id)?.state.last
+    const last = workroom.work(id)?.state.last
     try {
       await undo(id)
       notice.say(`Taken back: ${undoneWords(last?.type)}.`)

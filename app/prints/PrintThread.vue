@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { dueLooks, hungAtOf, placeOf } from '@core/process/standing'
 import { storyOf } from '@core/process/story'
-import { formatSize } from '@core/quantity/format'
+import { digits, formatSize } from '@core/quantity/format'
 import type { SecondLookDefinition } from '@core/record/definition'
 import type { Happening } from '@core/record/event'
 import { logOf } from '../data/log'
@@ -64,9 +64,10 @@ const materials = computed(() => {
   const { sheet, definition } = one.value
   const paper = workroom.papers.find((each) => each.id === sheet.paperId)
   const light = workroom.lights.find((each) => each.id === sheet.lightId)
-  const bottles = definition.components.flatMap(
-    (component) => workroom.bottles.find((each) => each.id === sheet.bottles[component.id]) ?? [],
-  )
+  // What was really drawn on, where a mix was counted; before that, the bottles that were chosen.
+  const drawn = one.value.state.steps.flatMap((step) => step.drawn.map((draw) => draw.bottleId))
+  const bottleIds = new Set(drawn.length ? drawn : Object.values(sheet.bottles))
+  const bottles = workroom.bottles.filter((each) => bottleIds.has(each.id))
   const chosen = definition.choices.flatMap((choice) => {
     const option = choice.options.find((one) => one.id === sheet.choices[choice.id])
     return option ? [[choice.name, option.name]] : []
@@ -76,8 +77,17 @@ const materials = computed(() => {
       'Size',
       `${formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })}, ${sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`}`,
     ],
+    ['Process', definition.name],
     ['Paper', paper ? `${paper.name}${paper.gramsPerM2 ? `, ${paper.gramsPerM2} g/m²` : ''}` : ''],
-    ['Bottles', bottles.map((bottle) => `${bottle.label}, ${bottle.percentWv} %`).join('; ')],
+    [
+      'Bottles',
+      bottles
+        .map(
+          (bottle) =>
+            `${bottle.label}, ${bottle.contents.map((held) => `${digits(held.percent)} %`).join(' + ')}`,
+        )
+        .join('; '),
+    ],
     [sheet.choices.subject === 'photogram' ? 'Laid on it' : 'Negative', sheet.subject],
     ['Light', light?.name ?? ''],
     ...chosen,

@@ -21,7 +21,7 @@ const shown = computed(() => {
     const paper = workroom.papers.find((paper) => paper.id === one.sheet.paperId)?.name
     const light = workroom.lights.find((light) => light.id === one.sheet.lightId)?.name
     const bottles = workroom.bottles
-      .filter((bottle) => one.sheet.bottles[bottle.component] === bottle.id)
+      .filter((bottle) => Object.values(one.sheet.bottles).includes(bottle.id))
       .map((bottle) => bottle.label)
     return matches(one, words.value, [paper, light, ...bottles], now.now)
   })

@@ -1,4 +1,4 @@
-import { stepInHand } from '@core/process/run'
+import { stepInHand, wordsIdOf } from '@core/process/run'
 import { dueLooks, placeOf, verdictOf } from '@core/process/standing'
 import type { SheetInRoom } from '../data/workroom.store'
 import { momentSaid } from '../shell/moments'
@@ -23,7 +23,7 @@ export function standingWords({ state, definition }: SheetInRoom, now: number): 
     }
     default: {
       const step = stepInHand(state)
-      const words = definition.steps.find((one) => one.id === step?.planned.id)
+      const words = definition.steps.find((one) => one.id === (step && wordsIdOf(step.planned)))
       return step?.status === 'waiting' ? `waiting: ${words?.title.toLowerCase()}` : (words?.meanwhile ?? '')
     }
   }

@@ -13,14 +13,14 @@ const router = useRouter()
 
 const items = computed(() =>
   ledgeOf(workroom.states, now.now).flatMap((clock) => {
-    const found = workroom.find(clock.sheetId)
+    const found = workroom.work(clock.sheetId)
     if (!found) return []
     return [
       {
         clock,
         key: `${clock.sheetId}/${clock.stepId}/${clock.kind}`,
         figure: ledgeFigure(clock),
-        line: `Sheet ${found.sheet.number} · ${ledgeLine(found.definition, clock, now.now)}`,
+        line: `${found.name} · ${ledgeLine(found.definition, clock, now.now)}`,
         isOver: (clock.remainingSeconds ?? 1) <= 0,
         share: clock.targetSeconds ? Math.min(1, clock.elapsedSeconds / clock.targetSeconds) : 0,
       },
@@ -29,7 +29,7 @@ const items = computed(() =>
 )
 
 function go(clock: ClockReading): void {
-  const found = workroom.find(clock.sheetId)
+  const found = workroom.work(clock.sheetId)
   if (found) void router.push({ name: stationOfSheet(found.state), params: { sheetId: clock.sheetId } })
 }
 function goToNearest(): void {

@@ -18,19 +18,22 @@ export function ledgeFigure(clock: ClockReading): string {
 /** What stands under it: what the sheet is doing, or until when it keeps. */
 export function ledgeLine(definition: ProcessDefinition, clock: ClockReading, now: number): string {
   if (clock.kind === 'keeps')
-    return `print before ${clock.dueAt === null ? '' : momentSaid(clock.dueAt, now)}`
-  const doing = stepOf(definition, clock.stepId)?.meanwhile ?? clock.stepId
+    return `${stepOf(definition, clock.wordsId)?.place === 'line' ? 'use' : 'print'} before ${clock.dueAt === null ? '' : momentSaid(clock.dueAt, now)}`
+  if (clock.kind === 'rests') return 'resting, not to be printed yet'
+  const doing = stepOf(definition, clock.wordsId)?.meanwhile ?? clock.stepId
   return clock.held ? `${doing}, held` : doing
 }
 
 /** What is said when a clock runs out. */
 export function endWords(definition: ProcessDefinition, clock: ClockReading): string {
-  const step = stepOf(definition, clock.stepId)
+  const step = stepOf(definition, clock.wordsId)
   switch (clock.kind) {
     case 'toEnd':
       return 'time to take it out'
     case 'within':
       return 'the coat has had its time'
+    case 'rests':
+      return 'rested: it may be used now'
     case 'keeps':
       return 'the coat is past its life'
     case 'atLeast':

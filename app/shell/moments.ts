@@ -2,6 +2,8 @@ const DAY_MS = 86_400_000
 
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+const dated = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
+const datedFar = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'long' })
 
 /** Time of day, `14:02`. */
@@ -11,6 +13,10 @@ export const nameOfDay = (at: number): string => weekday.format(at)
 
 /** A day, `Tue 24 Nov`. */
 export const dayOf = (at: number): string => day.format(at)
+
+/** A date as it stands on a label: `24 Nov`, with its year where that is another one. */
+export const dateOf = (at: number, now: number): string =>
+  (new Date(at).getFullYear() === new Date(now).getFullYear() ? dated : datedFar).format(at)
 
 const midnight = (at: number): number => new Date(at).setHours(0, 0, 0, 0)
 

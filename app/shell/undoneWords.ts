@@ -9,6 +9,7 @@ const WORDS: Readonly<Record<SheetEventType, string>> = {
   returned: 'the return under the light',
   waterChanged: 'the change of water',
   exposureChanged: 'the change of exposure',
+  coatJudged: 'what was said of the coat',
   noted: 'the note',
   judged: 'the judgement',
   photographed: 'the photograph',

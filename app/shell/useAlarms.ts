@@ -28,13 +28,13 @@ export function useAlarms(): void {
   )
 
   function ring(clock: ClockReading): void {
-    const found = workroom.find(clock.sheetId)
+    const found = workroom.work(clock.sheetId)
     if (!found) return
-    const words = `Sheet ${found.sheet.number}: ${endWords(found.definition, clock)}`
+    const words = `${found.name}: ${endWords(found.definition, clock)}`
     chime()
     speak(words)
     if (preferences.chosen.notify && 'Notification' in window && Notification.permission === 'granted')
-      new Notification(words, { tag: clock.sheetId, body: found.sheet.title })
+      new Notification(words, { tag: clock.sheetId, body: found.title })
   }
 }
 

@@ -3,7 +3,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { CoreError } from '@core/errors'
 import { clocksOf, ledgeOf } from '@core/process/deadlines'
 import { nextMove } from '@core/process/nextMove'
-import { stepInHand } from '@core/process/run'
+import { stepInHand, wordsIdOf } from '@core/process/run'
 import type { StationName } from '@core/record/definition'
 import { useNow } from '../data/useNow'
 import { useRecording } from '../data/useRecording'
@@ -12,7 +12,7 @@ import { stationOfSheet, stations } from '../stations'
 import { useNotice } from './notice.store'
 
 /** What a station works on: the sheets that lie here, the one in hand, its step, and the ways to record what happens. */
-export function useStation(station: Exclude<StationName, 'line'>) {
+export function useStation(station: Exclude<StationName, 'line' | 'paper'>) {
   const [route, router, workroom, now, notice] = [
     useRoute(),
     useRouter(),
@@ -39,8 +39,9 @@ export function useStation(station: Exclude<StationName, 'line'>) {
 
   const inHand = computed(() => (held.value ? (workroom.find(held.value) ?? null) : null))
   const step = computed(() => (inHand.value ? stepInHand(inHand.value.state) : null))
+  const wordsId = computed(() => step.value && wordsIdOf(step.value.planned))
   const stepWords = computed(
-    () => inHand.value?.definition.steps.find((one) => one.id === step.value?.planned.id) ?? null,
+    () => inHand.value?.definition.steps.find((one) => one.id === wordsId.value) ?? null,
   )
   const reading = computed(
     () =>

@@ -2,7 +2,7 @@
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { threadOf, type ThreadStretch } from '@core/process/thread'
-import { stepInHand } from '@core/process/run'
+import { stepInHand, wordsIdOf } from '@core/process/run'
 import { hungAtOf, placeOf } from '@core/process/standing'
 import { formatSpan } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
@@ -57,7 +57,9 @@ function words(sheetId: string, stretch: ThreadStretch): string | null {
   if (!one || !step) return null
   if (step.kind === 'count') return 'mix, coat'
   if (step.kind === 'act') return null
-  const isNow = stepInHand(one.state)?.planned.id === stretch.stepId
+  const inHand = stepInHand(one.state)
+  const handId = inHand && wordsIdOf(inHand.planned)
+  const isNow = handId === stretch.stepId
   if (isNow && stretch.ahead && stepInHand(one.state)?.status !== 'waiting') return null
   return `${step.title.toLowerCase()} ${stretch.ahead ? formatSpan((stretch.to - stretch.from) / 1000) : ''}`.trim()
 }

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { clocksOf } from '@core/process/deadlines'
 import { looksDue, nextThing } from '@core/schedule/nextThing'
-import { schoolStrengths, startingChoices } from '@core/process/plan'
+import { schoolStocks, startingChoices } from '@core/process/plan'
 import { placeOf } from '@core/process/standing'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { useNow } from '../data/useNow'
@@ -21,15 +21,15 @@ import { dayLine, headline } from './todayWords'
 const [workroom, now, router] = [useWorkroom(), useNow(), useRouter()]
 
 const thing = computed(() => nextThing(workroom.states, now.now))
-const next = computed(() => ('sheetId' in thing.value ? workroom.find(thing.value.sheetId) : undefined))
+const next = computed(() => ('sheetId' in thing.value ? workroom.work(thing.value.sheetId) : undefined))
 const isAtWork = computed(() =>
   workroom.sheets.some((one) => ['coat', 'light', 'wet', 'line'].includes(placeOf(one.state))),
 )
-const nextWords = computed(() => (next.value ? `Go to sheet ${next.value.sheet.number}` : 'Begin a sheet'))
+const nextWords = computed(() => (next.value ? `Go to ${next.value.name.toLowerCase()}` : 'Begin a sheet'))
 
 function go(): void {
   if (next.value)
-    void router.push({ name: stationOfSheet(next.value.state), params: { sheetId: next.value.sheet.id } })
+    void router.push({ name: stationOfSheet(next.value.state), params: { sheetId: next.value.id } })
   else void router.push({ name: 'begin' })
 }
 useKeyRows('Today', () => [{ key: ' ', name: nextWords.value, run: go }])
@@ -37,9 +37,9 @@ useKeyRows('Today', () => [{ key: ' ', name: nextWords.value, run: go }])
 const named = (one: SheetInRoom) => `${one.sheet.number} ${one.sheet.title}`
 /** What to gather for a first print, and what to know before a bottle opens. */
 function firstNotes(): MarginNote[] {
-  const strengths = schoolStrengths(classicCyanotype, startingChoices(classicCyanotype))
+  const stocks = schoolStocks(classicCyanotype, startingChoices(classicCyanotype))
   const bottles = classicCyanotype.components.map(
-    (one) => `${one.letter}: ${one.name.toLowerCase()}, ${strengths[one.id]} %`,
+    (one) => `${one.letter}: ${one.name.toLowerCase()}, ${stocks[one.id]?.[0]?.percentWv} %`,
   )
   const cautions = [...new Set(classicCyanotype.components.flatMap((one) => one.cautions))]
   return [
@@ -114,7 +114,7 @@ useMarginNotes(() => {
     <header>
       <div>
         <p class="es-kicker">{{ nameOfDay(now.now) }}, {{ dayLine(workroom.sheets) }}</p>
-        <h1>{{ headline(thing, workroom.find) }}</h1>
+        <h1>{{ headline(thing, workroom.work) }}</h1>
       </div>
       <BigTarget :label="nextWords" hint=" " @press="go" />
     </header>

@@ -16,7 +16,11 @@ const inRoom = (count: number, n: number): SheetInRoom => ({
 
 describe('the headline', () => {
   const say = (one: SheetInRoom, seconds: number) =>
-    headline(nextThing([one.state], at(seconds)), (id) => (id === one.sheet.id ? one : undefined))
+    headline(nextThing([one.state], at(seconds)), (id) =>
+      id === one.sheet.id
+        ? { ...one, id, name: `Sheet ${one.sheet.number}`, title: one.sheet.title }
+        : undefined,
+    )
 
   it.each([
     [0, 0, 'Sheet 7 waits for its coat'],

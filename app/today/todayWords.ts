@@ -1,13 +1,14 @@
 import { placeOf } from '@core/process/standing'
 import type { NextThing } from '@core/schedule/nextThing'
-import type { SheetInRoom } from '../data/workroom.store'
+import type { SheetInRoom, WorkInRoom } from '../data/workroom.store'
 
 /** The day's headline: what deserves the hands next. */
-export function headline(thing: NextThing, find: (id: string) => SheetInRoom | undefined): string {
+export function headline(thing: NextThing, find: (id: string) => WorkInRoom | undefined): string {
   if (thing.kind === 'nothing') return 'Nothing is wet and nothing waits'
   const found = find(thing.sheetId)
-  const sheet = `sheet ${found?.sheet.number ?? ''}`
-  const step = 'stepId' in thing ? found?.definition.steps.find((one) => one.id === thing.stepId) : undefined
+  const sheet = found?.name.toLowerCase() ?? ''
+  const step =
+    'wordsId' in thing ? found?.definition.steps.find((one) => one.id === thing.wordsId) : undefined
   switch (thing.kind) {
     case 'over':
       return step?.kind === 'expose'

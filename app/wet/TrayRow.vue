@@ -24,7 +24,10 @@ const trays = computed(() => {
     const words = props.definition.steps.find((step) => step.id === id)
     const sheets = [
       props.inHand,
-      ...props.here.filter((one) => one.sheet.id !== props.inHand.sheet.id),
+      // Trays of another process stand elsewhere on the bench.
+      ...props.here.filter(
+        (one) => one.sheet.id !== props.inHand.sheet.id && one.definition.id === props.definition.id,
+      ),
     ].filter((one) => {
       const step = stepInHand(one.state)
       return step?.planned.id === id && step.status !== 'waiting'

@@ -47,24 +47,43 @@ export function mix(pours: readonly Pour[]): MixedSolute[] {
       remedy: 'Give at least one solution a volume.',
     })
 
-  const ids = [...new Set(pours.flatMap((pour) => pour.solutes.map((solute) => solute.substanceId)))]
-  return ids.map((substanceId) => {
-    const inputs: FigureInput[] = []
-    let grams = 0
-    let found: Solute | undefined
-    for (const pour of pours)
-      for (const solute of pour.solutes) {
-        if (solute.substanceId !== substanceId) continue
-        found = solute
-        grams += (pour.volumeMillilitres * solute.percentWv) / 100
-        inputs.push(
+  return strengthsIn(
+    pours.flatMap((pour) =>
+      pour.solutes.map((solute) => ({
+        ...solute,
+        grams: (pour.volumeMillilitres * solute.percentWv) / 100,
+        inputs: [
           { name: `${pour.name}, poured`, symbol: 'Vᵢ', value: pour.volumeMillilitres, unit: 'ml' },
           { name: `${solute.name} in it`, symbol: 'cᵢ', value: solute.percentWv, unit: '% w/v' },
-        )
-      }
-    inputs.push({ name: 'all together', symbol: 'V', value: total, unit: 'ml' })
-    const { name, formula } = found as Solute
-    const strength = strengthFigure((100 * grams) / total, inputs)
+        ],
+      })),
+    ),
+    total,
+  )
+}
+
+/** So much of a solute, with what it was worked out from. */
+export interface SoluteMass extends Omit<Solute, 'percentWv'> {
+  grams: number
+  inputs: readonly FigureInput[]
+}
+
+/**
+ * Strength of every solute in a volume, masses of the same substance added up.
+ *
+ * @param volumeMillilitres finished volume, above 0.
+ * @returns as `mix`.
+ */
+export function strengthsIn(masses: readonly SoluteMass[], volumeMillilitres: number): MixedSolute[] {
+  const ids = [...new Set(masses.map((one) => one.substanceId))]
+  return ids.map((substanceId) => {
+    const own = masses.filter((one) => one.substanceId === substanceId)
+    const { name, formula } = own[0] as SoluteMass
+    const grams = own.reduce((sum, one) => sum + one.grams, 0)
+    const strength = strengthFigure((100 * grams) / volumeMillilitres, [
+      ...own.flatMap((one) => one.inputs),
+      { name: 'all together', symbol: 'V', value: volumeMillilitres, unit: 'ml' },
+    ])
     return { substanceId, name, strength, molarity: formula ? molarityFigure(strength.value, formula) : null }
   })
 }
@@ -73,8 +92,8 @@ const strengthFigure = (value: number, inputs: FigureInput[]): Figure => ({
   value,
   unit: '% w/v',
   working: {
-    words: 'grams poured in, over all the volume in the glass',
-    formula: 'c = Σ(cᵢ·Vᵢ) / V',
+    words: 'grams that went in, over the whole volume',
+    formula: inputs.some((input) => input.symbol === 'cᵢ') ? 'c = Σ(cᵢ·Vᵢ) / V' : 'c = 100·Σm / V',
     inputs,
     standing: 'arithmetic',
     source: 'Definition of per cent weight in volume: grams in 100 ml',

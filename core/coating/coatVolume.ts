@@ -12,6 +12,8 @@ export interface CoatVolumeInput extends Size {
   coverageMillilitresPerM2: number
   /** Whole coats over the same area, at least 1. */
   coats: number
+  /** Sheets of the same size that are coated from one glass. */
+  sheets?: number
   coverageStanding?: Standing
 }
 
@@ -34,7 +36,7 @@ export function imageArea(size: Size): Figure {
 }
 
 /**
- * Sensitizer to mix for one sheet.
+ * Sensitizer to mix for one sheet, or for several from one glass.
  *
  * @returns millilitres for all coats together.
  * @throws CoreError `out-of-range` for a coverage or a number of coats that cannot be meant.
@@ -49,12 +51,13 @@ export function coatVolume(input: CoatVolumeInput): Figure {
   if (!Number.isInteger(input.coats) || input.coats < 1)
     throw outOfRange('coats', 'Coats are counted whole, from one.', 'Write 1 or 2.')
   const area = imageArea(input)
+  const sheets = input.sheets ?? 1
   return {
-    value: (area.value / 10_000) * input.coverageMillilitresPerM2 * input.coats,
+    value: (area.value / 10_000) * input.coverageMillilitresPerM2 * input.coats * sheets,
     unit: 'ml',
     working: {
-      words: 'area × coverage × coats',
-      formula: 'V = A·k·n',
+      words: sheets === 1 ? 'area × coverage × coats' : 'area × coverage × coats × sheets',
+      formula: sheets === 1 ? 'V = A·k·n' : 'V = A·k·n·s',
       inputs: [
         { name: 'area', symbol: 'A', value: area.value, unit: 'cm²' },
         {
@@ -65,6 +68,7 @@ export function coatVolume(input: CoatVolumeInput): Figure {
           standing: input.coverageStanding ?? 'practice',
         },
         { name: 'coats', symbol: 'n', value: input.coats, unit: '' },
+        ...(sheets === 1 ? [] : [{ name: 'sheets', symbol: 's', value: sheets, unit: '' }]),
       ],
       standing: input.coverageStanding ?? 'practice',
       source: 'Coverage by brush: 40 drops on 8 × 10 in, common practice',

@@ -1,15 +1,17 @@
 import { elapsedSeconds, isHeld, momentAt } from './clock'
-import { clockOf, stepInHand, type RunState, type StepState } from './run'
+import { clockOf, stepInHand, wordsIdOf, type RunState, type StepState } from './run'
 
 /** One running clock of one sheet, read at a moment. */
 export interface ClockReading {
   sheetId: string
   stepId: string
+  /** Id under which the process has words for the step. */
+  wordsId: string
   /**
    * `toEnd` runs down to the planned end; `atLeast` to the least time, after which the eye decides; `within` to a limit
-   * of handwork; `keeps` to the end of a coat's life.
+   * of handwork; `rests` to the moment before which a coat should not be used, `keeps` to the end of its life.
    */
-  kind: 'toEnd' | 'atLeast' | 'within' | 'keeps'
+  kind: 'toEnd' | 'atLeast' | 'within' | 'rests' | 'keeps'
   elapsedSeconds: number
   /** What the clock runs to; `null` for one that only counts up. */
   targetSeconds: number | null
@@ -34,16 +36,41 @@ export function clocksOf(state: RunState, now: number): ClockReading[] {
   const readings: ClockReading[] = []
   if (step && (step.status === 'running' || step.status === 'held') && step.planned.kind !== 'hang')
     readings.push(read(state.sheetId, step, now))
-  const before = state.steps[state.current - 1]
-  if (
-    step?.status === 'waiting' &&
-    before?.finishedAt !== undefined &&
-    before.planned.keepsSeconds !== undefined
-  ) {
-    const reading = readLife(state.sheetId, before, before.finishedAt, before.planned.keepsSeconds, now)
-    if ((reading.remainingSeconds ?? 0) < LIFE_SHOWN_SECONDS) readings.push(reading)
+  const life = lifeOf(state)
+  if (life) {
+    const rest = life.notBefore === null ? null : readLife(state.sheetId, life, 'rests', life.notBefore, now)
+    if (rest && (rest.remainingSeconds ?? 0) > 0) readings.push(rest)
+    const keeps = life.notAfter === null ? null : readLife(state.sheetId, life, 'keeps', life.notAfter, now)
+    if (keeps && (keeps.remainingSeconds ?? 0) < LIFE_SHOWN_SECONDS) readings.push(keeps)
   }
   return readings
+}
+
+/** How long what was finished last may lie before the next step begins; moments in milliseconds, `null` for no limit. */
+export interface CoatLife {
+  step: StepState
+  from: number
+  notBefore: number | null
+  bestUntil: number | null
+  notAfter: number | null
+}
+
+/** The life of what waits for its next step, or `null` where nothing waits or it keeps for good. */
+export function lifeOf(state: RunState): CoatLife | null {
+  const [step, before] = [stepInHand(state), state.steps[state.current - 1]]
+  if (step?.status !== 'waiting' || before?.finishedAt === undefined || state.setAside) return null
+  const { keepsLeastSeconds, keepsBestSeconds, keepsSeconds } = before.planned
+  const from = before.finishedAt
+  const moment = (seconds: number | undefined) => (seconds === undefined ? null : from + seconds * 1000)
+  const [notBefore, bestUntil, notAfter] = [keepsLeastSeconds, keepsBestSeconds, keepsSeconds].map(moment)
+  if (notBefore == null && bestUntil == null && notAfter == null) return null
+  return {
+    step: before,
+    from,
+    notBefore: notBefore ?? null,
+    bestUntil: bestUntil ?? null,
+    notAfter: notAfter ?? null,
+  }
 }
 
 /** Clocks of many sheets, nearest deadline first; held ones and those without an end come last. */
@@ -68,6 +95,7 @@ function read(sheetId: string, step: StepState, now: number): ClockReading {
   return {
     sheetId,
     stepId: step.planned.id,
+    wordsId: wordsIdOf(step.planned),
     kind: target.kind,
     elapsedSeconds: elapsed,
     targetSeconds: target.seconds,
@@ -79,20 +107,22 @@ function read(sheetId: string, step: StepState, now: number): ClockReading {
 
 function readLife(
   sheetId: string,
-  step: StepState,
-  finishedAt: number,
-  keeps: number,
+  { step, from }: CoatLife,
+  kind: 'rests' | 'keeps',
+  dueAt: number,
   now: number,
 ): ClockReading {
-  const elapsed = elapsedSeconds({ startedAt: finishedAt, holds: [] }, now)
+  const elapsed = elapsedSeconds({ startedAt: from, holds: [] }, now)
+  const target = (dueAt - from) / 1000
   return {
     sheetId,
     stepId: step.planned.id,
-    kind: 'keeps',
+    wordsId: wordsIdOf(step.planned),
+    kind,
     elapsedSeconds: elapsed,
-    targetSeconds: keeps,
-    remainingSeconds: keeps - elapsed,
-    dueAt: finishedAt + keeps * 1000,
+    targetSeconds: target,
+    remainingSeconds: target - elapsed,
+    dueAt,
     held: false,
   }
 }

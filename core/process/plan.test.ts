@@ -1,14 +1,18 @@
 import type { ProcessDefinition } from '../record/definition'
+import type { Substance } from '../record/substance'
+import { lotsFor, type Lot } from '../chemistry/lots'
 import { sheet } from '../fixtures/workroom'
-import {
-  beginning,
-  firstExposure,
-  leastTime,
-  planCoat,
-  schoolStrengths,
-  startingChoices,
-  stepsFor,
-} from './plan'
+import { planMix } from './mixPlan'
+import { beginning, firstExposure, leastTime, schoolStocks, startingChoices, stepsFor } from './plan'
+
+const holding = (substanceId: string, percentWv: number) => [{ substanceId, percentWv }]
+const component = (id: string, name: string, letter: string, substanceId: string, percentWv: number) => ({
+  id,
+  name,
+  letter,
+  cautions: [],
+  stock: { solutes: holding(substanceId, percentWv), making: [], standing: 'practice' as const, source: 's' },
+})
 
 /** A process with just enough in it to plan by; the library's own is tested there. */
 const definition: ProcessDefinition = {
@@ -17,25 +21,38 @@ const definition: ProcessDefinition = {
   name: 'Toy process',
   summary: 'For tests.',
   mark: 'umber',
-  parts: [2, 1],
+  kind: 'process',
   components: [
-    { id: 'silver', name: 'Silver', substanceId: 'silver-nitrate', letter: 'A', cautions: [] },
-    { id: 'acid', name: 'Acid', substanceId: 'citric-acid', letter: 'B', cautions: [] },
+    component('silver', 'Silver', 'A', 'silver-nitrate', 12),
+    component('acid', 'Acid', 'B', 'citric-acid', 6),
   ],
+  mixes: [
+    {
+      id: 'sensitizer',
+      name: 'Sensitizer',
+      parts: [
+        { component: 'silver', parts: 2 },
+        { component: 'acid', parts: 1 },
+      ],
+    },
+  ],
+  baths: [],
+  chalk: { bears: true, why: 'w' },
+  tools: ['brush'],
   choices: [
     {
       id: 'strength',
       name: 'Strength',
       startsWith: 'strong',
       options: [
+        { id: 'strong', name: 'Strong', reason: 'r', standing: 'practice' },
         {
-          id: 'strong',
-          name: 'Strong',
+          id: 'weak',
+          name: 'Weak',
           reason: 'r',
           standing: 'practice',
-          strengths: { silver: 12, acid: 6 },
+          stocks: { silver: holding('silver-nitrate', 6), acid: holding('citric-acid', 3) },
         },
-        { id: 'weak', name: 'Weak', reason: 'r', standing: 'practice', strengths: { silver: 6, acid: 3 } },
       ],
     },
     {
@@ -60,17 +77,21 @@ const definition: ProcessDefinition = {
     },
   ],
   steps: [
-    step('mix', 'count'),
+    step('mix', 'count', { mix: 'sensitizer' }),
+    step('spread', 'act', { perCoat: true, begins: 'atOnce' }),
     step('dry', 'wait', {
+      perCoat: true,
+      begins: 'atOnce',
       time: range(600),
       keeps: { mostSeconds: 7200, standing: 'practice', source: 's' },
     }),
     step('expose', 'expose'),
+    step('expose-again', 'expose', { share: 0.25, when: [{ choice: 'lean', is: ['long'] }] }),
     step('fix', 'bath', {
       time: range(120, 240),
       heavyPaper: { fromGramsPerM2: 250, leastSeconds: 300, standing: 'yours', source: 'heavy' },
     }),
-    step('tone', 'bath', { when: { choice: 'strength', option: 'weak' } }),
+    step('tone', 'bath', { when: [{ choice: 'strength', is: ['weak'] }] }),
     step('hang', 'hang'),
   ],
   cautions: [],
@@ -103,15 +124,37 @@ function range(leastSeconds: number, mostSeconds?: number) {
   return { leastSeconds, ...(mostSeconds && { mostSeconds }), standing: 'practice' as const, source: 'table' }
 }
 
-const substances = {
-  'silver-nitrate': { substanceId: 'silver-nitrate', name: 'silver nitrate', formula: 'AgNO3' },
-  'citric-acid': { substanceId: 'citric-acid', name: 'citric acid', formula: 'C6H8O7' },
+const substance = (id: string, name: string, formula: string): Substance => ({
+  id,
+  name,
+  synonyms: [],
+  forms: [{ id: 'anhydrous', name: 'without water', formula }],
+  state: 'solid',
+  purityPercent: 100,
+  hazard: { signal: 'none', pictograms: [], statements: [], standing: 'memory', source: 's' },
+  reacts: [],
+  waste: 'plain',
+  storage: 'Dry.',
+})
+const book = {
+  'silver-nitrate': substance('silver-nitrate', 'silver nitrate', 'AgNO3'),
+  'citric-acid': substance('citric-acid', 'citric acid', 'C6H8O7'),
 }
-const input = { ...sheet, parts: [2, 1] }
 const start = startingChoices(definition)
+const input = { ...sheet, choices: start, parts: { sensitizer: [2, 1] } }
+const mix = definition.mixes[0]!
+/** Lots of a workroom without bottles: what the school says. */
+const lotsOf = (choices: Record<string, string>): Record<string, Lot[]> =>
+  Object.fromEntries(
+    Object.entries(schoolStocks(definition, choices)).map(([id, stock]) => [
+      id,
+      lotsFor(id, stock, [], new Map(), book),
+    ]),
+  )
+const lots = lotsOf(start)
 
-describe('planCoat', () => {
-  const coat = planCoat(definition, input, schoolStrengths(definition, start), substances)
+describe('planMix', () => {
+  const coat = planMix(definition, mix, input, lots)
 
   it('shares the drops by the ratio of the process', () => {
     expect(coat.count.drops).toEqual([27, 13])
@@ -125,41 +168,34 @@ describe('planCoat', () => {
     expect(acid?.strength.value).toBeCloseTo((6 * 13) / 40, 9)
     // CIAAW abridged weights: AgNO3 is 169.87 g/mol.
     expect(silver?.molarity?.value).toBeCloseTo((12 * 27 * 10) / 40 / 169.87, 3)
+    const counted = planMix(definition, mix, input, lots, [20, 20])
+    expect(counted.mixture[0]?.strength.value).toBeCloseTo(6, 9)
+    expect(counted.count.worstError).toBeCloseTo(0.5, 9)
   })
 
   it('follows the strength of the bottle in hand', () => {
-    const weak = planCoat(
-      definition,
-      input,
-      schoolStrengths(definition, { ...start, strength: 'weak' }),
-      substances,
-    )
+    const weak = planMix(definition, mix, input, lotsOf({ ...start, strength: 'weak' }))
     expect(weak.mixture[0]?.strength.value).toBeCloseTo((coat.mixture[0]?.strength.value ?? 0) / 2, 9)
   })
 
+  it('mixes for every sheet that is coated from the glass, and for every coat', () => {
+    const of = (changes: object) => planMix(definition, mix, { ...input, ...changes }, lots).volume.value
+    expect(of({ batch: { id: '', of: 4, place: 1 }, coats: 2 })).toBeCloseTo(8 * of({}), 9)
+    const once = { ...mix, coats: 1 }
+    expect(planMix(definition, once, { ...input, coats: 3 }, lots).volume.value).toBeCloseTo(of({}), 9)
+  })
+
   it.each([
-    ['a ratio of the wrong length', { ...input, parts: [1] }, { silver: 12, acid: 6 }, 'out-of-range'],
-    ['a bottle without a strength', input, { silver: 12 }, 'no-strength'],
-    ['no coats', { ...input, coats: 0 }, { silver: 12, acid: 6 }, 'out-of-range'],
-    [
-      'a dropper that gives none',
-      { ...input, dropsPerMillilitre: 0 },
-      { silver: 12, acid: 6 },
-      'out-of-range',
-    ],
-  ])('refuses %s', (_, wrong, strengths, code) => {
-    expect(() => planCoat(definition, wrong, strengths, substances)).toThrow(
-      expect.objectContaining({ code }),
-    )
+    ['a ratio of the wrong length', { ...input, parts: { sensitizer: [1] } }, lots, 'out-of-range'],
+    ['a bottle without a strength', input, { silver: lots.silver! }, 'no-strength'],
+    ['no coats', { ...input, coats: 0 }, lots, 'out-of-range'],
+    ['a dropper that gives none', { ...input, dropsPerMillilitre: 0 }, lots, 'out-of-range'],
+  ])('refuses %s', (_, wrong, from, code) => {
+    expect(() => planMix(definition, mix, wrong, from)).toThrow(expect.objectContaining({ code }))
   })
 
   it('never plans fewer drops than there are bottles, however small the picture', () => {
-    const tiny = planCoat(
-      definition,
-      { ...input, widthMillimetres: 10, heightMillimetres: 10 },
-      { silver: 12, acid: 6 },
-      substances,
-    )
+    const tiny = planMix(definition, mix, { ...input, widthMillimetres: 10, heightMillimetres: 10 }, lots)
     expect(tiny.count.drops).toEqual([1, 1])
   })
 })
@@ -168,7 +204,7 @@ describe('stepsFor', () => {
   it('takes a step with a condition only where its option is chosen', () => {
     const ids = (strength: string) => stepsFor(definition, { ...start, strength }).map(({ id }) => id)
     expect(ids('strong')).not.toContain('tone')
-    expect(ids('weak')).toEqual(['mix', 'dry', 'expose', 'fix', 'tone', 'hang'])
+    expect(ids('weak')).toEqual(['mix', 'spread', 'dry', 'expose', 'fix', 'tone', 'hang'])
   })
 })
 
@@ -205,7 +241,12 @@ describe('leastTime', () => {
 
 describe('beginning', () => {
   it('carries every time of the plan, and nothing that is not set', () => {
-    const { steps, looks } = beginning(definition, sheet, [27, 13], 300)
+    const { steps, looks } = beginning(
+      definition,
+      { ...sheet, choices: start },
+      { sensitizer: [27, 13] },
+      300,
+    )
     expect(steps.find(({ id }) => id === 'dry')).toMatchObject({ leastSeconds: 600, keepsSeconds: 7200 })
     expect(steps.find(({ id }) => id === 'expose')).toMatchObject({ plannedSeconds: 480 })
     expect(steps.find(({ id }) => id === 'fix')).toMatchObject({ leastSeconds: 300, mostSeconds: 240 })
@@ -215,5 +256,39 @@ describe('beginning', () => {
       { component: 'acid', count: 13 },
     ])
     expect(looks).toEqual([{ id: 'dry', dueAfterSeconds: 10 }])
+  })
+
+  it('repeats what belongs to a coat, and each later coat begins with a press', () => {
+    const { steps } = beginning(
+      definition,
+      { ...sheet, choices: start, coats: 2 },
+      { sensitizer: [27, 13] },
+      300,
+    )
+    expect(steps.slice(0, 5).map(({ id, of, coat, begins }) => [id, of, coat, begins])).toEqual([
+      ['mix', undefined, undefined, 'press'],
+      ['spread', undefined, 1, 'atOnce'],
+      ['dry', undefined, 1, 'atOnce'],
+      ['spread-2', 'spread', 2, 'press'],
+      ['dry-2', 'dry', 2, 'atOnce'],
+    ])
+  })
+
+  it('counts nothing for a sheet that is coated from another’s glass', () => {
+    const batch = { id: 'x', of: 4, place: 2 }
+    const { steps } = beginning(definition, { ...sheet, choices: start, batch }, {}, 300)
+    expect(steps[0]).toMatchObject({ id: 'spread', begins: 'press' })
+  })
+
+  it('gives a layer its share of the exposure', () => {
+    const choices = { ...start, lean: 'long' }
+    const { steps } = beginning(definition, { ...sheet, choices }, { sensitizer: [27, 13] }, 300)
+    expect(steps.find(({ id }) => id === 'expose-again')?.plannedSeconds).toBe(120)
+  })
+
+  it('says so when a mix was never worked out', () => {
+    expect(() => beginning(definition, { ...sheet, choices: start }, {}, 300)).toThrow(
+      expect.objectContaining({ code: 'no-count' }),
+    )
   })
 })

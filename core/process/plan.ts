@@ -1,109 +1,34 @@
 import { CoreError } from '../errors'
-import { mix, type MixedSolute, type Solute } from '../chemistry/mixture'
-import { coatVolume, imageArea } from '../coating/coatVolume'
-import { betterTotal, ratioError, shareDrops, totalDrops, type DropCount } from '../coating/drops'
 import type { Figure } from '../quantity/figure'
-import type { LightKind, ProcessDefinition, StepDefinition } from '../record/definition'
+import type { LightKind, ProcessDefinition, SoluteDefinition, StepDefinition } from '../record/definition'
 import type { Happening, PlannedStep } from '../record/event'
-import type { Sheet } from '../record/records'
-
-/** A substance as the library knows it, as far as a mix needs it. */
-export type SubstanceFacts = Pick<Solute, 'substanceId' | 'name' | 'formula'>
-
-/** What goes into the glass for one sheet. */
-export interface CoatPlan {
-  area: Figure
-  volume: Figure
-  total: Figure
-  count: DropCount
-  /** A slightly larger count that keeps the ratio better, where there is one. */
-  offer: DropCount | null
-  ratioError: Figure
-  /** True strength of each salt in the mix. */
-  mixture: MixedSolute[]
-}
-
-export type CoatInput = Pick<
-  Sheet,
-  | 'widthMillimetres'
-  | 'heightMillimetres'
-  | 'coats'
-  | 'parts'
-  | 'coverageMillilitresPerM2'
-  | 'dropsPerMillilitre'
->
-
-/**
- * Volume, whole drops and true strengths of the coat of one sheet.
- *
- * @param strengths % w/v in each component's bottle, by component id.
- * @param substances facts by substance id.
- * @throws CoreError `out-of-range` from the coat or the drops; `no-strength` for a component whose bottle says nothing.
- */
-export function planCoat(
-  definition: ProcessDefinition,
-  input: CoatInput,
-  strengths: Readonly<Record<string, number>>,
-  substances: Readonly<Record<string, SubstanceFacts>>,
-): CoatPlan {
-  if (input.parts.length !== definition.components.length)
-    throw new CoreError({
-      code: 'out-of-range',
-      field: 'ratio',
-      problem: `${definition.name} is mixed from ${definition.components.length} solutions, and the ratio names ${input.parts.length}.`,
-      remedy: `Write it like ${definition.parts.join(' : ')}.`,
-    })
-  const volume = coatVolume(input)
-  const total = totalDrops(volume.value, input.dropsPerMillilitre, input.parts.length)
-  const count = shareDrops(input.parts, total.value)
-  const pours = definition.components.map((component, index) => {
-    const percentWv = strengths[component.id]
-    const facts = substances[component.substanceId]
-    if (percentWv === undefined || !facts)
-      throw new CoreError({
-        code: 'no-strength',
-        field: component.name,
-        problem: 'The strength of this bottle is not known.',
-        remedy: 'Say which bottle is used, or choose the strengths.',
-      })
-    return {
-      name: component.name,
-      volumeMillilitres: (count.drops[index] as number) / input.dropsPerMillilitre,
-      solutes: [{ ...facts, percentWv }],
-    }
-  })
-  return {
-    area: imageArea(input),
-    volume,
-    total,
-    count,
-    offer: betterTotal(input.parts, total.value),
-    ratioError: ratioError(count, input.parts),
-    mixture: mix(pours),
-  }
-}
+import type { PaperRun, Sheet } from '../record/records'
+import { isChosen, partsOf } from './mixPlan'
 
 /** Steps that belong to a run with these choices, in order. */
 export function stepsFor(
   definition: ProcessDefinition,
   choices: Readonly<Record<string, string>>,
 ): StepDefinition[] {
-  return definition.steps.filter((step) => !step.when || choices[step.when.choice] === step.when.option)
+  return definition.steps.filter((step) => isChosen(step.when, choices))
 }
 
 /** Choices with which the process starts unless the user says otherwise. */
 export const startingChoices = (definition: ProcessDefinition): Record<string, string> =>
   Object.fromEntries(definition.choices.map((choice) => [choice.id, choice.startsWith]))
 
-/** Strength of each bottle under the chosen school, in % w/v by component id. */
-export function schoolStrengths(
+/** What each component's bottle holds under the chosen school, by component id. */
+export function schoolStocks(
   definition: ProcessDefinition,
   choices: Readonly<Record<string, string>>,
-): Record<string, number> {
-  const chosen = definition.choices.flatMap((choice) =>
-    choice.options.filter((option) => option.id === choices[choice.id]),
+): Record<string, readonly SoluteDefinition[]> {
+  const stocks: Record<string, readonly SoluteDefinition[]> = Object.fromEntries(
+    definition.components.map((component) => [component.id, component.stock.solutes]),
   )
-  return Object.assign({}, ...chosen.map((option) => option.strengths ?? {}))
+  for (const choice of definition.choices)
+    for (const option of choice.options)
+      if (option.id === choices[choice.id]) Object.assign(stocks, option.stocks ?? {})
+  return stocks
 }
 
 export interface ExposureInput {
@@ -203,37 +128,117 @@ export function leastTime(step: StepDefinition, gramsPerM2: number | undefined):
   }
 }
 
+/** Drops of each mix in the order of its components, by mix id. */
+export type CountsByMix = Readonly<Record<string, readonly number[]>>
+
 /**
- * The event that begins work on a sheet, with the whole plan written into it.
+ * The event that begins work on a sheet, with the whole plan written into it: steps of the chosen school, coats one
+ * after the other, drops of every mix. A sheet that is coated from another's glass counts nothing itself.
  *
- * @param drops whole drops in the order of the components.
+ * @throws CoreError `no-count` for a mix without drops.
  */
 export function beginning(
   definition: ProcessDefinition,
-  sheet: Sheet,
-  drops: readonly number[],
+  sheet: Pick<Sheet, 'choices' | 'coats' | 'exposureSeconds' | 'batch'>,
+  counts: CountsByMix,
   gramsPerM2: number | undefined,
 ): Extract<Happening, { type: 'begun' }> {
-  const steps = stepsFor(definition, sheet.choices).map((step): PlannedStep => {
-    const least = leastTime(step, gramsPerM2)
-    return {
-      id: step.id,
-      station: step.station,
-      place: step.place,
-      kind: step.kind,
-      begins: step.begins,
-      ...(least && { leastSeconds: least.value }),
-      ...(step.time?.mostSeconds !== undefined && { mostSeconds: step.time.mostSeconds }),
-      ...(step.keeps?.mostSeconds !== undefined && { keepsSeconds: step.keeps.mostSeconds }),
-      ...(step.kind === 'expose' && { plannedSeconds: sheet.exposureSeconds }),
-      ...(step.kind === 'count' && {
-        drops: definition.components.map((component, i) => ({
-          component: component.id,
-          count: drops[i] as number,
-        })),
-      }),
+  const isFromOthersGlass = (sheet.batch?.place ?? 1) > 1
+  const steps: PlannedStep[] = []
+  let wasLeftOut = false
+  for (const { step, coat } of inCoats(stepsFor(definition, sheet.choices), sheet.coats)) {
+    if (step.kind === 'count' && isFromOthersGlass) {
+      wasLeftOut = true
+      continue
     }
-  })
+    const planned = plannedStep(definition, step, sheet, counts, gramsPerM2)
+    steps.push({
+      ...planned,
+      ...(coat !== undefined && { coat }),
+      ...(coat !== undefined && coat > 1 && { id: `${step.id}-${coat}`, of: step.id }),
+      // Work that flows on from a count, or from the coat before, has to be begun where that is not there to flow from.
+      ...((wasLeftOut || isFirstOfCoat(steps.at(-1), coat)) && { begins: 'press' as const }),
+    })
+    wasLeftOut = false
+  }
   const looks = definition.secondLooks.map(({ id, dueAfterSeconds }) => ({ id, dueAfterSeconds }))
   return { type: 'begun', steps, looks }
+}
+
+/** The event that begins a treatment of paper. */
+export const beginningOfTreatment = (
+  definition: ProcessDefinition,
+  run: Pick<PaperRun, 'choices'>,
+  gramsPerM2: number | undefined,
+): Extract<Happening, { type: 'begun' }> =>
+  beginning(definition, { choices: run.choices, coats: 1, exposureSeconds: 1 }, {}, gramsPerM2)
+
+const isFirstOfCoat = (before: PlannedStep | undefined, coat: number | undefined) =>
+  coat !== undefined && coat > 1 && before?.coat !== coat
+
+/** Steps in the order of work, each run of steps that belongs to a coat repeated for every coat. */
+function inCoats(
+  steps: readonly StepDefinition[],
+  coats: number,
+): { step: StepDefinition; coat: number | undefined }[] {
+  const ordered: { step: StepDefinition; coat: number | undefined }[] = []
+  for (let at = 0; at < steps.length;) {
+    const step = steps[at] as StepDefinition
+    if (!step.perCoat) {
+      ordered.push({ step, coat: undefined })
+      at++
+      continue
+    }
+    const after = steps.findIndex((other, i) => i > at && !other.perCoat)
+    const block = steps.slice(at, after < 0 ? steps.length : after)
+    for (let coat = 1; coat <= coats; coat++) ordered.push(...block.map((one) => ({ step: one, coat })))
+    at += block.length
+  }
+  return ordered
+}
+
+function plannedStep(
+  definition: ProcessDefinition,
+  step: StepDefinition,
+  sheet: Pick<Sheet, 'choices' | 'exposureSeconds'>,
+  counts: CountsByMix,
+  gramsPerM2: number | undefined,
+): PlannedStep {
+  const least = leastTime(step, gramsPerM2)
+  const { time, keeps } = step
+  return {
+    id: step.id,
+    station: step.station,
+    place: step.place,
+    kind: step.kind,
+    begins: step.begins,
+    ...(least && { leastSeconds: least.value }),
+    ...(time?.mostSeconds !== undefined && { mostSeconds: time.mostSeconds }),
+    ...(keeps?.leastSeconds !== undefined && { keepsLeastSeconds: keeps.leastSeconds }),
+    ...(keeps?.bestSeconds !== undefined && { keepsBestSeconds: keeps.bestSeconds }),
+    ...(keeps?.mostSeconds !== undefined && { keepsSeconds: keeps.mostSeconds }),
+    ...(step.kind === 'expose' && { plannedSeconds: sheet.exposureSeconds * (step.share ?? 1) }),
+    ...(step.kind === 'count' && { drops: dropsFor(definition, step, sheet.choices, counts) }),
+  }
+}
+
+function dropsFor(
+  definition: ProcessDefinition,
+  step: StepDefinition,
+  choices: Readonly<Record<string, string>>,
+  counts: CountsByMix,
+): NonNullable<PlannedStep['drops']> {
+  const mix = definition.mixes.find((one) => one.id === step.mix)
+  const drops = mix && counts[mix.id]
+  if (!mix || !drops)
+    throw new CoreError({
+      code: 'no-count',
+      field: step.title,
+      problem: 'How many drops go into this mix was not worked out.',
+      remedy: 'Plan the sheet again.',
+    })
+  return partsOf(definition, mix, choices).map(({ component }, i) => ({
+    component: component.id,
+    count: drops[i] as number,
+  }))
 }

@@ -1,5 +1,5 @@
 import { CoreError } from '../errors'
-import type { Judged, PlannedLook, PlannedStep, SheetEvent, SheetEventType } from '../record/event'
+import type { Draw, Judged, PlannedLook, PlannedStep, SheetEvent, SheetEventType } from '../record/event'
 import type { Clock, Hold } from './clock'
 
 /** One step of a run: what was planned, and what has happened to it. */
@@ -16,6 +16,15 @@ export interface StepState {
   /** Planned end of an exposure after all changes to it. */
   plannedSeconds?: number
   changes: { at: number; said: string; plannedSeconds: number }[]
+  /** What was taken off the shelf for it. */
+  drawn: readonly Draw[]
+}
+
+/** Whether what was mixed for a coat was enough. */
+export interface CoatJudgement {
+  coat: number
+  said: 'short' | 'right' | 'over'
+  byMillilitres?: number
 }
 
 /** What a sheet's log amounts to. Plain data: it can be stored and compared. */
@@ -27,6 +36,7 @@ export interface RunState {
   current: number
   looks: PlannedLook[]
   judgements: Judged[]
+  coatsJudged: CoatJudgement[]
   photoIds: string[]
   notes: { at: number; text: string }[]
   setAside: { at: number; reason: string } | null
@@ -45,6 +55,7 @@ export const emptyRun = (sheetId: string): RunState => ({
   current: 0,
   looks: [],
   judgements: [],
+  coatsJudged: [],
   photoIds: [],
   notes: [],
   setAside: null,
@@ -127,6 +138,7 @@ function transition(state: RunState, event: SheetEvent): RunState {
     throw refuse('set-aside', 'This sheet was set aside.', 'Undo that first if work goes on.')
   if (event.type === 'setAside') return { ...state, setAside: { at: event.at, reason: event.reason } }
   if (event.type === 'judged') return judge(state, event)
+  if (event.type === 'coatJudged') return judgeCoat(state, event)
   return work(state, event)
 }
 
@@ -145,6 +157,7 @@ function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): 
       waters: [],
       plannedSeconds: planned.plannedSeconds,
       changes: [],
+      drawn: [],
     })),
   }
 }
@@ -158,6 +171,21 @@ function judge(state: RunState, event: Judged): RunState {
   const judged = { ...state, judgements: [...state.judgements, event] }
   const atHang = state.steps[state.current] === hang
   return event.moment !== 'wet' && atHang ? finish(judged, event.at) : judged
+}
+
+function judgeCoat(state: RunState, event: Extract<SheetEvent, { type: 'coatJudged' }>): RunState {
+  if (!state.steps.some((step) => step.planned.coat === event.coat && step.startedAt !== undefined))
+    throw refuse(
+      'not-coated',
+      'This coat has not been laid yet.',
+      'Coat the sheet, then say whether it was enough.',
+    )
+  const { coat, said, byMillilitres } = event
+  const others = state.coatsJudged.filter((one) => one.coat !== coat)
+  return {
+    ...state,
+    coatsJudged: [...others, { coat, said, ...(byMillilitres !== undefined && { byMillilitres }) }],
+  }
 }
 
 type Work = Extract<
@@ -185,7 +213,7 @@ function work(state: RunState, event: Work): RunState {
         throw refuse('running', 'This has started already.', 'Nothing needs doing.')
       return put(state, start(step, event.at))
     case 'stepFinished':
-      return finish(state, event.at)
+      return finish(state, event.at, event.drawn)
     case 'looked':
       if (step.planned.kind !== 'expose' || step.status !== 'running')
         throw refuse('not-exposing', 'The frame is not under the light.', 'Put it back first.')
@@ -221,7 +249,7 @@ function drop(step: StepState, component: string, change: number): StepState {
 const start = (step: StepState, at: number): StepState => ({ ...step, status: 'running', startedAt: at })
 
 /** Ends the step in hand and starts the next where the work flows on without a press. */
-function finish(state: RunState, at: number): RunState {
+function finish(state: RunState, at: number, drawn: readonly Draw[] = []): RunState {
   const step = state.steps[state.current] as StepState
   if (step.planned.kind === 'count') {
     if (Object.values(step.drops).some((count) => count === 0))
@@ -232,7 +260,13 @@ function finish(state: RunState, at: number): RunState {
       )
   } else if (step.status === 'waiting')
     throw refuse('not-started', 'This has not started.', 'Start it first.')
-  const done: StepState = { ...step, status: 'done', finishedAt: at, holds: closeHolds(step.holds, at) }
+  const done: StepState = {
+    ...step,
+    status: 'done',
+    finishedAt: at,
+    holds: closeHolds(step.holds, at),
+    drawn,
+  }
   const moved = { ...put(state, done), current: state.current + 1 }
   const next = moved.steps[moved.current]
   return next?.planned.begins === 'atOnce' ? put(moved, start(next, at)) : moved
@@ -251,6 +285,9 @@ const refuse = (code: string, problem: string, remedy: string) =>
 
 /** The step in hand, or `null` before work begins and after the last. */
 export const stepInHand = (state: RunState): StepState | null => state.steps[state.current] ?? null
+
+/** Id of the step of the process that a planned step is one of: its own, or the first coat's for a later coat. */
+export const wordsIdOf = (planned: PlannedStep): string => planned.of ?? planned.id
 
 /** The clock of a step, or `null` while it has not started. */
 export const clockOf = (step: StepState): Clock | null =>

@@ -2,7 +2,7 @@ import type { PlannedLook } from '../record/event'
 import { stepInHand, type RunState } from './run'
 
 /** Where a sheet stands in the room. */
-export type SheetPlace = 'planned' | 'coat' | 'light' | 'wet' | 'line' | 'finished' | 'setAside'
+export type SheetPlace = 'planned' | 'paper' | 'coat' | 'light' | 'wet' | 'line' | 'finished' | 'setAside'
 
 /** A look at the finished print that is due at a moment (milliseconds). */
 export interface DueLook {

@@ -1,8 +1,8 @@
-import { formatSpan } from '../quantity/format'
+import { digits, formatSpan } from '../quantity/format'
 import type { ProcessDefinition } from '../record/definition'
 import type { SheetEvent } from '../record/event'
 import { elapsedSeconds } from './clock'
-import { clockOf, replay, standing, type StepState } from './run'
+import { clockOf, replay, standing, wordsIdOf, type StepState } from './run'
 
 /** One line of a sheet's record, as a printer would have written it on the back. */
 export interface StoryLine {
@@ -39,7 +39,8 @@ export function storyOf(
   const components = new Map(definition.components.map((component) => [component.id, component.name]))
   const lines: StoryLine[] = []
   for (const step of state.steps) {
-    const title = titles.get(step.planned.id) ?? step.planned.id
+    const named = titles.get(wordsIdOf(step.planned)) ?? step.planned.id
+    const title = (step.planned.coat ?? 1) > 1 ? `${named}, coat ${step.planned.coat}` : named
     const at = step.planned.kind === 'count' ? state.begunAt : step.startedAt
     if (at == null) continue
     lines.push({ at, tone: 'work', what: title, detail: detailOf(step, components) })
@@ -94,6 +95,8 @@ function lineOf(event: SheetEvent): StoryLine | null {
       return { at: event.at, tone: 'note', what: 'Note', detail: event.text }
     case 'photographed':
       return { at: event.at, tone: 'note', what: 'Photographed', detail: '' }
+    case 'coatJudged':
+      return { at: event.at, tone: 'note', what: `Coat ${event.coat}`, detail: coatSaid(event) }
     case 'setAside':
       return { at: event.at, tone: 'ended', what: 'Set aside', detail: event.reason }
     case 'judged': {
@@ -115,5 +118,10 @@ function lineOf(event: SheetEvent): StoryLine | null {
       return null
   }
 }
+
+const COAT = { short: 'too little', right: 'just enough', over: 'some left over' } as const
+
+const coatSaid = ({ said, byMillilitres }: Extract<SheetEvent, { type: 'coatJudged' }>): string =>
+  byMillilitres ? `${COAT[said]}, by ${digits(byMillilitres)}\u00a0ml` : COAT[said]
 
 const plural = (count: number, noun: string): string => `${count} ${noun}${count === 1 ? '' : 's'}`

@@ -1,6 +1,6 @@
 import type { PlaceName } from '../record/definition'
 import { targetOf } from './deadlines'
-import { stepInHand, type RunState, type StepState } from './run'
+import { stepInHand, wordsIdOf, type RunState, type StepState } from './run'
 
 /** One stretch of a sheet's day: where it lies, from when to when (milliseconds), and whether hands are needed. */
 export interface ThreadStretch {
@@ -68,7 +68,7 @@ function lengthOf(step: StepState): number {
 }
 
 const stretch = (step: StepState, from: number, to: number, isAhead: boolean): ThreadStretch => ({
-  stepId: step.planned.id,
+  stepId: wordsIdOf(step.planned),
   place: step.planned.place,
   from,
   to,
@@ -77,7 +77,7 @@ const stretch = (step: StepState, from: number, to: number, isAhead: boolean): T
 })
 
 const waiting = (step: StepState, place: PlaceName | undefined, from: number, to: number): ThreadStretch => ({
-  stepId: step.planned.id,
+  stepId: wordsIdOf(step.planned),
   place: place ?? step.planned.place,
   from,
   to,

@@ -116,3 +116,21 @@ export function formatStops(stops: number): string {
   const body = fraction ? `${whole || ''}${fraction}` : isWhole ? String(whole) : digits(size, 2)
   return `${stops < 0 ? '−' : ''}${body}${NARROW}${size > 1.01 ? 'stops' : 'stop'}`
 }
+
+const SIXTEENTHS = 16
+
+/**
+ * A position as one reads it off a rule: inches in sixteenths (`11 1/4 in`), centimetres in millimetres (`28.6 cm`).
+ *
+ * @param millimetres not below 0.
+ */
+export function formatOnRule(millimetres: number, unit: UnitChoice['length']): string {
+  if (unit === 'mm') return `${Math.round(millimetres)}${NARROW}mm`
+  if (unit === 'cm') return `${(Math.round(millimetres) / 10).toFixed(1)}${NARROW}cm`
+  const sixteenths = Math.round((millimetres / 25.4) * SIXTEENTHS)
+  const [whole, rest] = [Math.floor(sixteenths / SIXTEENTHS), sixteenths % SIXTEENTHS]
+  if (rest === 0) return `${whole}${NARROW}in`
+  let [over, under] = [rest, SIXTEENTHS]
+  while (over % 2 === 0) [over, under] = [over / 2, under / 2]
+  return `${whole ? `${whole}${NARROW}` : ''}${over}/${under}${NARROW}in`
+}

@@ -6,7 +6,7 @@ import { readArchive, writeArchive, type Workroom } from './archive'
 import type { SheetEvent } from './event'
 import { logsBySheet } from './logs'
 import { applyMerge, conflictKey, planMerge } from './merge'
-import { WorkroomRecords, type Sheet } from './records'
+import { emptyRecords, WorkroomRecords, type Sheet } from './records'
 
 /** A log as some hand might have made it: the next thing again and again, with notes and undos between. */
 function logFor(sheetId: string, moves: readonly ('move' | 'undo' | 'note')[], salt: number): SheetEvent[] {
@@ -52,14 +52,7 @@ const workroom: fc.Arbitrary<Workroom> = fc
     { maxLength: 5 },
   )
   .map((entries) => {
-    const records: WorkroomRecords = {
-      sheets: [],
-      events: [],
-      papers: [],
-      bottles: [],
-      lights: [],
-      photos: [],
-    }
+    const records = emptyRecords()
     const pixels = new Map<string, { original: Uint8Array; thumbnail: Uint8Array }>()
     entries.forEach((entry, n) => {
       const one: Sheet = {
@@ -89,7 +82,7 @@ const workroom: fc.Arbitrary<Workroom> = fc
     return { records, pixels }
   })
 
-const none: WorkroomRecords = { sheets: [], events: [], papers: [], bottles: [], lights: [], photos: [] }
+const none = emptyRecords()
 
 describe('any workroom', () => {
   it('is a sound set of records', () => {

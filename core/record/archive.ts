@@ -7,7 +7,7 @@ import { LIMITS, packZip, unpackZip, type ZipLimits } from '../formats/zip'
 import { replay } from '../process/run'
 import { Stamp } from './common'
 import { logsBySheet } from './logs'
-import { migrate } from './migrations'
+import { checkVersion, migrate } from './migrations'
 import { RECORD_VERSION, WorkroomRecords, type Photo } from './records'
 
 export const ARCHIVE_FORMAT = 'ember-sheet-archive'
@@ -153,7 +153,7 @@ function readManifest(files: ReadonlyMap<string, Uint8Array>): z.infer<typeof Ma
     )
   // The version is looked at before the rest, since a newer manifest may hold what this one does not know.
   const version = (found as { recordVersion?: unknown }).recordVersion
-  if (typeof version === 'number') migrate(null, version)
+  if (typeof version === 'number') checkVersion(version)
   return checked(Manifest, found, 'manifest.json')
 }
 
@@ -191,22 +191,35 @@ function checkEnds(records: WorkroomRecords): void {
   const sheets = new Set(records.sheets.map((sheet) => sheet.id))
   for (const photo of records.photos)
     if (!sheets.has(photo.sheetId)) throw loose(`A photograph belongs to no sheet: ${photo.id}.`)
+  const logged = new Set([...sheets, ...records.paperRuns.map((run) => run.id)])
   for (const event of records.events)
-    if (!sheets.has(event.sheetId)) throw loose(`An event belongs to no sheet: ${event.id}.`)
+    if (!logged.has(event.sheetId)) throw loose(`An event belongs to no sheet: ${event.id}.`)
   const photos = new Set(records.photos.map((photo) => photo.id))
   for (const event of records.events)
     if (event.type === 'photographed' && !photos.has(event.photoId))
       throw loose(`An event names a photograph that is not here: ${event.photoId}.`)
 
   const logs = logsBySheet(records.events)
-  for (const sheet of records.sheets) {
+  const owners = [
+    ...records.sheets.map(({ id, number }) => ({ id, name: `sheet ${number}` })),
+    ...records.paperRuns.map(({ id, number }) => ({ id, name: `treatment ${number}` })),
+  ]
+  for (const { id, name } of owners) {
     try {
-      replay(sheet.id, logs.get(sheet.id) ?? [])
+      replay(id, logs.get(id) ?? [])
     } catch (error) {
       const reason = error instanceof CoreError ? error.refusal.problem : String(error)
-      throw loose(`The log of sheet ${sheet.number} could not have happened. ${reason}`)
+      throw loose(`The log of ${name} could not have happened. ${reason}`)
     }
   }
+  const bottles = new Set(records.bottles.map((bottle) => bottle.id))
+  for (const taking of records.takings)
+    if (!bottles.has(taking.bottleId))
+      throw loose(`Something was taken from a bottle that is not here: ${taking.id}.`)
+  const papers = new Set(records.papers.map((paper) => paper.id))
+  for (const piece of records.pieces)
+    if (!papers.has(piece.paperId))
+      throw loose(`A piece was torn from a paper that is not here: ${piece.label}.`)
 }
 
 const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1))

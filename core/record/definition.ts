@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { Key, Seconds, StandingWord } from './common'
 
 /** Where a step is worked: the station of the application, which is the place in the room. */
-export const Station = z.enum(['coat', 'light', 'wet', 'line'])
+export const Station = z.enum(['paper', 'coat', 'light', 'wet', 'line'])
 
 /** Column of the day's threads: where the sheet lies meanwhile. */
 export const Place = z.enum(['bench', 'dark', 'light', 'water', 'line'])
@@ -23,8 +23,8 @@ const Range = z.strictObject({
   source: Sentence,
 })
 
-/** The option that has to be chosen for a step to belong to the run. */
-const Condition = z.strictObject({ choice: Key, option: Key })
+/** Options that have to be chosen for a thing to belong to the run: one of `is` for each choice named. */
+const When = z.array(z.strictObject({ choice: Key, is: z.array(Key).min(1) })).min(1)
 
 const Caution = z.strictObject({
   id: Key,
@@ -62,8 +62,18 @@ const Step = z.strictObject({
       source: Sentence,
     })
     .optional(),
-  /** How long the sheet may wait after this step before the next begins. */
-  keeps: Range.optional(),
+  /** How long the sheet may wait after this step before the next begins: not before, best until, not after. */
+  keeps: z.strictObject({ ...Range.shape, bestSeconds: Seconds.optional() }).optional(),
+  /** Which mix is counted, for steps that count. */
+  mix: Key.optional(),
+  /** Said again for every coat. */
+  perCoat: z.boolean().optional(),
+  /** Which solution stands in the tray, for steps that soak or float. */
+  tray: Key.optional(),
+  /** Which solution this lays into the paper and how, for the balance of salt and silver. */
+  lays: z.strictObject({ component: Key, by: z.enum(['brush', 'soak', 'float']) }).optional(),
+  /** Exposure of this step over the sheet's own, where it is not the same: a gum layer takes about a quarter. */
+  share: z.number().gt(0).max(10).optional(),
   endpoint: Endpoint.optional(),
   /** How far into an exposure a look pays, as shares of the planned time. */
   looks: z.array(z.strictObject({ share: z.number().gt(0).lt(1), lookFor: Sentence })).optional(),
@@ -74,16 +84,19 @@ const Step = z.strictObject({
   /** Words on the target that starts and that ends the step. */
   press: z.strictObject({ start: Sentence, finish: Sentence }),
   habit: Sentence.optional(),
-  when: Condition.optional(),
+  when: When.optional(),
 })
+
+/** Something dissolved: grams in 100 ml of solution. */
+const Solute = z.strictObject({ substanceId: Key, percentWv: z.number().gt(0).max(400) })
 
 const Option = z.strictObject({
   id: Key,
   name: Sentence,
   reason: Sentence,
   standing: StandingWord,
-  /** Strength of each component's bottle in % w/v, for options about strengths. */
-  strengths: z.record(Key, z.number().gt(0).max(100)).optional(),
+  /** What these components' bottles hold under this option, instead of what they say themselves. */
+  stocks: z.record(Key, z.array(Solute).min(1)).optional(),
   /** Which end of the light's range a first exposure starts from, for options about exposure. */
   exposeTo: z.enum(['upperEnd', 'middle']).optional(),
 })
@@ -95,13 +108,50 @@ const Choice = z.strictObject({
   options: z.array(Option).min(2),
 })
 
+/** Time on a shelf: some solutions keep for many years. */
+const Shelf = z
+  .number()
+  .min(0)
+  .max(50 * 31_536_000)
+
+/** What stands in a bottle, how it is made and how long it serves. */
+const Stock = z.strictObject({
+  solutes: z.array(Solute),
+  /** How it is made, act by act. */
+  making: z.array(Sentence),
+  ripensSeconds: Shelf.optional(),
+  keepsSeconds: Shelf.optional(),
+  standing: StandingWord,
+  source: Sentence,
+})
+
 const Component = z.strictObject({
   id: Key,
   name: Sentence,
-  substanceId: Key,
   /** Letter of the bottle in the trade's usual naming. */
   letter: z.string().regex(/^[A-Z]$/),
+  stock: Stock,
   cautions: z.array(Key),
+})
+
+/** A solution that stands in a tray, of which no measured share goes into the sheet. */
+const Bath = z.strictObject({
+  id: Key,
+  name: Sentence,
+  stock: Stock,
+  cautions: z.array(Key),
+  when: When.optional(),
+})
+
+/** Components that are counted into one glass, in the order in which they go in. */
+const Mix = z.strictObject({
+  id: Key,
+  name: Sentence,
+  /** Coats that this mix is for, whatever the sheet's own number: a salt size is laid once. */
+  coats: z.int().min(1).max(9).optional(),
+  parts: z
+    .array(z.strictObject({ component: Key, parts: z.number().gt(0).max(1000), when: When.optional() }))
+    .min(1),
 })
 
 const LightRange = z.strictObject({
@@ -131,10 +181,27 @@ export const ProcessDefinition = z.strictObject({
   summary: Sentence,
   /** Name of the process's own colour in both palettes. */
   mark: z.enum(['prussian', 'umber', 'plum', 'graphite']),
-  parts: z.array(z.number().gt(0)).min(1),
-  components: z.array(Component).min(1),
+  /** A process makes prints; a treatment gets paper ready for one. */
+  kind: z.enum(['process', 'treatment']),
+  /** Id of the process this is a changed copy of. */
+  copyOf: Key.optional(),
+  components: z.array(Component),
+  mixes: z.array(Mix),
+  baths: z.array(Bath),
+  /** Whether it bears the chalk of a buffered paper, and what the chalk does. */
+  chalk: z.strictObject({ bears: z.boolean(), why: Sentence }),
+  /** Coverage by brush where the process has its own. */
+  coverage: z
+    .strictObject({ millilitresPerM2: z.number().gt(0).max(1000), standing: StandingWord, source: Sentence })
+    .optional(),
+  /** What coats it, the usual tool first. */
+  tools: z.array(z.enum(['brush', 'rod', 'sponge', 'cotton'])),
+  /** Light to work by. */
+  lighting: Sentence.optional(),
+  /** What keeps the negative safe from the coat. */
+  film: Sentence.optional(),
   choices: z.array(Choice),
-  lights: z.array(LightRange).min(1),
+  lights: z.array(LightRange),
   steps: z.array(Step).min(1),
   cautions: z.array(Caution),
   secondLooks: z.array(SecondLook),
@@ -146,5 +213,11 @@ export type ProcessDefinition = z.infer<typeof ProcessDefinition>
 export type StepDefinition = z.infer<typeof Step>
 export type LightKind = z.infer<typeof LightRange>['kind']
 export type SecondLookDefinition = z.infer<typeof SecondLook>
+export type WhenChosen = z.infer<typeof When>
+export type SoluteDefinition = z.infer<typeof Solute>
+export type StockDefinition = z.infer<typeof Stock>
+export type ComponentDefinition = z.infer<typeof Component>
+export type MixDefinition = z.infer<typeof Mix>
+export type ToolName = ProcessDefinition['tools'][number]
 export type StationName = z.infer<typeof Station>
 export type PlaceName = z.infer<typeof Place>

@@ -13,8 +13,14 @@ export const PlannedStep = z.strictObject({
   mostSeconds: Seconds.optional(),
   /** The planned end of an exposure. */
   plannedSeconds: Seconds.optional(),
-  /** Longest wait after this step before the next begins. */
+  /** Longest wait after this step before the next begins; with the shortest and the best where they matter. */
   keepsSeconds: Seconds.optional(),
+  keepsLeastSeconds: Seconds.optional(),
+  keepsBestSeconds: Seconds.optional(),
+  /** The step of the process that this is one of, where it is done more than once. */
+  of: Key.optional(),
+  /** Which coat it belongs to, from 1. */
+  coat: z.int().min(1).max(9).optional(),
   /** Drops to count, in the order in which they are counted. */
   drops: z.array(z.strictObject({ component: Key, count: z.int().min(1).max(9999) })).optional(),
 })
@@ -42,12 +48,21 @@ const stamped = <Type extends string, Parts extends z.ZodRawShape>(type: Type, p
     ...parts,
   })
 
+/** What was drawn from a bottle for a mix. */
+const Draw = z.strictObject({ bottleId: Id, component: Key, millilitres: z.number().gt(0).max(100_000) })
+
 /** Everything that can happen to a sheet. The log of these is the record; nothing in it is ever rewritten. */
 export const SheetEvent = z.discriminatedUnion('type', [
   stamped('begun', { steps: z.array(PlannedStep).min(1), looks: z.array(PlannedLook) }),
   stamped('dropped', { component: Key, change: z.int().min(-9999).max(9999) }),
   stamped('stepStarted', { step: Key }),
-  stamped('stepFinished', { step: Key }),
+  stamped('stepFinished', { step: Key, drawn: z.array(Draw).max(99).optional() }),
+  /** Whether what was mixed for a coat was enough. */
+  stamped('coatJudged', {
+    coat: z.int().min(1).max(9),
+    said: z.enum(['short', 'right', 'over']),
+    byMillilitres: z.number().min(0).max(1000).optional(),
+  }),
   /** The frame is off the light for a look; its clock stands. */
   stamped('looked', { step: Key }),
   stamped('returned', { step: Key }),
@@ -65,6 +80,7 @@ export type SheetEvent = z.infer<typeof SheetEvent>
 export type SheetEventType = SheetEvent['type']
 export type PlannedStep = z.infer<typeof PlannedStep>
 export type PlannedLook = z.infer<typeof PlannedLook>
+export type Draw = z.infer<typeof Draw>
 export type Judged = Extract<SheetEvent, { type: 'judged' }>
 
 type Unstamped<Event> = Event extends SheetEvent ? Omit<Event, 'id' | 'sheetId' | 'index' | 'at'> : never

@@ -26,7 +26,28 @@ export interface MergePlan {
   conflicts: Conflict[]
 }
 
-const KINDS = ['sheets', 'papers', 'bottles', 'lights', 'photos'] as const
+const KINDS = [
+  'sheets',
+  'papers',
+  'pieces',
+  'paperRuns',
+  'bottles',
+  'takings',
+  'wastes',
+  'droppers',
+  'ownProcesses',
+  'lights',
+  'photos',
+] as const satisfies readonly Kind[]
+
+const eachKind = <Value>(make: (kind: Kind) => Value): Record<Kind, Value> =>
+  Object.fromEntries(KINDS.map((kind) => [kind, make(kind)])) as Record<Kind, Value>
+
+/** Records that have a log of events: sheets, and treatments of paper. */
+const withLogs = (records: WorkroomRecords): { id: string; name: string }[] => [
+  ...records.sheets.map((sheet) => ({ id: sheet.id, name: `Sheet ${sheet.number}, ${sheet.title}` })),
+  ...records.paperRuns.map((run) => ({ id: run.id, name: `Treatment ${run.number}` })),
+]
 
 /**
  * Compares an archive with a workroom.
@@ -36,28 +57,28 @@ const KINDS = ['sheets', 'papers', 'bottles', 'lights', 'photos'] as const
  */
 export function planMerge(here: WorkroomRecords, theirs: WorkroomRecords): MergePlan {
   const plan: MergePlan = {
-    added: { sheets: [], papers: [], bottles: [], lights: [], photos: [] },
+    added: eachKind(() => []) as MergePlan['added'],
     events: [],
     continued: [],
-    same: { sheets: 0, papers: 0, bottles: 0, lights: 0, photos: 0 },
+    same: eachKind(() => 0),
     conflicts: [],
   }
   for (const kind of KINDS) compare(kind, here, theirs, plan)
 
   const [logsHere, logsTheirs] = [logsBySheet(here.events), logsBySheet(theirs.events)]
-  for (const sheet of theirs.sheets) {
-    const [mine, other] = [logsHere.get(sheet.id) ?? [], logsTheirs.get(sheet.id) ?? []]
+  for (const { id, name } of withLogs(theirs)) {
+    const [mine, other] = [logsHere.get(id) ?? [], logsTheirs.get(id) ?? []]
     const parts = other.findIndex((event, i) => mine[i] !== undefined && !same(event, mine[i]))
     if (parts >= 0)
       plan.conflicts.push({
         kind: 'log',
-        id: sheet.id,
-        name: `Sheet ${sheet.number}, ${sheet.title}`,
+        id,
+        name,
         differs: [`the logs part after ${parts} events`],
       })
     else if (other.length > mine.length) {
       plan.events.push(...other.slice(mine.length))
-      if (mine.length) plan.continued.push(sheet.id)
+      if (mine.length) plan.continued.push(id)
     }
   }
   return plan
@@ -115,8 +136,10 @@ function compare<K extends Kind>(
 
 function nameOf<K extends Kind>(kind: K, record: RecordOf<K>): string {
   if ('title' in record) return `Sheet ${record.number}, ${record.title}`
-  if ('label' in record) return `Bottle ${record.label}`
+  if ('label' in record) return `${'paperId' in record ? 'Piece' : 'Bottle'} ${record.label}`
   if ('name' in record) return record.name
+  if ('definition' in record) return `Process ${record.definition.name}`
+  if ('what' in record) return `Waste, ${record.what}`
   return `${kind} ${record.id.slice(0, 8)}`
 }
 
@@ -136,10 +159,5 @@ function same(a: unknown, b: unknown): boolean {
   )
 }
 
-const structuredCopy = (added: MergePlan['added']): MergePlan['added'] => ({
-  sheets: [...added.sheets],
-  papers: [...added.papers],
-  bottles: [...added.bottles],
-  lights: [...added.lights],
-  photos: [...added.photos],
-})
+const structuredCopy = (added: MergePlan['added']): MergePlan['added'] =>
+  eachKind((kind) => [...added[kind]]) as MergePlan['added']

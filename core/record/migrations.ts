@@ -5,7 +5,46 @@ import { RECORD_VERSION } from './records'
 export type Migration = (records: unknown) => unknown
 
 /** Migration at place n takes version n + 1 to n + 2. */
-export const MIGRATIONS: readonly Migration[] = []
+export const MIGRATIONS: readonly Migration[] = [shelfAndPaper]
+
+type Row = Record<string, unknown>
+
+/** Version 1 knew one process, classic cyanotype, whose bottles were named by their part in it. */
+const CONTENTS_OF_1: Readonly<Record<string, { substanceId: string; name: string }>> = {
+  iron: { substanceId: 'ferric-ammonium-citrate', name: 'Iron citrate' },
+  ferricyanide: { substanceId: 'potassium-ferricyanide', name: 'Ferricyanide' },
+}
+
+/** Version 2: bottles say what they hold; ratios are kept by mix; paper, takings, waste and own processes are kept. */
+function shelfAndPaper(records: unknown): unknown {
+  const old = records as Record<string, Row[]>
+  return {
+    ...old,
+    sheets: rows(old.sheets).map((sheet) => ({
+      ...sheet,
+      tool: 'brush',
+      parts: { sensitizer: sheet.parts },
+    })),
+    bottles: rows(old.bottles).map(({ component, percentWv, ...rest }) => {
+      const known = CONTENTS_OF_1[String(component)]
+      return {
+        ...rest,
+        name: known?.name ?? String(component),
+        kind: 'solution',
+        contents: known ? [{ substanceId: known.substanceId, percent: percentWv }] : [],
+      }
+    }),
+    pieces: [],
+    paperRuns: [],
+    takings: [],
+    wastes: [],
+    ownProcesses: [],
+    droppers: [],
+  }
+}
+
+/** What is not a list is left for the schema to refuse. */
+const rows = (list: unknown): Row[] => (Array.isArray(list) ? (list as Row[]) : [])
 
 /**
  * Takes records of any earlier version up to the current one.
@@ -21,6 +60,16 @@ export function migrate(
   migrations: readonly Migration[] = MIGRATIONS,
   current: number = RECORD_VERSION,
 ): unknown {
+  checkVersion(version, current)
+  return migrations.slice(version - 1, current - 1).reduce((older, step) => step(older), records)
+}
+
+/**
+ * Refuses records of a version that cannot be read here.
+ *
+ * @throws CoreError `newer-version` or `unknown-version`.
+ */
+export function checkVersion(version: number, current: number = RECORD_VERSION): void {
   if (version > current)
     throw new CoreError({
       code: 'newer-version',
@@ -35,5 +84,4 @@ export function migrate(
       problem: `“${version}” is not a version of Ember Sheet's records.`,
       remedy: 'Choose an archive that Ember Sheet wrote.',
     })
-  return migrations.slice(version - 1, current - 1).reduce((older, step) => step(older), records)
 }

@@ -1,27 +1,135 @@
 import { z } from 'zod'
 import { Id, Key, Line, Stamp, Text } from './common'
+import { ProcessDefinition } from './definition'
 import { SheetEvent } from './event'
+import { WasteClass } from './substance'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
-export const RECORD_VERSION = 1
+export const RECORD_VERSION = 2
 
 export const Paper = z.strictObject({
   id: Id,
   name: Line.min(1),
   gramsPerM2: z.number().gt(0).max(2000).optional(),
+  /** The large sheet as it was measured, not as its label says. */
+  widthMillimetres: z.number().gt(0).max(5000).optional(),
+  heightMillimetres: z.number().gt(0).max(5000).optional(),
+  /** Large sheets in the drawer. */
+  sheets: z.int().min(0).max(100_000).optional(),
+  /** Whether chalk has to come out before the processes that cannot bear it. */
+  buffered: z.enum(['yes', 'no', 'unknown']).optional(),
+  /** Which side is printed on, in the user's words. */
+  side: Line.optional(),
+  price: z.number().min(0).max(1_000_000).optional(),
   note: Text,
   changedAt: Stamp,
 })
 
-/** A bottle on the shelf: one lot of one component, as its label says. */
+/** A piece torn from a sheet of paper. */
+export const Piece = z.strictObject({
+  id: Id,
+  paperId: Id,
+  /** Pencilled on its back, such as HR-3. */
+  label: Line.min(1),
+  widthMillimetres: z.number().gt(0).max(5000),
+  heightMillimetres: z.number().gt(0).max(5000),
+  /** Which side is printed on, and how it is marked. */
+  side: Line,
+  tornAt: Stamp,
+  /** Set when it was given away, spoilt or its tearing was taken back. */
+  goneAt: Stamp.optional(),
+  changedAt: Stamp,
+})
+
+/** A treatment of paper under way or done. What happened is its log, like a sheet's. */
+export const PaperRun = z.strictObject({
+  id: Id,
+  number: z.int().min(1).max(999_999),
+  process: z.strictObject({ id: Key, version: z.int().min(1) }),
+  choices: z.record(Key, Key),
+  paperId: Id.optional(),
+  pieceIds: z.array(Id).max(999),
+  /** A piece of which only half is treated, to see what the treatment does. */
+  halfPieceId: Id.optional(),
+  sheets: z.int().min(1).max(9999),
+  widthMillimetres: z.number().gt(0).max(5000),
+  heightMillimetres: z.number().gt(0).max(5000),
+  note: Text,
+  createdAt: Stamp,
+  changedAt: Stamp,
+})
+
+/** A bottle or a jar on the shelf: one lot of a chemical, or a solution that was made. */
 export const Bottle = z.strictObject({
   id: Id,
   /** What is written on it, such as A-7. */
   label: Line.min(1),
-  component: Key,
-  percentWv: z.number().gt(0).max(100),
+  name: Line.min(1),
+  kind: z.enum(['solid', 'liquid', 'solution']),
+  /** What it holds: % w/v in a solution; purity of a solid, % w/w of a bought liquid. */
+  contents: z
+    .array(z.strictObject({ substanceId: Key, form: Key.optional(), percent: z.number().gt(0).max(400) }))
+    .max(20),
+  /** What the label said, where it was wrong and left so: % w/v of the first solute. */
+  statedPercent: z.number().gt(0).max(1000).optional(),
+  /** Density of a bought liquid. */
+  gramsPerMillilitre: z.number().gt(0).max(25).optional(),
+  /** How much it held when it was new, g of a solid and ml of all else; absent where nobody measured. */
+  amount: z.number().gt(0).max(1_000_000).optional(),
+  /** What all of it cost. */
+  price: z.number().min(0).max(10_000_000).optional(),
+  /** When it was made or opened. */
   madeAt: Stamp.optional(),
+  ripeAt: Stamp.optional(),
+  bestUntil: Stamp.optional(),
+  ended: z.strictObject({ at: Stamp, why: z.enum(['empty', 'discarded', 'undone']) }).optional(),
   note: Text,
+  changedAt: Stamp,
+})
+
+/** Something taken from a bottle for other work than a coat; coats say what they took in their own logs. */
+export const Taking = z.strictObject({
+  id: Id,
+  bottleId: Id,
+  /** g of a solid, ml of all else; below 0 when a count found more than was thought. */
+  amount: z.number().min(-1_000_000).max(1_000_000),
+  at: Stamp,
+  why: z.enum(['solution', 'bath', 'paper', 'spilt', 'counted', 'discarded']),
+  /** The bottle that was made from it, or the treatment it served. */
+  forId: Id.optional(),
+  note: Line,
+  takenBackAt: Stamp.optional(),
+})
+
+/** Something in a waste jar, waiting for the licensed service. */
+export const Waste = z.strictObject({
+  id: Id,
+  wasteClass: WasteClass,
+  amount: z.number().gt(0).max(1_000_000),
+  unit: z.enum(['ml', 'g']),
+  what: Line.min(1),
+  bottleId: Id.optional(),
+  at: Stamp,
+  handedOverAt: Stamp.optional(),
+  takenBackAt: Stamp.optional(),
+})
+
+/** A process that the user copied and changed. */
+export const OwnProcess = z.strictObject({
+  id: Id,
+  definition: ProcessDefinition,
+  changedAt: Stamp,
+})
+
+/** A dropper that was weighed: so many drops, so many grams of them. */
+export const Dropper = z.strictObject({
+  id: Id,
+  name: Line.min(1),
+  weighings: z
+    .array(z.strictObject({ drops: z.int().min(1).max(1000), grams: z.number().gt(0).max(1000) }))
+    .min(1)
+    .max(50),
+  gramsPerMillilitre: z.number().gt(0).max(25),
   changedAt: Stamp,
 })
 
@@ -47,7 +155,12 @@ export const Sheet = z.strictObject({
   widthMillimetres: z.number().gt(0).max(5000),
   heightMillimetres: z.number().gt(0).max(5000),
   coats: z.int().min(1).max(9),
-  parts: z.array(z.number().gt(0).max(1000)).min(1),
+  tool: z.enum(['brush', 'rod', 'sponge', 'cotton']),
+  /** Ratio of each mix, in the order in which its components go in. */
+  parts: z.record(Key, z.array(z.number().gt(0).max(1000)).min(1)),
+  /** Sheets that share one mix: all name the same batch, and the first of them counts for all. */
+  batch: z.strictObject({ id: Id, of: z.int().min(2).max(99), place: z.int().min(1).max(99) }).optional(),
+  pieceId: Id.optional(),
   coverageMillilitresPerM2: z.number().gt(0).max(1000),
   dropsPerMillilitre: z.number().gt(0).max(200),
   /** What lies on the paper: the negative's name, or the objects. */
@@ -84,9 +197,37 @@ export const WorkroomRecords = z.strictObject({
   bottles: z.array(Bottle),
   lights: z.array(Light),
   photos: z.array(Photo),
+  pieces: z.array(Piece),
+  paperRuns: z.array(PaperRun),
+  takings: z.array(Taking),
+  wastes: z.array(Waste),
+  ownProcesses: z.array(OwnProcess),
+  droppers: z.array(Dropper),
+})
+
+/** A workroom with nothing in it. */
+export const emptyRecords = (): WorkroomRecords => ({
+  sheets: [],
+  events: [],
+  papers: [],
+  bottles: [],
+  lights: [],
+  photos: [],
+  pieces: [],
+  paperRuns: [],
+  takings: [],
+  wastes: [],
+  ownProcesses: [],
+  droppers: [],
 })
 
 export type Paper = z.infer<typeof Paper>
+export type Piece = z.infer<typeof Piece>
+export type PaperRun = z.infer<typeof PaperRun>
+export type Taking = z.infer<typeof Taking>
+export type Waste = z.infer<typeof Waste>
+export type OwnProcess = z.infer<typeof OwnProcess>
+export type Dropper = z.infer<typeof Dropper>
 export type Bottle = z.infer<typeof Bottle>
 export type Light = z.infer<typeof Light>
 export type Sheet = z.infer<typeof Sheet>

@@ -1,19 +1,19 @@
-import { ledgeOf } from '../process/deadlines'
-import { stepInHand, type RunState } from '../process/run'
+import { ledgeOf, lifeOf } from '../process/deadlines'
+import { stepInHand, wordsIdOf, type RunState } from '../process/run'
 import { dueLooks, placeOf, type DueLook } from '../process/standing'
 
 /** What deserves the hands next, and why. */
 export type NextThing =
   /** A clock has run out; the sheet wants a hand or an eye. */
-  | { kind: 'over'; sheetId: string; stepId: string }
+  | { kind: 'over'; sheetId: string; wordsId: string }
   /** Drops are being counted. */
-  | { kind: 'counting'; sheetId: string; stepId: string }
+  | { kind: 'counting'; sheetId: string; wordsId: string }
   /** The sheet waits for its next step to be started. */
-  | { kind: 'ready'; sheetId: string; stepId: string }
+  | { kind: 'ready'; sheetId: string; wordsId: string }
   /** A hanging print is due for a look. */
   | { kind: 'look'; sheetId: string; lookId: DueLook['id'] }
   /** Nothing to do but wait for the nearest clock. */
-  | { kind: 'wait'; sheetId: string; stepId: string }
+  | { kind: 'wait'; sheetId: string; wordsId: string }
   /** A sheet is planned and not begun. */
   | { kind: 'begin'; sheetId: string }
   | { kind: 'nothing' }
@@ -27,25 +27,26 @@ export type NextThing =
 export function nextThing(states: readonly RunState[], now: number): NextThing {
   const clocks = ledgeOf(states, now)
   const over = clocks.find((clock) => clock.kind !== 'keeps' && (clock.remainingSeconds ?? 1) <= 0)
-  if (over) return { kind: 'over', sheetId: over.sheetId, stepId: over.stepId }
+  if (over) return { kind: 'over', sheetId: over.sheetId, wordsId: over.wordsId }
 
   const byWait = [...states].sort((a, b) => a.lastAt - b.lastAt)
   const waiting = byWait.flatMap((state) => {
     const step = state.setAside ? null : stepInHand(state)
-    return step?.status === 'waiting'
-      ? [{ sheetId: state.sheetId, stepId: step.planned.id, kind: step.planned.kind }]
+    const isResting = (lifeOf(state)?.notBefore ?? now) > now
+    return step?.status === 'waiting' && !isResting
+      ? [{ sheetId: state.sheetId, wordsId: wordsIdOf(step.planned), kind: step.planned.kind }]
       : []
   })
   const counting = waiting.find((one) => one.kind === 'count')
-  if (counting) return { kind: 'counting', sheetId: counting.sheetId, stepId: counting.stepId }
+  if (counting) return { kind: 'counting', sheetId: counting.sheetId, wordsId: counting.wordsId }
   const ready = waiting[0]
-  if (ready) return { kind: 'ready', sheetId: ready.sheetId, stepId: ready.stepId }
+  if (ready) return { kind: 'ready', sheetId: ready.sheetId, wordsId: ready.wordsId }
 
   const look = looksDue(states, now)[0]
   if (look) return { kind: 'look', sheetId: look.sheetId, lookId: look.id }
 
   const running = clocks[0]
-  if (running) return { kind: 'wait', sheetId: running.sheetId, stepId: running.stepId }
+  if (running) return { kind: 'wait', sheetId: running.sheetId, wordsId: running.wordsId }
   const planned = byWait.find((state) => placeOf(state) === 'planned')
   return planned ? { kind: 'begin', sheetId: planned.sheetId } : { kind: 'nothing' }
 }

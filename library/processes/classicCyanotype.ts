@@ -1,10 +1,19 @@
 import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
-
-const MINUTE = 60
-const HOUR = 60 * MINUTE
-const DAY = 24 * HOUR
-
-const PRACTICE = 'Common practice of the trade'
+import { cautions } from '../cautions'
+import {
+  DAY,
+  HOUR,
+  LIGHTING,
+  dryLook,
+  memory,
+  MINUTE,
+  mixing,
+  practice,
+  settledLook,
+  spreading,
+  wetLook,
+  YEAR,
+} from './blocks'
 
 const expose: StepDefinition = {
   id: 'expose',
@@ -28,7 +37,7 @@ const expose: StepDefinition = {
     doubt: 'Still green: more light. Highlights already blue: enough, take it out.',
     swatch: ['#b3b47e', '#7f9d86', '#5b7b86', '#5d6a76', '#77706a'],
   },
-  when: { choice: 'subject', option: 'negative' },
+  when: [{ choice: 'subject', is: ['negative'] }],
 }
 
 /** Things laid on the sheet hide the picture while it forms, so the bare coat beside them is what the eye follows. */
@@ -48,7 +57,7 @@ const exposeObjects: StepDefinition = {
     doubt: 'Still green: more light. Do not lift a leaf to look: it will not lie down in the same place.',
     swatch: expose.endpoint?.swatch ?? [],
   },
-  when: { choice: 'subject', option: 'photogram' },
+  when: [{ choice: 'subject', is: ['photogram'] }],
 }
 
 /** Classic cyanotype: iron salts on paper, printed by contact, developed in water. */
@@ -58,21 +67,65 @@ export const classicCyanotype: ProcessDefinition = {
   name: 'Classic cyanotype',
   summary: 'Two iron salts mixed just before use, brushed on, printed by contact, developed in plain water.',
   mark: 'prussian',
-  parts: [1, 1],
+  kind: 'process',
+  tools: ['brush', 'rod', 'sponge'],
+  lighting: LIGHTING,
+  chalk: {
+    bears: false,
+    why: 'Chalk is alkaline and bleaches the blue; a buffered paper prints weak and fades at the edges.',
+  },
   components: [
     {
       id: 'iron',
       name: 'Iron citrate',
-      substanceId: 'ferric-ammonium-citrate',
       letter: 'A',
+      stock: {
+        solutes: [{ substanceId: 'ferric-ammonium-citrate', percentWv: 25 }],
+        making: [
+          'Dissolve in about two thirds of the water, top up.',
+          'Brown glass. Mould floats after some weeks: filter it, or make it fresh.',
+        ],
+        keepsSeconds: YEAR / 2,
+        ...memory,
+      },
       cautions: ['iron'],
     },
     {
       id: 'ferricyanide',
       name: 'Ferricyanide',
-      substanceId: 'potassium-ferricyanide',
       letter: 'B',
+      stock: {
+        solutes: [{ substanceId: 'potassium-ferricyanide', percentWv: 10 }],
+        making: ['Dissolve in about two thirds of the water, top up.', 'Brown glass, well away from acids.'],
+        keepsSeconds: YEAR,
+        ...memory,
+      },
       cautions: ['ferricyanide'],
+    },
+  ],
+  mixes: [
+    {
+      id: 'sensitizer',
+      name: 'Sensitizer',
+      parts: [
+        { component: 'iron', parts: 1 },
+        { component: 'ferricyanide', parts: 1 },
+      ],
+    },
+  ],
+  baths: [
+    {
+      id: 'peroxide',
+      name: 'Weak peroxide',
+      stock: {
+        solutes: [{ substanceId: 'hydrogen-peroxide', percentWv: 0.3 }],
+        making: ['Pour the peroxide into the water, in gloves and goggles.', 'Made fresh for the day.'],
+        keepsSeconds: DAY,
+        standing: 'practice',
+        source: 'A weak bath, common practice; 0.3 % is where this app starts',
+      },
+      cautions: ['peroxide'],
+      when: [{ choice: 'finish', is: ['peroxide'] }],
     },
   ],
   choices: [
@@ -87,21 +140,30 @@ export const classicCyanotype: ProcessDefinition = {
           reason:
             'The usual strong pair: a deep blue in one coat. Started with because most printed recipes lead here.',
           standing: 'memory',
-          strengths: { iron: 25, ferricyanide: 10 },
+          stocks: {
+            iron: [{ substanceId: 'ferric-ammonium-citrate', percentWv: 25 }],
+            ferricyanide: [{ substanceId: 'potassium-ferricyanide', percentWv: 10 }],
+          },
         },
         {
           id: 'lean',
           name: '20 % + 8 %',
           reason: 'The lower end of the usual range: saves salts, prints a little softer and paler.',
           standing: 'memory',
-          strengths: { iron: 20, ferricyanide: 8 },
+          stocks: {
+            iron: [{ substanceId: 'ferric-ammonium-citrate', percentWv: 20 }],
+            ferricyanide: [{ substanceId: 'potassium-ferricyanide', percentWv: 8 }],
+          },
         },
         {
           id: 'even',
           name: '10 % + 10 %',
           reason: 'One strength for both bottles, easy to teach and to mix; paler, kinder to thin papers.',
           standing: 'practice',
-          strengths: { iron: 10, ferricyanide: 10 },
+          stocks: {
+            iron: [{ substanceId: 'ferric-ammonium-citrate', percentWv: 10 }],
+            ferricyanide: [{ substanceId: 'potassium-ferricyanide', percentWv: 10 }],
+          },
         },
       ],
     },
@@ -173,8 +235,7 @@ export const classicCyanotype: ProcessDefinition = {
       name: 'Sun',
       leastSeconds: 5 * MINUTE,
       mostSeconds: 20 * MINUTE,
-      standing: 'practice',
-      source: PRACTICE,
+      ...practice,
       note: 'From midsummer noon to soft light; under an overcast sky an hour or more.',
     },
     {
@@ -182,8 +243,7 @@ export const classicCyanotype: ProcessDefinition = {
       name: 'UV box',
       leastSeconds: 5 * MINUTE,
       mostSeconds: 10 * MINUTE,
-      standing: 'practice',
-      source: PRACTICE,
+      ...practice,
       note: 'A purpose-built box with fresh tubes or diodes.',
     },
     {
@@ -200,24 +260,16 @@ export const classicCyanotype: ProcessDefinition = {
       name: 'Weak tube bank',
       leastSeconds: 60 * MINUTE,
       mostSeconds: 90 * MINUTE,
-      standing: 'practice',
-      source: PRACTICE,
+      ...practice,
       note: 'Black-light tubes that have seen years of use.',
     },
   ],
   steps: [
     {
-      id: 'mix',
-      station: 'coat',
-      place: 'bench',
-      kind: 'count',
-      title: 'Count the drops',
-      meanwhile: 'mixing',
+      ...mixing,
       doing: 'Count both into one small glass, then stir.',
       why: 'Mixed, the two begin to react slowly even in the dark. Mix what this sheet needs.',
       cautions: ['ferricyanide', 'iron'],
-      begins: 'press',
-      press: { start: 'Begin', finish: 'Stirred: start the coat' },
       habit:
         'Never put one dropper into both bottles. Dim tungsten or warm light; no daylight, no bare tube.',
       endpoint: {
@@ -227,24 +279,8 @@ export const classicCyanotype: ProcessDefinition = {
       },
     },
     {
-      id: 'spread',
-      station: 'coat',
-      place: 'bench',
-      kind: 'act',
-      title: 'Coat the sheet',
-      meanwhile: 'being coated',
-      doing: 'Pour along the middle, spread with crossing strokes, stop before the paper pills.',
-      why: 'The coat sinks in as you work. Past two minutes the brush lifts fibres and leaves streaks.',
-      time: {
-        mostSeconds: 2 * MINUTE,
-        standing: 'practice',
-        source: 'A coat is spread in a minute or two, common practice; two is where this app starts',
-      },
+      ...spreading,
       cautions: ['iron'],
-      begins: 'atOnce',
-      press: { start: 'Pour', finish: 'Even: lay it in the dark' },
-      habit:
-        'Brush damp and blotted, no metal in it. Leave a bare border of about 20 mm to hold the sheet by.',
       endpoint: {
         good: 'Yellow-green, the shine even all over. Hold it against the dim lamp to see.',
         doubt: 'Puddles, pilling, two colours. Leave hairs: they brush off dry.',
@@ -256,11 +292,12 @@ export const classicCyanotype: ProcessDefinition = {
       station: 'coat',
       place: 'dark',
       kind: 'wait',
+      perCoat: true,
       title: 'Dry in the dark',
       meanwhile: 'drying in the dark',
       doing: 'Lie it flat in the dark until the back of the hand feels no cool.',
       why: 'A damp coat sticks to the negative and spoils it.',
-      time: { leastSeconds: 10 * MINUTE, standing: 'practice', source: PRACTICE },
+      time: { leastSeconds: 10 * MINUTE, ...practice },
       keeps: {
         mostSeconds: 3 * DAY,
         standing: 'practice',
@@ -288,7 +325,7 @@ export const classicCyanotype: ProcessDefinition = {
       meanwhile: 'washing',
       doing: 'Face down into cool running water, then change it until it runs clear.',
       why: 'Water carries off the salts that the light did not change. What stays behind will yellow.',
-      time: { leastSeconds: 5 * MINUTE, standing: 'practice', source: PRACTICE },
+      time: { leastSeconds: 5 * MINUTE, ...practice },
       heavyPaper: {
         fromGramsPerM2: 250,
         leastSeconds: 10 * MINUTE,
@@ -311,10 +348,11 @@ export const classicCyanotype: ProcessDefinition = {
       place: 'water',
       kind: 'bath',
       title: 'Weak peroxide',
+      tray: 'peroxide',
       meanwhile: 'in the peroxide',
       doing: 'Rock it in weak peroxide until the blue stops deepening.',
       why: 'Peroxide does in a minute what air does in a day, so the print shows its depth now.',
-      time: { leastSeconds: 1 * MINUTE, mostSeconds: 2 * MINUTE, standing: 'practice', source: PRACTICE },
+      time: { leastSeconds: 1 * MINUTE, mostSeconds: 2 * MINUTE, ...practice },
       cautions: ['peroxide'],
       begins: 'press',
       press: { start: 'Into the peroxide', finish: 'Deep blue: rinse it' },
@@ -323,7 +361,7 @@ export const classicCyanotype: ProcessDefinition = {
         doubt: 'No change at all: the bath is spent or too weak.',
         swatch: ['#7d9ab0', '#4a7398', '#28557f', '#16406c'],
       },
-      when: { choice: 'finish', option: 'peroxide' },
+      when: [{ choice: 'finish', is: ['peroxide'] }],
     },
     {
       id: 'rinse',
@@ -343,7 +381,7 @@ export const classicCyanotype: ProcessDefinition = {
       begins: 'atOnce',
       press: { start: 'Into the rinse', finish: 'Rinsed' },
       endpoint: { good: 'Clean water, whites white.', doubt: 'Still slippery: rinse on.', swatch: [] },
-      when: { choice: 'finish', option: 'peroxide' },
+      when: [{ choice: 'finish', is: ['peroxide'] }],
     },
     {
       id: 'hang',
@@ -364,50 +402,14 @@ export const classicCyanotype: ProcessDefinition = {
       press: { start: 'Hang it', finish: 'It is dry' },
     },
   ],
-  cautions: [
-    {
-      id: 'ferricyanide',
-      title: 'Potassium ferricyanide',
-      text: 'Never with strong acid, never heated: it can give off hydrogen cyanide. Gloves, no food near. Read the maker’s safety data sheet; local rules come first.',
-    },
-    {
-      id: 'iron',
-      title: 'Ferric ammonium citrate',
-      text: 'Stains skin, cloth and benches; may irritate the eye. Gloves, and kitchen ware stays out of the kitchen. Read the maker’s safety data sheet; local rules come first.',
-    },
-    {
-      id: 'peroxide',
-      title: 'Hydrogen peroxide',
-      text: 'Above 8 % it burns skin and eyes; keep the bath weak. Gloves and goggles. Read the maker’s safety data sheet; local rules come first.',
-    },
-    {
-      id: 'uv',
-      title: 'Ultraviolet light',
-      text: 'Do not look at the source. Close the cover before the lamp goes on; wear glasses that stop ultraviolet. The sun counts too.',
-    },
-  ],
+  cautions: [cautions.ferricyanide, cautions.iron, cautions.peroxide, cautions.uv],
   secondLooks: [
+    wetLook,
     {
-      id: 'wet',
-      title: 'Wet look',
-      dueAfterSeconds: 0,
-      lookFor: 'Are the whites clean? Is anything missing? Depth cannot be told yet.',
-      why: 'A wet note is worth having only beside the dry one: together they teach how far this paper dries down.',
-    },
-    {
-      id: 'dry',
-      title: 'Dry look',
-      dueAfterSeconds: 1 * DAY,
-      lookFor: 'Beside your last good print, in the same light: shadows, highlights, whites.',
+      ...dryLook,
       why: 'The print has dried down and the blue has deepened for a day. This is the first look that counts.',
     },
-    {
-      id: 'settled',
-      title: 'Settled look',
-      dueAfterSeconds: 14 * DAY,
-      lookFor: 'Has the colour settled? Has a white turned, or an edge stained?',
-      why: 'Blues settle over one to two weeks; a wash cut short shows by now.',
-    },
+    { ...settledLook, why: 'Blues settle over one to two weeks; a wash cut short shows by now.' },
   ],
   colours: {
     wetCoat: '#cdd28f',

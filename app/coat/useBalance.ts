@@ -1,0 +1,33 @@
+import { computed } from 'vue'
+import { saltBalance, USUAL_UPTAKE, type Laid, type SaltBalance } from '@core/chemistry/saltBalance'
+import { stepsFor } from '@core/process/plan'
+import type { ProcessDefinition } from '@core/record/definition'
+import type { Sheet } from '@core/record/records'
+import { useWorkroom } from '../data/workroom.store'
+import { useLots, type Planned } from './useMixPlans'
+
+type Balanced = Planned & Pick<Sheet, 'paperId'>
+
+/** Salt against silver on the sheet, for processes that lay both; `null` for all others. */
+export function useBalance(definition: () => ProcessDefinition | null, sheet: () => Balanced | null) {
+  const workroom = useWorkroom()
+  const lots = useLots(definition, sheet)
+  return computed((): SaltBalance | null => {
+    const [process, planned] = [definition(), sheet()]
+    if (!process || !planned) return null
+    const laid = stepsFor(process, planned.choices).flatMap((step): Laid[] => {
+      const { lays } = step
+      const lot = lays && lots.value[lays.component]?.[0]
+      if (!lays || !lot) return []
+      const name = process.components.find((one) => one.id === lays.component)?.name ?? lot.name
+      return [{ name, by: lays.by, solutes: lot.solutes, coats: step.perCoat ? planned.coats : 1 }]
+    })
+    const gramsPerM2 = workroom.papers.find((paper) => paper.id === planned.paperId)?.gramsPerM2
+    const balance = saltBalance(laid, {
+      ...USUAL_UPTAKE,
+      brushMillilitresPerM2: planned.coverageMillilitresPerM2,
+      ...(gramsPerM2 && { gramsPerM2 }),
+    })
+    return balance.halide.value > 0 && balance.silver.value > 0 ? balance : null
+  })
+}

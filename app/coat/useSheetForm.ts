@@ -1,0 +1,175 @@
+import { v4 as uuid } from 'uuid'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { firstExposure, startingChoices } from '@core/process/plan'
+import { emptyRun } from '@core/process/run'
+import { formatSize } from '@core/quantity/format'
+import type { LightKind, ProcessDefinition } from '@core/record/definition'
+import { Sheet } from '@core/record/records'
+import { classicCyanotype } from '@library/processes/classicCyanotype'
+import { db, rowOf } from '../data/db'
+import { useWorkroom } from '../data/workroom.store'
+import { useNotice } from '../shell/notice.store'
+import { usePreferences } from '../shell/preferences.store'
+import { draftOf, readDraft, type DraftFaults, type SheetDraft } from './sheetDraft'
+import { useCoverage, useDropper } from './useCoverage'
+
+/** The form on which a sheet is planned: what is typed, what it reads as, and the writing down. */
+export function useSheetForm() {
+  const [route, router, workroom, preferences, notice] = [
+    useRoute(),
+    useRouter(),
+    useWorkroom(),
+    usePreferences(),
+    useNotice(),
+  ]
+  /** A plan that is being changed, as long as its work has not begun. */
+  const changing = computed(() => {
+    const found = typeof route.query.sheet === 'string' ? workroom.find(route.query.sheet) : undefined
+    return found && found.state.begunAt === null ? found.sheet : null
+  })
+  const last = workroom.sheets[0]?.sheet
+  const asked = typeof route.query.process === 'string' ? route.query.process : undefined
+  const processId = ref(asked ?? changing.value?.process.id ?? last?.process.id ?? classicCyanotype.id)
+  const definition = computed(() => workroom.definitionOf(processId.value))
+
+  const draft = ref<SheetDraft>(firstDraft())
+  const coverage = useCoverage(
+    () => definition.value,
+    () => draft.value.tool,
+  )
+  const dropper = useDropper()
+  const isTried = ref(false)
+
+  /** The next sheet starts from the last one: same paper, bottles and light, another picture. */
+  function firstDraft(): SheetDraft {
+    const shown = (sheet: Sheet) =>
+      formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })
+    if (changing.value && changing.value.process.id === processId.value)
+      return draftOf(changing.value, workroom, shown(changing.value))
+    const fresh = { ...emptyDraft(preferences.chosen.length), ...ofProcess(definition.value) }
+    if (!last) return fresh
+    const again = {
+      ...draftOf(last, workroom, shown(last)),
+      title: '',
+      subject: '',
+      exposure: '',
+      sheets: '1',
+      pieceId: '',
+      coverage: '',
+      dropper: '',
+    }
+    return last.process.id === processId.value ? again : { ...again, ...ofProcess(definition.value) }
+  }
+  watch(processId, () => {
+    Object.assign(draft.value, ofProcess(definition.value))
+    if (!definition.value.lights.some((one) => one.kind === lightKind.value))
+      draft.value.light = definition.value.lights[0]?.kind ?? 'uvBox'
+  })
+
+  const reading = (typed: SheetDraft) =>
+    readDraft(definition.value, typed, {
+      papers: workroom.papers,
+      bottles: workroom.bottles,
+      lights: workroom.lights,
+      lengthUnit: preferences.chosen.length,
+      coverageMillilitresPerM2: coverage.value.value,
+      dropsPerMillilitre: dropper.value.dropsPerMillilitre,
+      now: Date.now(),
+      newId: uuid,
+    })
+  const result = computed(() => reading(draft.value))
+  /** A missing title is no fault until one tries to go on without. */
+  const faults = computed<DraftFaults>(() =>
+    isTried.value ? result.value.faults : { ...result.value.faults, title: undefined },
+  )
+  // Without a title the figures are shown all the same: the draft is read once more under a stand-in.
+  const figured = computed(() => {
+    const { read } = reading({ ...draft.value, title: draft.value.title || 'untitled' })
+    if (!read) return null
+    return read.sheets > 1 ? { ...read.sheet, batch: { id: '', of: read.sheets, place: 1 } } : read.sheet
+  })
+  const light = computed(() => workroom.lights.find((one) => one.id === draft.value.light))
+  const lightKind = computed<LightKind>(() => light.value?.kind ?? (draft.value.light as LightKind))
+  const exposure = computed(() =>
+    definition.value.lights.some((one) => one.kind === lightKind.value)
+      ? firstExposure(definition.value, {
+          kind: lightKind.value,
+          choices: draft.value.choices,
+          usualSeconds: light.value?.usualSeconds,
+        })
+      : null,
+  )
+
+  async function save(): Promise<void> {
+    isTried.value = true
+    const { read } = result.value
+    if (!read) return
+    try {
+      const firstId = changing.value?.id ?? uuid()
+      await db.transaction('rw', [db.sheets, db.papers, db.bottles, db.lights, db.standings], async () => {
+        // The number is taken inside the transaction, so that two windows never give the same one twice.
+        const next = ((await db.sheets.orderBy('number').last())?.number ?? 0) + 1
+        await Promise.all([
+          db.papers.bulkPut(read.papers),
+          db.bottles.bulkPut(read.bottles),
+          db.lights.bulkPut(read.lights),
+        ])
+        if (changing.value) {
+          const { number, createdAt, batch } = changing.value
+          await db.sheets.put(
+            Sheet.parse({ ...read.sheet, id: firstId, number, createdAt, ...(batch && { batch }) }),
+          )
+          return
+        }
+        const batchId = uuid()
+        for (let place = 1; place <= read.sheets; place++) {
+          const sheet = Sheet.parse({
+            ...read.sheet,
+            id: place === 1 ? firstId : uuid(),
+            number: next + place - 1,
+            createdAt: Date.now(),
+            ...(read.sheets > 1 && { batch: { id: batchId, of: read.sheets, place } }),
+          })
+          await db.sheets.add(sheet)
+          await db.standings.add(rowOf(emptyRun(sheet.id)))
+        }
+      })
+      await router.push({ name: 'coat', params: { sheetId: firstId } })
+    } catch (error) {
+      notice.refuse(error, 'writing the sheet down')
+    }
+  }
+  return { changing, processId, definition, draft, faults, figured, coverage, dropper, light, exposure, save }
+}
+
+const emptyDraft = (unit: 'in' | 'cm' | 'mm'): SheetDraft => ({
+  title: '',
+  portfolio: '',
+  subject: '',
+  sheets: '1',
+  size: unit === 'in' ? '8 x 10 in' : unit === 'cm' ? '20 x 25 cm' : '200 x 250 mm',
+  coats: '1',
+  tool: 'brush',
+  pieceId: '',
+  paperName: '',
+  paperWeight: '',
+  choices: {},
+  light: 'uvBox',
+  exposure: '',
+  bottles: {},
+  ratios: {},
+  coverage: '',
+  dropper: '',
+})
+
+/** What starts afresh when another process is chosen. */
+const ofProcess = (definition: ProcessDefinition) => ({
+  choices: startingChoices(definition),
+  tool: definition.tools[0] ?? 'brush',
+  bottles: {},
+  ratios: {},
+  coats: '1',
+  coverage: '',
+  exposure: '',
+})

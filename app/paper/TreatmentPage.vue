@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { clocksOf } from '@core/process/deadlines'
+import { nextMove } from '@core/process/nextMove'
+import { stepInHand, wordsIdOf } from '@core/process/run'
+import { storyOf } from '@core/process/story'
+import { formatSize } from '@core/quantity/format'
+import { logOf } from '../data/log'
+import { useLiveQuery } from '../data/useLiveQuery'
+import { useNow } from '../data/useNow'
+import { useRecording } from '../data/useRecording'
+import { useWorkroom } from '../data/workroom.store'
+import BigClock from '../shell/BigClock.vue'
+import BigTarget from '../shell/BigTarget.vue'
+import EmptyPage from '../shell/EmptyPage.vue'
+import { useKeyRows } from '../shell/keys.store'
+import { useMarginNotes } from '../shell/margin.store'
+import { timeOfDay } from '../shell/moments'
+import { usePreferences } from '../shell/preferences.store'
+import { stepNotes } from '../shell/stepNotes'
+
+const [route, router, workroom, now, preferences] = [
+  useRoute(),
+  useRouter(),
+  useWorkroom(),
+  useNow(),
+  usePreferences(),
+]
+const id = computed(() => String(route.params.sheetId ?? ''))
+const inHand = computed(() => workroom.findTreatment(id.value))
+const step = computed(() => (inHand.value ? stepInHand(inHand.value.state) : null))
+const words = computed(() => {
+  const planned = step.value?.planned
+  return (planned && inHand.value?.definition.steps.find((one) => one.id === wordsIdOf(planned))) ?? null
+})
+const reading = computed(
+  () =>
+    (inHand.value &&
+      clocksOf(inHand.value.state, now.now).find((clock) => clock.stepId === step.value?.planned.id)) ??
+    null,
+)
+const pieces = computed(() =>
+  workroom.pieces.filter((one) => inHand.value?.run.pieceIds.includes(one.id)).map((one) => one.label),
+)
+const half = computed(() => workroom.pieces.find((one) => one.id === inHand.value?.run.halfPieceId)?.label)
+const log = useLiveQuery(() => logOf(id.value), [], [id])
+const story = computed(() =>
+  inHand.value && log.value.length ? storyOf(id.value, log.value, inHand.value.definition) : [],
+)
+
+const { record, takeBack } = useRecording(() => id.value || null)
+const target = computed(
+  () => (step.value?.status === 'waiting' ? words.value?.press.start : words.value?.press.finish) ?? '',
+)
+function next(): void {
+  const move = inHand.value && nextMove(inHand.value.state, Date.now())
+  if (move) void record(move)
+}
+useKeyRows('Paper in hand', () => [
+  ...(step.value ? [{ key: ' ', name: target.value, run: next }] : []),
+  { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
+])
+useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.value) : []))
+</script>
+
+<template>
+  <EmptyPage
+    v-if="!inHand"
+    kicker="Not here"
+    title="No such treatment is under way"
+    action="To the drawer"
+    @act="router.push({ name: 'paper' })"
+  >
+    <p>It may have been made in another workroom.</p>
+  </EmptyPage>
+  <section v-else class="TreatmentPage">
+    <header>
+      <p class="es-kicker">
+        Paper {{ inHand.run.number }} · {{ inHand.definition.name }} · {{ inHand.run.sheets }}
+        {{ inHand.run.sheets === 1 ? 'sheet' : 'sheets' }} of
+        {{ formatSize(inHand.run, { length: preferences.chosen.length, temperature: 'degC' }) }}
+      </p>
+      <h1>{{ words?.title ?? 'Done' }}</h1>
+    </header>
+    <p v-if="pieces.length">
+      {{ pieces.join(', ') }}
+      <template v-if="half">; only one half of {{ half }} goes in</template>
+    </p>
+    <template v-if="step && words">
+      <p class="TreatmentPage-doing">{{ words.doing }}</p>
+      <BigClock v-if="reading" :reading="reading" />
+    </template>
+    <p v-else class="TreatmentPage-doing">
+      The sheets lie ready. A wetted sheet dries with a curl: print on the side it curls away from.
+    </p>
+    <div class="TreatmentPage-acts">
+      <BigTarget v-if="step" :label="target" hint=" " @press="next" />
+      <BigTarget v-else label="To the drawer" @press="router.push({ name: 'paper' })" />
+      <BigTarget plain label="Undo" hint="u" @press="takeBack" />
+    </div>
+    <ol aria-label="What has happened">
+      <li v-for="line in story" :key="`${line.at}/${line.what}`">
+        <span class="es-quiet">{{ timeOfDay(line.at) }}</span>
+        {{ line.what }}
+        <span class="es-quiet">{{ line.detail }}</span>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.TreatmentPage {
+  display: grid;
+  gap: 16px;
+}
+
+.TreatmentPage-doing {
+  max-width: 44em;
+  font-size: 18px;
+}
+
+.TreatmentPage-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+
+ol {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+</style>

@@ -1,0 +1,283 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { auditNeighbours } from '@core/chemistry/audits'
+import { CoreError } from '@core/errors'
+import { digits, formatQuantity } from '@core/quantity/format'
+import { parseQuantity } from '@core/quantity/parse'
+import { reactionsOf, wasteClassOf } from '@core/shelf/waste'
+import { incompatibilities, substances, wasteClasses } from '@library/index'
+import { useWorkroom } from '../data/workroom.store'
+import FindingList from '../shell/FindingList.vue'
+import { dayOf } from '../shell/moments'
+import { useNotice } from '../shell/notice.store'
+import TextField from '../shell/TextField.vue'
+import { downloadLabel } from './downloadLabel'
+import {
+  changeBottle,
+  endBottle,
+  takeBottleBack,
+  takeOut,
+  takeTakingBack,
+  takeThrowingBack,
+  throwAway,
+} from './shelfActions'
+import type { StandingBottle } from './useShelf'
+
+/** A bottle in hand: take some out, count it, print its label, throw it away; and what has gone out of it so far. */
+const props = defineProps<{ standing: StandingBottle }>()
+const emit = defineEmits<{ gone: [] }>()
+const [workroom, notice, router] = [useWorkroom(), useNotice(), useRouter()]
+
+const bottle = computed(() => props.standing.bottle)
+const unit = computed(() => (bottle.value.kind === 'solid' ? 'g' : 'ml'))
+const amount = ref('')
+const fault = ref<CoreError['refusal'] | undefined>()
+
+/** Runs an act with the amount that is written, or says what is wrong with it. */
+async function withAmount(act: (value: number) => Promise<void>): Promise<void> {
+  try {
+    const isSolid = bottle.value.kind === 'solid'
+    const value = parseQuantity(amount.value, isSolid ? 'mass' : 'volume', {
+      field: 'amount',
+      bareUnit: isSolid ? 'g' : 'ml',
+    })
+    fault.value = undefined
+    await act(value)
+    amount.value = ''
+  } catch (error) {
+    if (error instanceof CoreError) fault.value = error.refusal
+    else notice.refuse(error, 'the shelf')
+  }
+}
+const take = () =>
+  withAmount(async (value) => {
+    const id = await takeOut({ bottleId: bottle.value.id, amount: value, why: 'bath' })
+    notice.say(
+      `${digits(value)} ${unit.value} taken out of ${bottle.value.label}.`,
+      () => void takeTakingBack(id),
+    )
+  })
+/** Counting sets what is left: the difference is written down as a taking. */
+const count = () =>
+  withAmount(async (value) => {
+    if (props.standing.left === null) {
+      await changeBottle(bottle.value.id, { amount: value + (workroom.taken.get(bottle.value.id) ?? 0) })
+      notice.say(`${bottle.value.label} holds ${digits(value)} ${unit.value}.`)
+      return
+    }
+    const id = await takeOut({
+      bottleId: bottle.value.id,
+      amount: props.standing.left - value,
+      why: 'counted',
+    })
+    notice.say(
+      `${bottle.value.label} holds ${digits(value)} ${unit.value} now.`,
+      () => void takeTakingBack(id),
+    )
+  })
+
+/** What already lies in the jar that this bottle would be emptied into, and must not meet it. */
+const clashes = computed(() => {
+  const mine = { name: bottle.value.name, reacts: reactionsOf(bottle.value.contents, substances) }
+  const inJar = workroom.wastes.filter(
+    (one) => one.wasteClass === wasteClass.value && !one.handedOverAt && !one.takenBackAt,
+  )
+  const others = inJar.flatMap((one) => {
+    const source = workroom.bottles.find((each) => each.id === one.bottleId)
+    return source ? [{ name: one.what, reacts: reactionsOf(source.contents, substances) }] : []
+  })
+  return others.flatMap((other) => auditNeighbours([mine, other], incompatibilities))
+})
+const wasteClass = computed(() => wasteClassOf(bottle.value.contents, substances))
+const jar = computed(() => wasteClasses[wasteClass.value].name.toLowerCase())
+async function discard(): Promise<void> {
+  const { id, name, label } = bottle.value
+  const left = props.standing.left ?? bottle.value.amount ?? 1
+  if (left <= 0) {
+    await endBottle(id)
+    notice.say(`${label} is off the shelf.`)
+  } else {
+    const waste = {
+      wasteClass: wasteClass.value,
+      amount: left,
+      unit: unit.value as 'g' | 'ml',
+      what: `${name} ${label}`,
+    }
+    const wasteId = await throwAway(bottle.value, waste)
+    notice.say(
+      `${digits(left)} ${unit.value} of ${label} into the jar for ${jar.value}.`,
+      () => void takeThrowingBack(id, wasteId),
+    )
+  }
+  emit('gone')
+}
+async function unmake(): Promise<void> {
+  await takeBottleBack(bottle.value.id)
+  notice.say(`${bottle.value.label} was never made; what went into it stands in its jars again.`)
+  emit('gone')
+}
+const relabel = () => changeBottle(bottle.value.id, { statedPercent: undefined })
+
+/** Everything that has gone out, newest first: by hand, and by coats, which can be taken back at their sheet. */
+const gone = computed(() => {
+  const byHand = workroom.takings
+    .filter((one) => one.bottleId === bottle.value.id && !one.takenBackAt)
+    .map((one) => ({
+      key: one.id,
+      at: one.at,
+      words: `${WHY[one.why]}${forWhom(one.forId)}`,
+      amount: one.amount,
+      sheetId: null as string | null,
+      takingId: one.id,
+    }))
+  const byCoat = workroom.sheets.flatMap((one) =>
+    one.state.steps.flatMap((step) =>
+      step.drawn
+        .filter((draw) => draw.bottleId === bottle.value.id)
+        .map((draw, i) => ({
+          key: `${one.sheet.id}/${step.planned.id}/${i}`,
+          at: step.finishedAt ?? 0,
+          words: `coat of sheet ${one.sheet.number}`,
+          amount: draw.millilitres,
+          sheetId: one.sheet.id as string | null,
+          takingId: null as string | null,
+        })),
+    ),
+  )
+  return [...byHand, ...byCoat].sort((a, b) => b.at - a.at)
+})
+const WHY = {
+  solution: 'made into',
+  bath: 'taken out',
+  paper: 'for paper',
+  spilt: 'spilt',
+  counted: 'counted',
+  discarded: 'thrown away',
+} as const
+const forWhom = (id?: string) => {
+  const other = workroom.bottles.find((one) => one.id === id)
+  return other ? ` ${other.name} ${other.label}` : ''
+}
+const isMadeHere = computed(() =>
+  workroom.takings.some((one) => one.forId === bottle.value.id && !one.takenBackAt),
+)
+const shown = (value: number) => formatQuantity(value, unit.value === 'g' ? 'mass' : 'volume')
+</script>
+
+<template>
+  <section class="BottlePanel" :aria-label="`${bottle.name} ${bottle.label}`">
+    <div class="BottlePanel-acts">
+      <h2>
+        {{ bottle.name }} {{ bottle.label }}
+        <span class="es-quiet">
+          {{ standing.left === null ? 'not measured' : `${shown(standing.left)} left` }}
+        </span>
+      </h2>
+      <TextField
+        v-model="amount"
+        :label="`How much, ${unit}`"
+        :fault="fault"
+        :placeholder="unit === 'g' ? '5 g' : '20 ml'"
+      />
+      <div class="BottlePanel-buttons">
+        <button type="button" @click="take">Take out</button>
+        <button type="button" @click="count">This is what is left</button>
+        <button type="button" @click="downloadLabel(bottle)">Label, PDF</button>
+        <button
+          v-if="bottle.kind !== 'solution'"
+          type="button"
+          @click="router.push({ name: 'make', query: { substance: bottle.contents[0]?.substanceId } })"
+        >
+          Make a solution of it
+        </button>
+        <button v-if="bottle.statedPercent !== undefined" type="button" @click="relabel">
+          It is relabelled
+        </button>
+        <button type="button" @click="discard">Into the jar for {{ jar }}</button>
+        <button v-if="isMadeHere" type="button" @click="unmake">Take its making back</button>
+      </div>
+      <FindingList :findings="clashes" />
+      <p class="es-quiet">{{ wasteClasses[wasteClass].ask }}</p>
+    </div>
+    <ol class="BottlePanel-gone" aria-label="What has gone out">
+      <li v-for="one in gone.slice(0, 12)" :key="one.key">
+        <span>{{ dayOf(one.at) }}</span>
+        <span>{{ one.words }}</span>
+        <strong>{{ one.amount < 0 ? `+${shown(-one.amount)}` : shown(one.amount) }}</strong>
+        <button v-if="one.takingId" type="button" @click="takeTakingBack(one.takingId)">undo</button>
+        <RouterLink v-else :to="{ name: 'print', params: { sheetId: one.sheetId } }">sheet</RouterLink>
+      </li>
+      <li v-if="!gone.length" class="es-quiet">Nothing has gone out of it yet.</li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.BottlePanel {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+  gap: 14px 36px;
+}
+
+.BottlePanel-acts {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+
+.BottlePanel-buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 8px;
+}
+
+button {
+  min-height: 40px;
+  padding: 4px 12px;
+  border: 1px solid var(--es-line);
+  background: none;
+  cursor: pointer;
+}
+
+button:hover {
+  border-color: var(--es-ember);
+}
+
+.BottlePanel-gone {
+  display: grid;
+  gap: 2px;
+  align-content: start;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 92px 1fr auto 54px;
+  gap: 10px;
+  align-items: baseline;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--es-rule);
+  font-size: 15px;
+}
+
+li strong {
+  font-weight: 400;
+}
+
+li button {
+  min-height: 28px;
+  padding: 0 6px;
+  border: 0;
+  color: var(--es-quiet);
+  text-decoration: underline;
+}
+
+@media (width <= 900px) {
+  .BottlePanel {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

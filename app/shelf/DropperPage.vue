@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { v4 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { calibrateDropper, type DropWeighing } from '@core/coating/dropper'
+import { CoreError, type Refusal } from '@core/errors'
+import { digits } from '@core/quantity/format'
+import { Dropper } from '@core/record/records'
+import { db } from '../data/db'
+import { useWorkroom } from '../data/workroom.store'
+import BigTarget from '../shell/BigTarget.vue'
+import FigureValue from '../shell/FigureValue.vue'
+import { useMarginNotes } from '../shell/margin.store'
+import { dayOf } from '../shell/moments'
+import { useNotice } from '../shell/notice.store'
+import TextField from '../shell/TextField.vue'
+
+const [workroom, notice] = [useWorkroom(), useNotice()]
+const WATER = 0.998
+const name = ref('')
+const density = ref('')
+const rows = ref([
+  { drops: '20', grams: '' },
+  { drops: '20', grams: '' },
+  { drops: '20', grams: '' },
+])
+
+const weighings = computed<DropWeighing[]>(() =>
+  rows.value
+    .filter((row) => row.grams.trim())
+    .map((row) => ({ drops: Number(row.drops), grams: Number(row.grams.replace(',', '.')) })),
+)
+const gramsPerMillilitre = computed(() => Number(density.value.replace(',', '.')) || WATER)
+const calibrated = computed(
+  (): { figure: ReturnType<typeof calibrateDropper> | null; fault: Refusal | null } => {
+    if (!weighings.value.length) return { figure: null, fault: null }
+    try {
+      return { figure: calibrateDropper(weighings.value, gramsPerMillilitre.value), fault: null }
+    } catch (error) {
+      if (error instanceof CoreError) return { figure: null, fault: error.refusal }
+      throw error
+    }
+  },
+)
+async function save(): Promise<void> {
+  if (!calibrated.value.figure) return
+  try {
+    const id = uuid()
+    const written = name.value.trim() || `Dropper ${workroom.droppers.length + 1}`
+    await db.droppers.add(
+      Dropper.parse({
+        id,
+        name: written,
+        weighings: weighings.value,
+        gramsPerMillilitre: gramsPerMillilitre.value,
+        changedAt: Date.now(),
+      }),
+    )
+    notice.say(`Coats are counted with ${written} from now on.`, () => void db.droppers.delete(id))
+    rows.value.forEach((row) => (row.grams = ''))
+  } catch (error) {
+    notice.refuse(error, 'the dropper')
+  }
+}
+/** The one that is used is the one that was changed last. */
+const known = computed(() =>
+  [...workroom.droppers]
+    .sort((a, b) => b.changedAt - a.changedAt)
+    .map((one) => ({
+      ...one,
+      figure: calibrateDropper(one.weighings, one.gramsPerMillilitre).dropsPerMillilitre,
+    })),
+)
+const use = (id: string) => db.droppers.update(id, { changedAt: Date.now() })
+
+useMarginNotes(() => [
+  {
+    title: 'How to weigh a dropper',
+    lines: [
+      'A small glass on the balance, set to zero. Twenty drops of water, held upright, at the pace at which you count.',
+      'Three times: the spread tells how steady hand and dropper are.',
+      'Another liquid drops differently: weigh it with what it is used for, and say how heavy that is.',
+    ],
+  },
+])
+</script>
+
+<template>
+  <section class="DropperPage">
+    <header>
+      <p class="es-kicker">So that a drop is a measure</p>
+      <h1>Weigh a dropper</h1>
+    </header>
+    <div class="DropperPage-row">
+      <TextField v-model="name" label="Name" placeholder="the glass one" />
+      <TextField v-model="density" label="Density of what was dropped, g/ml" placeholder="0.998, water" />
+    </div>
+    <div v-for="(row, at) in rows" :key="at" class="DropperPage-row">
+      <TextField v-model="row.drops" :label="`Drops, weighing ${at + 1}`" />
+      <TextField v-model="row.grams" :label="`Grams, weighing ${at + 1}`" placeholder="0.98" />
+    </div>
+    <p v-if="calibrated.fault" role="alert" class="DropperPage-fault">
+      {{ calibrated.fault.problem }} {{ calibrated.fault.remedy }}
+    </p>
+    <div v-if="calibrated.figure" class="DropperPage-figures">
+      <FigureValue
+        label="drops to the millilitre"
+        :figure="calibrated.figure.dropsPerMillilitre"
+        :text="`${digits(calibrated.figure.dropsPerMillilitre.value)}${calibrated.figure.dropsPerMillilitre.uncertainty ? ` ± ${digits(calibrated.figure.dropsPerMillilitre.uncertainty, 2)}` : ''}`"
+      />
+      <FigureValue
+        label="one drop"
+        :figure="calibrated.figure.dropVolume"
+        :text="`${digits(calibrated.figure.dropVolume.value)} ml`"
+      />
+    </div>
+    <BigTarget class="DropperPage-go" label="Count with it" :disabled="!calibrated.figure" @press="save" />
+    <ul v-if="known.length" aria-label="Droppers">
+      <li v-for="(one, at) in known" :key="one.id">
+        {{ one.name }}, {{ digits(one.figure.value) }} drops/ml
+        <template v-if="one.figure.uncertainty">± {{ digits(one.figure.uncertainty, 2) }}</template>
+        ,
+        <span class="es-quiet">weighed {{ dayOf(one.changedAt) }}</span>
+        <em v-if="at === 0">in use</em>
+        <button v-else type="button" @click="use(one.id)">use this one</button>
+      </li>
+    </ul>
+    <p v-else class="es-quiet">
+      Until one is weighed, a drop counts as 0.05 ml: 20 to the millilitre, common practice.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.DropperPage {
+  display: grid;
+  gap: 12px;
+  max-width: 640px;
+}
+
+.DropperPage-row {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 2px 24px;
+}
+
+.DropperPage-figures {
+  display: flex;
+  gap: 34px;
+}
+
+.DropperPage-fault {
+  color: var(--es-ember);
+}
+
+.DropperPage-go {
+  justify-self: start;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+button {
+  margin-left: 8px;
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-decoration: underline;
+}
+</style>

@@ -1,0 +1,114 @@
+import { CoreError } from '../errors'
+import type { Figure } from '../quantity/figure'
+import type { Substance } from '../record/substance'
+import { interpolate } from './solubility'
+
+/**
+ * Stock and water for a weaker solution.
+ *
+ * @param from strength of the stock; @param to strength wanted; both in the same unit, above 0.
+ * @param volumeMillilitres wanted of the weaker solution.
+ * @returns millilitres of stock and of water.
+ * @throws CoreError `cannot-strengthen` when the stock is the weaker one; `out-of-range`.
+ */
+export function dilute(
+  from: number,
+  to: number,
+  volumeMillilitres: number,
+): { stock: Figure; water: Figure } {
+  if (!(from > 0) || !(to > 0) || !(volumeMillilitres > 0))
+    throw new CoreError({
+      code: 'out-of-range',
+      field: 'dilution',
+      problem: 'Strengths and volume are above nothing.',
+      remedy: 'Write the strength of the stock, the strength wanted and the volume.',
+    })
+  if (to > from * (1 + 1e-9))
+    throw new CoreError({
+      code: 'cannot-strengthen',
+      field: 'dilution',
+      problem: `A stock of ${from} % cannot give ${to} %.`,
+      remedy: 'Make it fresh from the powder, or take a stronger stock.',
+    })
+  const inputs = [
+    { name: 'stock', symbol: 'c₁', value: from, unit: '%' },
+    { name: 'wanted', symbol: 'c₂', value: to, unit: '%' },
+    { name: 'volume wanted', symbol: 'V₂', value: volumeMillilitres, unit: 'ml' },
+  ]
+  const figure = (value: number, words: string, formula: string): Figure => ({
+    value,
+    unit: 'ml',
+    working: {
+      words,
+      formula,
+      inputs,
+      standing: 'arithmetic',
+      source: 'What is dissolved stays the same',
+      leavesOut: 'volumes are taken to add up',
+    },
+  })
+  const stock = (volumeMillilitres * to) / from
+  return {
+    stock: figure(stock, 'volume × wanted ÷ stock', 'V₁ = V₂·c₂ / c₁'),
+    water: figure(volumeMillilitres - stock, 'the rest', 'V₂ − V₁'),
+  }
+}
+
+/** What a recipe needs of one thing, and what is there of it. */
+export interface OnHand {
+  name: string
+  needed: number
+  available: number
+}
+
+/**
+ * How far a recipe must be scaled so that nothing runs short.
+ *
+ * @returns the factor, at most 1, and the name of what limits it, `null` when there is enough of all.
+ */
+export function scaleToHand(list: readonly OnHand[]): { factor: number; limitedBy: string | null } {
+  let [factor, limitedBy] = [1, null as string | null]
+  for (const one of list) {
+    const share = one.needed > 0 ? Math.max(0, one.available) / one.needed : 1
+    if (share < factor) [factor, limitedBy] = [share, one.name]
+  }
+  return { factor, limitedBy }
+}
+
+/**
+ * Strength of a concentrated liquid from its density, as a hydrometer reads it.
+ *
+ * @param gramsPerMillilitre at about 20 °C.
+ * @returns % w/w.
+ * @throws CoreError `no-table` for a substance without a table; `out-of-range` for a density it never has.
+ */
+export function strengthByDensity(substance: Substance, gramsPerMillilitre: number): Figure {
+  const table = substance.densities
+  if (!table)
+    throw new CoreError({
+      code: 'no-table',
+      field: substance.name,
+      problem: 'No table of its densities is kept here.',
+      remedy: 'Take the strength from the label.',
+    })
+  const byDensity = table.at.map(([percent, density]) => [density, percent] as const)
+  const [least, most] = [byDensity[0]?.[0] ?? 0, byDensity.at(-1)?.[0] ?? 0]
+  if (!(gramsPerMillilitre >= least && gramsPerMillilitre <= most))
+    throw new CoreError({
+      code: 'out-of-range',
+      field: 'density',
+      problem: `${substance.name} weighs between ${least} and ${most} g a millilitre.`,
+      remedy: 'Read the hydrometer again, at 20 °C.',
+    })
+  return {
+    value: interpolate(byDensity, gramsPerMillilitre),
+    unit: '% w/w',
+    working: {
+      words: 'read off the table of densities',
+      formula: 'w(ρ)',
+      inputs: [{ name: 'density', symbol: 'ρ', value: gramsPerMillilitre, unit: 'g/ml', standing: 'yours' }],
+      standing: table.standing,
+      source: table.source,
+    },
+  }
+}

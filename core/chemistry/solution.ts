@@ -1,0 +1,310 @@
+import { CoreError } from '../errors'
+import type { Figure, FigureInput } from '../quantity/figure'
+import type { Substance } from '../record/substance'
+import { formOf, hydrateFactor } from './forms'
+import { strengthsIn, type MixedSolute, type Solute, type SoluteMass } from './mixture'
+import { molarMass } from './molarMass'
+
+/** How a recipe states an amount. `parts` are by volume for liquids and by weight for solids, of all parts together. */
+export type Measure =
+  | 'percentWv'
+  | 'percentVv'
+  | 'percentWw'
+  | 'gramsPerLitre'
+  | 'molar'
+  | 'parts'
+  | 'grams'
+  | 'millilitres'
+  | 'drops'
+  | 'spoonMillilitres'
+
+/** One thing that goes into a solution: a chemical from its jar, or so much of a solution that stands ready. */
+export type Ingredient =
+  | {
+      kind: 'substance'
+      substance: Substance
+      amount: number
+      measure: Measure
+      /** Form the recipe means, and form in the jar; the usual one when left out. */
+      askedForm?: string
+      formInHand?: string
+      /** What the jar's label says; the substance's usual purity when left out. */
+      purityPercent?: number
+      /** For concentrated liquids: what the hydrometer or the label says. */
+      liquid?: { gramsPerMillilitre: number; percentWw: number }
+    }
+  | {
+      kind: 'stock'
+      name: string
+      solutes: readonly Solute[]
+      amount: number
+      measure: 'millilitres' | 'parts'
+    }
+
+export interface Recipe {
+  ingredients: readonly Ingredient[]
+  volumeMillilitres: number
+  /** `topUpTo` fills up to the volume; `addTo` puts everything into that much water. */
+  finish: 'topUpTo' | 'addTo'
+  dropsPerMillilitre: number
+}
+
+/** What the balance or the measure has to read for one ingredient. */
+export interface Portion {
+  name: string
+  /** Grams to weigh, millilitres to pour: one of them. */
+  grams: Figure | null
+  millilitres: Figure | null
+  /** Grams of the form that the recipe means, pure. */
+  pureGrams: number
+}
+
+export interface Solution {
+  portions: Portion[]
+  /** Water to begin with and fill up from. */
+  water: Figure
+  volume: Figure
+  /** True strength of every solute, % w/v of the form the recipe means. */
+  solutes: MixedSolute[]
+}
+
+/**
+ * Works out a recipe: what to weigh and pour, how much water, and what the finished solution really holds.
+ *
+ * @throws CoreError `out-of-range` for a volume or an amount that cannot be; `no-formula`, `not-a-liquid`, `no-spoon`
+ *   for a measure that the substance has no figures for; `overfull` when the liquids exceed the volume.
+ */
+export function makeSolution(recipe: Recipe): Solution {
+  const { ingredients, volumeMillilitres: volume } = recipe
+  if (!(volume > 0) || !Number.isFinite(volume))
+    throw outOfRange('volume', 'A solution fills some volume.', 'Write it like 100 ml.')
+  const partsInAll = ingredients.reduce((sum, one) => sum + (one.measure === 'parts' ? one.amount : 0), 0)
+  const portions = ingredients.map((ingredient) => portionOf(ingredient, recipe, partsInAll))
+
+  const poured = portions.reduce((sum, portion) => sum + (portion.millilitres?.value ?? 0), 0)
+  if (recipe.finish === 'topUpTo' && poured > volume * (1 + 1e-9))
+    throw new CoreError({
+      code: 'overfull',
+      field: 'volume',
+      problem: `The liquids alone come to ${round(poured)} ml, more than ${round(volume)} ml.`,
+      remedy: 'Make more of it, or take stronger stocks.',
+    })
+  const final = recipe.finish === 'topUpTo' ? volume : volume + poured
+  const water = recipe.finish === 'topUpTo' ? Math.max(0, volume - poured) : volume
+
+  return {
+    portions,
+    water: volumeFigure(
+      water,
+      recipe.finish === 'topUpTo'
+        ? 'what is left of the volume; fill up to the mark, do not measure it'
+        : 'as the recipe says',
+      [{ name: 'finished', symbol: 'V', value: final, unit: 'ml' }],
+      recipe.finish === 'topUpTo' ? 'the room that dissolved solids take up' : undefined,
+    ),
+    volume: volumeFigure(
+      final,
+      recipe.finish === 'topUpTo' ? 'topped up to' : 'water and liquids together',
+      [{ name: 'liquids poured', symbol: 'Vᵢ', value: poured, unit: 'ml' }],
+      recipe.finish === 'addTo' ? 'the room that dissolved solids take up; topping up is surer' : undefined,
+    ),
+    solutes: strengthsIn(
+      ingredients.flatMap((ingredient, i) => massesIn(ingredient, portions[i] as Portion)),
+      final,
+    ),
+  }
+}
+
+function massesIn(ingredient: Ingredient, portion: Portion): SoluteMass[] {
+  if (ingredient.kind === 'stock') {
+    const poured = portion.millilitres?.value ?? 0
+    return ingredient.solutes.map((solute) => ({
+      ...solute,
+      grams: (poured * solute.percentWv) / 100,
+      inputs: [
+        { name: `${ingredient.name}, poured`, symbol: 'Vᵢ', value: poured, unit: 'ml' },
+        { name: `${solute.name} in it`, symbol: 'cᵢ', value: solute.percentWv, unit: '% w/v' },
+      ],
+    }))
+  }
+  const { substance, askedForm } = ingredient
+  // Water is what everything is dissolved in; a strength of it says nothing.
+  if (substance.id === 'water') return []
+  const form = formOf(substance, askedForm)
+  return [
+    {
+      substanceId: substance.id,
+      name: substance.name,
+      ...(form && { formula: form.formula }),
+      grams: portion.pureGrams,
+      inputs: [{ name: `${substance.name}, pure`, symbol: 'm', value: portion.pureGrams, unit: 'g' }],
+    },
+  ]
+}
+
+function portionOf(ingredient: Ingredient, recipe: Recipe, partsInAll: number): Portion {
+  const { amount, measure } = ingredient
+  const V = recipe.volumeMillilitres
+  if (!(amount >= 0) || !Number.isFinite(amount))
+    throw outOfRange(nameOf(ingredient), 'An amount is a number, not below nothing.', 'Write it like 12.5.')
+  if (ingredient.kind === 'stock') {
+    const ml = measure === 'parts' ? (V * amount) / partsInAll : amount
+    return {
+      name: ingredient.name,
+      grams: null,
+      millilitres: volumeFigure(ml, measure === 'parts' ? 'its share of the volume' : 'as the recipe says', [
+        { name: 'asked for', symbol: 'a', value: amount, unit: UNIT[measure] },
+      ]),
+      pureGrams: 0,
+    }
+  }
+  const { substance } = ingredient
+  const liquid = ingredient.liquid ?? substance.liquid
+  const asked = amountAsked(ingredient, recipe, partsInAll, liquid)
+  const perMillilitre = liquid ? (liquid.gramsPerMillilitre * liquid.percentWw) / 100 : null
+  if (liquid && perMillilitre) {
+    const ml = asked.millilitres ?? asked.grams / perMillilitre
+    return {
+      name: substance.name,
+      grams: null,
+      millilitres: volumeFigure(ml, 'grams wanted, over what a millilitre of the bottle holds', [
+        { name: 'pure, wanted', symbol: 'm', value: ml * perMillilitre, unit: 'g' },
+        { name: 'density', symbol: 'ρ', value: liquid.gramsPerMillilitre, unit: 'g/ml' },
+        { name: 'in it', symbol: 'w', value: liquid.percentWw, unit: '% w/w' },
+      ]),
+      pureGrams: ml * perMillilitre,
+    }
+  }
+  const purity = ingredient.purityPercent ?? substance.purityPercent
+  const factor = hydrateFactor(substance, ingredient.askedForm, ingredient.formInHand)
+  const inputs: FigureInput[] = [
+    { name: 'asked for', symbol: 'm₁', value: asked.grams, unit: 'g' },
+    { name: 'form in hand for form asked for', symbol: 'f', value: factor.value, unit: 'g/g' },
+    { name: 'purity', symbol: 'p', value: purity, unit: '%' },
+  ]
+  const isSpoon = measure === 'spoonMillilitres'
+  return {
+    name: substance.name,
+    grams: {
+      value: isSpoon ? asked.grams : (asked.grams * factor.value * 100) / purity,
+      unit: 'g',
+      ...(asked.spread !== undefined && { uncertainty: asked.spread }),
+      working: {
+        words: isSpoon ? 'spoons × what a heaped millilitre weighs' : 'asked for × form ÷ purity',
+        formula: isSpoon ? 'm = v·ρ' : 'm₂ = m₁·f / p',
+        inputs: isSpoon ? [{ name: 'spoons', symbol: 'v', value: amount, unit: 'ml' }] : inputs,
+        standing: isSpoon ? 'memory' : 'published',
+        source: isSpoon ? (substance.bulk?.source ?? '') : factor.working.source,
+      },
+    },
+    millilitres: null,
+    pureGrams: isSpoon ? (asked.grams * purity) / 100 / factor.value : asked.grams,
+  }
+}
+
+const UNIT: Readonly<Record<Measure, string>> = {
+  percentWv: '% w/v',
+  percentVv: '% v/v',
+  percentWw: '% w/w',
+  gramsPerLitre: 'g/l',
+  molar: 'mol/l',
+  parts: 'parts',
+  grams: 'g',
+  millilitres: 'ml',
+  drops: 'drops',
+  spoonMillilitres: 'ml',
+}
+
+function amountAsked(
+  ingredient: Extract<Ingredient, { kind: 'substance' }>,
+  recipe: Recipe,
+  partsInAll: number,
+  liquid: { gramsPerMillilitre: number; percentWw: number } | undefined,
+): { grams: number; millilitres?: number; spread?: number } {
+  const { substance, amount } = ingredient
+  const V = recipe.volumeMillilitres
+  const byVolume = (millilitres: number) => {
+    if (!liquid)
+      throw new CoreError({
+        code: 'not-a-liquid',
+        field: substance.name,
+        problem: 'It is a solid, so millilitres of it say nothing.',
+        remedy: 'Give grams, or per cent weight in volume.',
+      })
+    return { grams: 0, millilitres }
+  }
+  switch (ingredient.measure) {
+    case 'percentWv':
+      return { grams: (amount * V) / 100 }
+    case 'gramsPerLitre':
+      return { grams: (amount * V) / 1000 }
+    case 'percentWw':
+      // The finished solution is taken to weigh a gram a millilitre, near enough for weak ones.
+      return { grams: (amount * V) / 100 }
+    case 'molar': {
+      const form = formOf(substance, ingredient.askedForm)
+      if (!form)
+        throw new CoreError({
+          code: 'no-formula',
+          field: substance.name,
+          problem: 'It has no one composition, so moles of it cannot be counted.',
+          remedy: 'Give grams or per cent.',
+        })
+      return { grams: (amount * V * molarMass(form.formula).value) / 1000 }
+    }
+    case 'grams':
+      return { grams: amount }
+    case 'parts': {
+      const share = (V * amount) / partsInAll
+      return liquid ? byVolume(share) : { grams: share }
+    }
+    case 'percentVv':
+      return byVolume((amount * V) / 100)
+    case 'millilitres':
+      return byVolume(amount)
+    case 'drops':
+      return byVolume(amount / recipe.dropsPerMillilitre)
+    case 'spoonMillilitres': {
+      if (liquid) return byVolume(amount)
+      const { bulk } = substance
+      if (!bulk)
+        throw new CoreError({
+          code: 'no-spoon',
+          field: substance.name,
+          problem: 'How much of it a spoon holds is not known.',
+          remedy: 'Weigh it.',
+        })
+      return {
+        grams: (amount * (bulk.least + bulk.most)) / 2,
+        spread: (amount * (bulk.most - bulk.least)) / 2,
+      }
+    }
+  }
+}
+
+const nameOf = (ingredient: Ingredient) =>
+  ingredient.kind === 'stock' ? ingredient.name : ingredient.substance.name
+
+function volumeFigure(
+  value: number,
+  words: string,
+  inputs: readonly FigureInput[],
+  leavesOut?: string,
+): Figure {
+  return {
+    value,
+    unit: 'ml',
+    working: {
+      words,
+      formula: 'V',
+      inputs,
+      standing: 'arithmetic',
+      source: 'Volumes are taken to add up',
+      ...(leavesOut && { leavesOut }),
+    },
+  }
+}
+
+const round = (value: number) => Number(value.toPrecision(3))
+const outOfRange = (field: string, problem: string, remedy: string) =>
+  new CoreError({ code: 'out-of-range', field, problem, remedy })

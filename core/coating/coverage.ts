@@ -1,0 +1,95 @@
+import type { Figure } from '../quantity/figure'
+import { BRUSH_COVERAGE } from './coatVolume'
+
+export type Tool = 'brush' | 'rod' | 'sponge' | 'cotton'
+
+/** A glass rod lays about this much of what a brush does; recalled, not looked up. */
+const ROD_SHARE = 0.6
+/** A coat said to be short or over, without a measure, moves the estimate by this much beyond what was laid. */
+const STEP = 0.1
+/** How many of the last coats count. */
+const REMEMBERED = 12
+
+/** One coat that was laid and judged. */
+export interface JudgedCoat {
+  tool: Tool
+  areaSquareCentimetres: number
+  millilitres: number
+  said: 'short' | 'right' | 'over'
+  /** Millilitres left in the glass or added, where it was measured. */
+  byMillilitres?: number
+}
+
+/**
+ * Coverage to start from with a tool.
+ *
+ * @param brush ml/m² by brush, the process's own where it has one.
+ */
+export function usualCoverage(tool: Tool, brush = BRUSH_COVERAGE): Figure {
+  const share = tool === 'rod' ? ROD_SHARE : 1
+  return {
+    value: brush * share,
+    unit: 'ml/m²',
+    working: {
+      words: tool === 'rod' ? 'by brush × what a rod lays of it' : 'by brush',
+      formula: tool === 'rod' ? 'k = kᵦ·r' : 'k = kᵦ',
+      inputs: [
+        { name: 'by brush', symbol: 'kᵦ', value: brush, unit: 'ml/m²', standing: 'practice' },
+        ...(tool === 'rod'
+          ? [{ name: 'rod', symbol: 'r', value: ROD_SHARE, unit: '', standing: 'memory' as const }]
+          : []),
+      ],
+      standing: tool === 'brush' ? 'practice' : 'memory',
+      source:
+        tool === 'brush'
+          ? '40 drops on 8 × 10 in, common practice'
+          : tool === 'rod'
+            ? 'A rod lays about six tenths of a brush; from memory'
+            : 'The brush’s figure, until your own coats say more; from memory',
+    },
+  }
+}
+
+/**
+ * Coverage learned from one's own coats: each coat says what would have been right, and the last ones are averaged.
+ *
+ * @param coats oldest first; only those by the tool count.
+ * @returns ml/m² with its spread as uncertainty; `null` before the first judged coat.
+ */
+export function learnedCoverage(coats: readonly JudgedCoat[], tool: Tool): Figure | null {
+  const wanted = coats
+    .filter((coat) => coat.tool === tool && coat.areaSquareCentimetres > 0)
+    .slice(-REMEMBERED)
+    .map((coat) => (10_000 * rightVolume(coat)) / coat.areaSquareCentimetres)
+  if (!wanted.length) return null
+  const mean = wanted.reduce((sum, one) => sum + one, 0) / wanted.length
+  const spread =
+    wanted.length > 1
+      ? Math.sqrt(wanted.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (wanted.length - 1))
+      : undefined
+  return {
+    value: mean,
+    unit: 'ml/m²',
+    ...(spread !== undefined && { uncertainty: spread }),
+    working: {
+      words: 'mean of what your last coats would have taken',
+      formula: 'k = Σkᵢ / n',
+      inputs: wanted.map((value, i) => ({
+        name: `coat ${i + 1} of ${wanted.length}`,
+        symbol: `k${i + 1}`,
+        value,
+        unit: 'ml/m²',
+        standing: 'yours' as const,
+      })),
+      standing: 'yours',
+      source: 'Your own coats: too little, right, or left over',
+      leavesOut: 'a coat judged by eye alone counts as a tenth too little or too much',
+    },
+  }
+}
+
+function rightVolume({ millilitres, said, byMillilitres }: JudgedCoat): number {
+  if (said === 'right') return millilitres
+  const by = byMillilitres ?? millilitres * STEP
+  return said === 'short' ? millilitres + by : Math.max(0, millilitres - by)
+}

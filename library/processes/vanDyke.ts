@@ -1,0 +1,182 @@
+import type { ProcessDefinition } from '@core/record/definition'
+import { cautions } from '../cautions'
+import {
+  bath,
+  DAY,
+  drying,
+  finalWash,
+  hanging,
+  looks,
+  memory,
+  MINUTE,
+  mixing,
+  practice,
+  printingOut,
+  SILVER_LIGHTING,
+  spreading,
+  starts,
+  WET_SPOT,
+  YEAR,
+} from './blocks'
+
+/** Van Dyke brown: iron citrate and silver in one bottle, partly printing out, fixed in weak plain hypo. */
+export const vanDyke: ProcessDefinition = {
+  id: 'van-dyke',
+  version: 1,
+  name: 'Van Dyke brown',
+  summary:
+    'Iron, acid and silver in one bottle, ready to brush. Prints out partly; fixed in weak plain hypo.',
+  mark: 'umber',
+  kind: 'process',
+  components: [
+    {
+      id: 'sensitizer',
+      name: 'Van Dyke sensitizer',
+      letter: 'V',
+      stock: {
+        solutes: [
+          { substanceId: 'ferric-ammonium-citrate', percentWv: 9 },
+          { substanceId: 'tartaric-acid', percentWv: 1.5 },
+          { substanceId: 'silver-nitrate', percentWv: 3.8 },
+        ],
+        making: [
+          'Each in a third of the water, in three glasses.',
+          'Iron and acid together; the silver in last, stirring.',
+          'Brown glass. Let it rest a day or two before the first coat.',
+        ],
+        ripensSeconds: 2 * DAY,
+        keepsSeconds: YEAR / 2,
+        ...memory,
+      },
+      cautions: ['silver', 'iron'],
+    },
+  ],
+  mixes: [{ id: 'sensitizer', name: 'Sensitizer', parts: [{ component: 'sensitizer', parts: 1 }] }],
+  baths: [
+    {
+      id: 'hypo',
+      name: 'Weak plain hypo',
+      stock: {
+        solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 3 }],
+        making: ['Dissolve the crystals in warm water, let it cool. No rapid fixer.'],
+        keepsSeconds: 2 * DAY,
+        standing: 'practice',
+        source:
+          'Four heaped teaspoons of crystals a litre, common practice; about 3 % by weight is where this app starts',
+      },
+      cautions: ['thiosulfate'],
+    },
+  ],
+  tools: ['brush', 'rod'],
+  lighting: SILVER_LIGHTING,
+  film: WET_SPOT,
+  chalk: {
+    bears: false,
+    why: 'Chalk turns the iron rusty and the whites yellow; a buffered paper prints weak.',
+  },
+  choices: [],
+  lights: [
+    {
+      kind: 'sun',
+      name: 'Sun',
+      leastSeconds: 2 * MINUTE,
+      mostSeconds: 8 * MINUTE,
+      ...starts('Strong sun is much stronger than old tubes'),
+      note: 'Strong sun: look early.',
+    },
+    {
+      kind: 'uvBox',
+      name: 'UV box',
+      leastSeconds: 4 * MINUTE,
+      mostSeconds: 10 * MINUTE,
+      ...starts('A fresh box prints faster than old tubes'),
+      note: 'Inspect through the split back.',
+    },
+    {
+      kind: 'tubes',
+      name: 'Weak tube bank',
+      leastSeconds: 12 * MINUTE,
+      mostSeconds: 18 * MINUTE,
+      standing: 'practice',
+      source: 'About 15 min under ageing black-light tubes, common practice',
+      note: 'About 15 minutes under ageing tubes.',
+    },
+  ],
+  steps: [
+    {
+      ...mixing,
+      title: 'Count the drops',
+      doing: 'Count it into a small glass. Nothing metal touches it.',
+      why: 'One bottle, ready to use: what is counted is what the sheet gets.',
+      cautions: ['silver'],
+      press: { start: 'Begin', finish: 'In the glass: start the coat' },
+    },
+    {
+      ...spreading,
+      cautions: ['silver'],
+      habit: 'Brush wetted with distilled water, blotted; tap water brings iron into the hairs.',
+    },
+    {
+      ...drying,
+      doing: 'Cool moving air in the dark, never hot.',
+      why: `${WET_SPOT} Heat fogs it.`,
+      time: { leastSeconds: 20 * MINUTE, ...starts('Bone dry; twenty minutes') },
+      keeps: { bestSeconds: 4 * 3600, mostSeconds: 1 * DAY, ...starts('Print the same day') },
+    },
+    {
+      ...printingOut,
+      doing: 'Inspect through the split back. It prints out partly: judge the whole, not the detail.',
+    },
+    {
+      ...bath,
+      id: 'water',
+      title: 'Clear in water',
+      meanwhile: 'in the first water',
+      doing: 'Water for a minute, then one or two changes, until no yellow runs.',
+      time: { leastSeconds: 1 * MINUTE, ...practice },
+      cautions: ['silver'],
+      press: { start: 'Into the water', finish: 'No yellow: fix it' },
+    },
+    {
+      ...bath,
+      id: 'fix',
+      title: 'Fix in weak hypo',
+      meanwhile: 'in the fixer',
+      tray: 'hypo',
+      doing: 'Rock it in weak plain hypo. It darkens: that is right.',
+      why: 'Hypo takes out the silver that light did not change.',
+      time: { leastSeconds: 2 * MINUTE, mostSeconds: 3 * MINUTE, ...practice },
+      cautions: ['thiosulfate'],
+      begins: 'press',
+      press: { start: 'Into the fixer', finish: 'Fixed: wash' },
+      endpoint: {
+        good: 'Deep brown, whites clean.',
+        doubt: 'Bleaching: the fixer is too strong, or the print under-exposed.',
+        swatch: ['#9b6a44', '#6d452c', '#4a2f20'],
+      },
+    },
+    {
+      ...finalWash,
+      heavyPaper: { fromGramsPerM2: 200, leastSeconds: 30 * MINUTE, ...practice },
+      time: {
+        leastSeconds: 5 * MINUTE,
+        standing: 'practice',
+        source: '30 min for heavy rag, 5 min gently for thin sheets that tear; common practice',
+      },
+      doing: 'Thin sheets gently, on plastic: they tear.',
+    },
+    {
+      ...hanging,
+      why: 'It dries about a quarter darker: wet, it should stand at three quarters of the wanted depth.',
+    },
+  ],
+  cautions: [cautions.silver, cautions.iron, cautions.thiosulfate, cautions.uv],
+  secondLooks: looks,
+  colours: {
+    wetCoat: '#c7b168',
+    dryCoat: '#b8a765',
+    exposed: '#8a6a45',
+    wetPrint: '#6d452c',
+    print: '#46301f',
+  },
+}

@@ -1,0 +1,19 @@
+import type { Substance } from '@core/record/substance'
+import { acidSubstances } from './acids'
+import { bathSubstances } from './baths'
+import { carrierSubstances } from './carriers'
+import { ironSubstances } from './iron'
+import { metalSubstances } from './metals'
+import { saltSubstances } from './salts'
+
+/** Every substance this Ember Sheet knows, by id. */
+export const substances: Readonly<Record<string, Substance>> = Object.fromEntries(
+  [
+    ironSubstances,
+    metalSubstances,
+    acidSubstances,
+    saltSubstances,
+    bathSubstances,
+    carrierSubstances,
+  ].flatMap((list) => list.map((substance) => [substance.id, substance])),
+)

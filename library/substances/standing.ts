@@ -1,0 +1,37 @@
+import type { Substance } from '@core/record/substance'
+
+/** Where the figures of the tables stand. All were written down from memory; none was looked up. */
+export const CRC = {
+  standing: 'published',
+  source: 'CRC Handbook of Chemistry and Physics, aqueous solubility; value from memory',
+} as const
+export const CLP = {
+  standing: 'published',
+  source: 'Harmonised classification under the UN GHS (EU); from memory. The maker’s sheet comes first',
+} as const
+export const SUPPLIER = {
+  standing: 'memory',
+  source: 'Suppliers’ usual classification; from memory. The maker’s sheet comes first',
+} as const
+export const HANDBOOK = {
+  standing: 'published',
+  source: 'Handbook density tables; value from memory',
+} as const
+export const HEAPED = {
+  standing: 'memory',
+  source: 'Loosely heaped crystals and powders; spread wide',
+} as const
+export const REMEMBERED = {
+  standing: 'memory',
+  source: 'Recalled from the literature, not looked up',
+} as const
+
+type Hazard = Substance['hazard']
+
+export const harmless: Hazard = { signal: 'none', pictograms: [], statements: [], ...SUPPLIER }
+export const irritant: Hazard = {
+  signal: 'warning',
+  pictograms: ['exclamation'],
+  statements: ['H319'],
+  ...SUPPLIER,
+}
