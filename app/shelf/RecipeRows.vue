@@ -26,7 +26,8 @@ const MEASURES: readonly { id: Measure; name: string }[] = [
   { id: 'drops', name: 'drops' },
   { id: 'spoonMillilitres', name: 'ml by spoon' },
 ]
-const STOCK_MEASURES = MEASURES.filter(({ id }) => id === 'millilitres' || id === 'parts')
+/** A stock is poured by volume, in parts, or until so much of its first solute stands in the whole. */
+const STOCK_MEASURES = MEASURES.filter(({ id }) => ['millilitres', 'parts', 'percentWv'].includes(id))
 
 /** Substances by name, with what else they are called, so that either finds them; then solutions that stand ready. */
 const sources = computed(() => [

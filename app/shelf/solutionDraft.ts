@@ -10,7 +10,7 @@ import {
   type Finding,
   type Mend,
 } from '@core/chemistry/audits'
-import { scaleToHand } from '@core/chemistry/dilution'
+import { dilute, scaleToHand } from '@core/chemistry/dilution'
 import { formOf } from '@core/chemistry/forms'
 import { leftIn, pricePer, solutesIn, type SubstanceBook } from '@core/chemistry/lots'
 import {
@@ -110,7 +110,9 @@ export function readSolution(draft: SolutionDraft, room: SolutionRoom, withReadi
     parseQuantity(draft.volume, 'volume', { field: 'volume', bareUnit: 'ml' }),
   )
   const rows = draft.rows.filter((row) => row.source)
-  const ingredients = rows.map((row) => attempt(row.key, () => ingredientOf(row, room)))
+  const ingredients = rows.map((row) =>
+    volumeMillilitres === null ? null : attempt(row.key, () => ingredientOf(row, room, volumeMillilitres)),
+  )
   const nothing: ReadSolution = {
     solution: null,
     volumeMillilitres,
@@ -185,17 +187,20 @@ function amountIn(row: RecipeRow): number {
   return number.value
 }
 
-function ingredientOf(row: RecipeRow, room: SolutionRoom): Ingredient {
+function ingredientOf(row: RecipeRow, room: SolutionRoom, volumeMillilitres: number): Ingredient {
   const amount = amountIn(row)
   const poured = bottleOf(row.source, room)
-  if (poured)
-    return {
-      kind: 'stock',
-      name: `${poured.name} ${poured.label}`,
-      solutes: solutesIn(poured, room.book),
-      amount,
-      measure: row.measure === 'parts' ? 'parts' : 'millilitres',
-    }
+  if (poured) {
+    const solutes = solutesIn(poured, room.book)
+    const stock = { kind: 'stock' as const, name: `${poured.name} ${poured.label}`, solutes }
+    if (row.measure === 'percentWv')
+      return {
+        ...stock,
+        amount: dilute(solutes[0]?.percentWv ?? 0, amount, volumeMillilitres).stock.value,
+        measure: 'millilitres',
+      }
+    return { ...stock, amount, measure: row.measure === 'parts' ? 'parts' : 'millilitres' }
+  }
   const substance = room.book[row.source]
   if (!substance)
     throw new CoreError({

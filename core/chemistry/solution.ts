@@ -2,6 +2,7 @@ import { CoreError } from '../errors'
 import type { Figure, FigureInput } from '../quantity/figure'
 import type { Substance } from '../record/substance'
 import { formOf, hydrateFactor } from './forms'
+import { interpolate } from './solubility'
 import { strengthsIn, type MixedSolute, type Solute, type SoluteMass } from './mixture'
 import { molarMass } from './molarMass'
 
@@ -195,6 +196,7 @@ function portionOf(ingredient: Ingredient, recipe: Recipe, partsInAll: number): 
         inputs: isSpoon ? [{ name: 'spoons', symbol: 'v', value: amount, unit: 'ml' }] : inputs,
         standing: isSpoon ? 'memory' : 'published',
         source: isSpoon ? (substance.bulk?.source ?? '') : factor.working.source,
+        ...(asked.isByWeight && { leavesOut: 'how heavy the finished solution is: it is taken as 1 g/ml' }),
       },
     },
     millilitres: null,
@@ -220,7 +222,7 @@ function amountAsked(
   recipe: Recipe,
   partsInAll: number,
   liquid: { gramsPerMillilitre: number; percentWw: number } | undefined,
-): { grams: number; millilitres?: number; spread?: number } {
+): { grams: number; millilitres?: number; spread?: number; isByWeight?: boolean } {
   const { substance, amount } = ingredient
   const V = recipe.volumeMillilitres
   const byVolume = (millilitres: number) => {
@@ -238,9 +240,12 @@ function amountAsked(
       return { grams: (amount * V) / 100 }
     case 'gramsPerLitre':
       return { grams: (amount * V) / 1000 }
-    case 'percentWw':
-      // The finished solution is taken to weigh a gram a millilitre, near enough for weak ones.
-      return { grams: (amount * V) / 100 }
+    case 'percentWw': {
+      // Where no table tells how heavy the finished solution is, it is taken to weigh a gram a millilitre.
+      const table = substance.densities?.at
+      const gramsPerMillilitre = table ? interpolate(table, amount) : 1
+      return { grams: (amount * V * gramsPerMillilitre) / 100, isByWeight: !table }
+    }
     case 'molar': {
       const form = formOf(substance, ingredient.askedForm)
       if (!form)

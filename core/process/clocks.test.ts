@@ -1,6 +1,8 @@
-import { begun, logOf, SHEET, T0, wholeJob } from '../fixtures/workroom'
+import { begun, logOf, plan, SHEET, T0, wholeJob } from '../fixtures/workroom'
+import type { Happening } from '../record/event'
+import { nextThing } from '../schedule/nextThing'
 import { elapsedSeconds, isHeld, momentAt } from './clock'
-import { clocksOf, ledgeOf } from './deadlines'
+import { clocksOf, ledgeOf, lifeOf } from './deadlines'
 import { replay } from './run'
 import { threadOf } from './thread'
 
@@ -95,5 +97,39 @@ describe('the thread', () => {
       stepId: 'mix',
       manner: 'hands',
     })
+  })
+})
+
+describe('the life of a coat', () => {
+  // Common practice, a second cyanotype layer: left about 3 h and never over 4 h before exposure.
+  const steps = plan.map((step) =>
+    step.id === 'dry'
+      ? { ...step, keepsLeastSeconds: 3 * 3600, keepsBestSeconds: 3.5 * 3600, keepsSeconds: 4 * 3600 }
+      : step,
+  )
+  const layered = { ...(begun as Extract<Happening, { type: 'begun' }>), steps }
+  const dried = replay(SHEET, logOf([[0, layered], ...wholeJob.slice(1, 8)]))
+  const dryAt = 760
+
+  it('has a not before, a best until and a not after', () =>
+    expect(lifeOf(dried)).toMatchObject({
+      from: at(dryAt),
+      notBefore: at(dryAt + 3 * 3600),
+      bestUntil: at(dryAt + 3.5 * 3600),
+      notAfter: at(dryAt + 4 * 3600),
+    }))
+
+  it('rests first, and is not the next thing meanwhile; then it is, and its end runs', () => {
+    const kinds = (seconds: number) => clocksOf(dried, at(seconds)).map((clock) => clock.kind)
+    expect(kinds(dryAt + 3600)).toEqual(['rests', 'keeps'])
+    expect(nextThing([dried], at(dryAt + 3600)).kind).not.toBe('ready')
+    expect(kinds(dryAt + 3.2 * 3600)).toEqual(['keeps'])
+    expect(nextThing([dried], at(dryAt + 3.2 * 3600))).toMatchObject({ kind: 'ready', wordsId: 'expose' })
+    expect(clocksOf(dried, at(dryAt + 4.1 * 3600))[0]?.remainingSeconds).toBeCloseTo(-360, 6)
+  })
+
+  it('is nothing where nothing waits, or it keeps for good', () => {
+    expect(lifeOf(upTo(9))).toBeNull()
+    expect(lifeOf(replay(SHEET, logOf([[0, begun]])))).toBeNull()
   })
 })

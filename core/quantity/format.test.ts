@@ -1,4 +1,5 @@
-import { digits, formatClock, formatSpan, formatStops } from './format'
+import { digits, formatClock, formatOnRule, formatSpan, formatStops } from './format'
+import { parseQuantity } from './parse'
 
 const plain = (text: string) => text.replace(/\u00a0/g, ' ')
 
@@ -46,4 +47,29 @@ describe('digits', () => {
     [-3.14159, '−3.14'],
   ])('shows %d as %s', (value, shown) => expect(digits(value)).toBe(shown))
   it('keeps zeros where columns must align', () => expect(digits(2, 3, true)).toBe('2.00'))
+})
+
+describe('formatOnRule', () => {
+  it.each([
+    [285.75, 'in', '11 1/4 in'],
+    [254, 'in', '10 in'],
+    [12.7, 'in', '1/2 in'],
+    [0, 'in', '0 in'],
+    [286.2, 'cm', '28.6 cm'],
+    [286.4, 'mm', '286 mm'],
+  ] as const)('%d mm is read off as %s: %s', (millimetres, unit, shown) =>
+    expect(plain(formatOnRule(millimetres, unit))).toBe(shown),
+  )
+
+  it('reads back to within half a mark of the rule', () => {
+    for (let millimetres = 1; millimetres < 900; millimetres += 7.3)
+      for (const [unit, mark] of [
+        ['in', 25.4 / 16],
+        ['cm', 1],
+        ['mm', 1],
+      ] as const)
+        expect(
+          Math.abs(parseQuantity(formatOnRule(millimetres, unit), 'length', { field: 'rule' }) - millimetres),
+        ).toBeLessThanOrEqual(mark / 2 + 1e-9)
+  })
 })
