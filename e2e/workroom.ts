@@ -76,3 +76,75 @@ export const photograph = (red = 30, green = 70, blue = 120): Promise<Buffer> =>
   sharp({ create: { width: 1600, height: 2000, channels: 3, background: { r: red, g: green, b: blue } } })
     .jpeg()
     .toBuffer()
+
+/** Picks one of many from a field that is searched by typing. */
+export async function pick(
+  page: Page,
+  label: string,
+  option: string | RegExp,
+  typed?: string,
+): Promise<void> {
+  const field = page.getByRole('combobox', { name: label, exact: true })
+  await field.locator('xpath=ancestor::*[contains(@class,"el-select__wrapper")]').click()
+  if (typed) await page.keyboard.type(typed)
+  await page
+    .getByRole('option', { name: option, exact: typeof option === 'string' })
+    .first()
+    .click()
+}
+
+/** Takes a jar in, from its page to the shelf. */
+export async function takeIn(
+  page: Page,
+  substance: string,
+  amount: string,
+  fields: Record<string, string> = {},
+): Promise<void> {
+  await open(page, '/shelf/take-in')
+  await pick(page, 'What is in it', new RegExp(`^${substance}`), substance)
+  await page.getByLabel('How much', { exact: true }).fill(amount)
+  for (const [label, text] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(text)
+  await page.getByRole('button', { name: 'Onto the shelf' }).first().click()
+  await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
+}
+
+/** Makes a solution of a recipe by the balance, one press an act, and puts it on the shelf. */
+export async function make(page: Page, recipe: string, volume: string, label: string): Promise<void> {
+  await open(page, `/shelf/make?recipe=${recipe}`)
+  await page.getByLabel('How much', { exact: true }).fill(volume)
+  await page.getByRole('button', { name: 'To the balance' }).click()
+  while (await page.getByRole('button', { name: /^In: / }).isVisible()) {
+    await expect(page.getByText(/safety data sheet|^\d+ of \d+$/).first()).toBeVisible()
+    await page.getByRole('button', { name: /^In: / }).click()
+  }
+  await page.getByLabel('Label of the bottle').fill(label)
+  await page.getByRole('button', { name: 'It stands: on the shelf' }).click()
+  await expect(page.getByRole('button', { name: new RegExp(`, ${label}, `) })).toBeVisible()
+}
+
+/** What stands below a bottle's name: how much is left. */
+export async function leftIn(page: Page, label: string): Promise<string> {
+  await open(page, '/shelf')
+  await page.getByRole('button', { name: new RegExp(`, ${label}, `) }).click()
+  const said = await page
+    .getByRole('region', { name: new RegExp(` ${label}$`) })
+    .getByRole('heading')
+    .innerText()
+  return said
+    .replace(/\u00a0/g, ' ')
+    .replace(/.*\n?\s(\S+ (?:ml|l|g|kg)) left/, '$1')
+    .trim()
+}
+
+/** Counts whatever is due at the bench, all of a bottle at once as with a measure, and goes on. */
+export async function measureAll(page: Page): Promise<void> {
+  const all = page.getByRole('button', { name: 'Measured: all of it' })
+  await expect(all).toBeVisible()
+  for (const bottle of await page.locator('.DropCounter-bottle').all()) {
+    const due = /\d+/.exec(await bottle.locator('em').innerText())?.[0] ?? ''
+    await all.click()
+    await expect(bottle.locator('strong')).toHaveText(due)
+  }
+  await expect(all).toBeHidden()
+  await page.keyboard.press(' ')
+}

@@ -70,8 +70,9 @@ const title = computed(() => {
   const { definition, sheet } = inHand.value
   if (hasMovedOn.value) return inHand.value.state.setAside ? 'Set aside' : 'Coated and dry'
   if (step.value && !isCounting.value) {
-    const coat = step.value.planned.coat
-    return `${stepWords.value?.title ?? ''}${coat && sheet.coats > 1 ? `, coat ${coat} of ${sheet.coats}` : ''}`
+    const { coat } = step.value.planned
+    const named = `${stepWords.value?.title ?? ''}${coat && sheet.coats > 1 ? `, coat ${coat} of ${sheet.coats}` : ''}`
+    return step.value.status === 'waiting' ? `Ready: ${named.toLowerCase()}` : named
   }
   const coats = sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`
   const many = sheet.batch && !isOthersGlass.value ? `, glass for ${sheet.batch.of} sheets` : ''

@@ -27,7 +27,7 @@ const asked = {
   volume: typeof route.query.volume === 'string' ? route.query.volume : undefined,
 }
 const form = useSolutionForm(asked)
-const { recipeId, recipes, recipe, draft, label, read, isWeighing, suggestedLabel } = form
+const { recipeId, recipes, recipe, draft, label, labelFault, read, isWeighing, suggestedLabel } = form
 
 const recipeOptions = computed(() => [
   { id: 'own', name: 'A recipe of my own' },
@@ -106,6 +106,7 @@ useMarginNotes((): MarginNote[] => {
         <TextField
           v-model="label"
           label="Label of the bottle"
+          :fault="labelFault"
           :placeholder="suggestedLabel"
           hint="as you write it on the glass"
         />

@@ -14,6 +14,7 @@ import { useMarginNotes, type MarginNote } from '../shell/margin.store'
 import { useNotice } from '../shell/notice.store'
 import SelectField from '../shell/SelectField.vue'
 import TextField from '../shell/TextField.vue'
+import { freeLabel, writtenLabel } from './bottleLabel'
 import { putOnShelf, takeBottleBack } from './shelfActions'
 
 const [router, workroom, notice] = [useRouter(), useWorkroom(), useNotice()]
@@ -42,13 +43,7 @@ watch(substance, (chosen) => {
   purity.value = ''
   density.value = ''
 })
-const suggestedLabel = computed(() => {
-  const initials = (substance.value?.name ?? 'J')
-    .split(/\s+/)
-    .map((word) => word[0]?.toUpperCase() ?? '')
-    .join('')
-  return `${initials}-${workroom.bottles.filter((one) => one.label.startsWith(`${initials}-`)).length + 1}`
-})
+const suggestedLabel = computed(() => freeLabel(substance.value?.name ?? 'Jar', workroom.bottles))
 const usualPurity = computed(
   () => substance.value?.liquid?.percentWw ?? substance.value?.purityPercent ?? 100,
 )
@@ -115,10 +110,10 @@ async function save(): Promise<void> {
       })
     return price.value.trim() ? value : null
   })
+  const written = attempt('label', () => writtenLabel(label.value, suggestedLabel.value, workroom.bottles))
   faults.value = found
-  if (Object.keys(found).length || percent === undefined) return
+  if (written === undefined || Object.keys(found).length || percent === undefined) return
   try {
-    const written = label.value.trim() || suggestedLabel.value
     const id = await putOnShelf({
       label: written,
       name: chosen.name[0]?.toUpperCase() + chosen.name.slice(1),
@@ -219,7 +214,7 @@ useMarginNotes((): MarginNote[] => {
         hint="a hydrometer tells the strength"
       />
       <TextField v-model="price" label="What it cost" :fault="faults.price" placeholder="in your own money" />
-      <TextField v-model="label" label="Label" :placeholder="suggestedLabel" />
+      <TextField v-model="label" label="Label" :fault="faults.label" :placeholder="suggestedLabel" />
     </div>
     <div class="TakeIn-acts">
       <BigTarget label="Onto the shelf" hint="enter" @press="save" />

@@ -147,11 +147,17 @@ export function scaleDraft(draft: SolutionDraft, factor: number, volumeMillilitr
     ['grams', 'millilitres', 'drops', 'spoonMillilitres'].includes(row.measure)
   return {
     ...draft,
-    volume: `${Number((volumeMillilitres * factor).toPrecision(3))} ml`,
+    volume: `${roundedDown(volumeMillilitres * factor)} ml`,
     rows: draft.rows.map((row) =>
-      isAbsolute(row) ? { ...row, amount: String(Number((amountIn(row) * factor).toPrecision(3))) } : row,
+      isAbsolute(row) ? { ...row, amount: String(roundedDown(amountIn(row) * factor)) } : row,
     ),
   }
+}
+
+/** To three figures, never above: a recipe that was scaled to what is there must not ask for more. */
+function roundedDown(value: number): number {
+  const step = 10 ** (Math.floor(Math.log10(value)) - 2)
+  return Number((Math.floor(value / step + 1e-9) * step).toPrecision(3))
 }
 
 /** What a mend does to the recipe. */

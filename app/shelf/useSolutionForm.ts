@@ -1,10 +1,12 @@
 import { computed, ref, watch } from 'vue'
 import type { Mend } from '@core/chemistry/audits'
 import { leftIn } from '@core/chemistry/lots'
+import { CoreError, type Refusal } from '@core/errors'
 import { incompatibilities, substances } from '@library/index'
 import { useDropper } from '../coat/useCoverage'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
+import { freeLabel, writtenLabel } from './bottleLabel'
 import { putOnShelf } from './shelfActions'
 import { draftOfStock, mended, readSolution, rowOf, scaleDraft, type SolutionDraft } from './solutionDraft'
 import { useShelf } from './useShelf'
@@ -82,15 +84,15 @@ export function useSolutionForm(asked: { recipe?: string; substance?: string; vo
     if (row) row.read = text
   }
 
-  /** First letters of the name and the next number: `IC-3`. */
-  const suggestedLabel = computed(() => {
-    const initials = (draft.value.name || 'S')
-      .split(/\s+/)
-      .slice(0, 2)
-      .map((word) => word[0]?.toUpperCase() ?? '')
-      .join('')
-    const same = workroom.bottles.filter((one) => one.label.startsWith(`${initials}-`)).length
-    return `${initials}-${same + 1}`
+  const suggestedLabel = computed(() => freeLabel(draft.value.name.trim() || 'Solution', workroom.bottles))
+  const labelFault = computed((): Refusal | undefined => {
+    try {
+      writtenLabel(label.value, suggestedLabel.value, workroom.bottles)
+      return undefined
+    } catch (error) {
+      if (error instanceof CoreError) return error.refusal
+      throw error
+    }
   })
 
   /** Puts what was made on the shelf, with its true strengths, and takes what went in off its jars. */
@@ -101,7 +103,7 @@ export function useSolutionForm(asked: { recipe?: string; substance?: string; vo
     const stock = recipe.value?.stock
     const rows = draft.value.rows.filter((row) => row.source)
     const stated = Number(draft.value.stated.replace(',', '.'))
-    const written = label.value.trim() || suggestedLabel.value
+    const written = writtenLabel(label.value, suggestedLabel.value, workroom.bottles)
     const id = await putOnShelf(
       {
         label: written,
@@ -129,6 +131,6 @@ export function useSolutionForm(asked: { recipe?: string; substance?: string; vo
     return { id, label: written }
   }
   return {
-    recipes, recipeId, recipe, draft, label, suggestedLabel, read, isWeighing, addRow, mend, scaleToHand, setReading, save,
+    recipes, recipeId, recipe, draft, label, suggestedLabel, labelFault, read, isWeighing, addRow, mend, scaleToHand, setReading, save,
   } // prettier-ignore
 }

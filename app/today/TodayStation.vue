@@ -25,6 +25,8 @@ const next = computed(() => ('sheetId' in thing.value ? workroom.work(thing.valu
 const isAtWork = computed(() =>
   workroom.sheets.some((one) => ['coat', 'light', 'wet', 'line'].includes(placeOf(one.state))),
 )
+/** No sheet yet, and no paper in a treatment either. */
+const isBare = computed(() => !workroom.sheets.length && thing.value.kind === 'nothing')
 const nextWords = computed(() => (next.value ? `Go to ${next.value.name.toLowerCase()}` : 'Begin a sheet'))
 
 function go(): void {
@@ -53,7 +55,7 @@ function firstNotes(): MarginNote[] {
 }
 
 useMarginNotes(() => {
-  if (!workroom.sheets.length) return firstNotes()
+  if (isBare.value) return firstNotes()
   const notes: MarginNote[] = []
   const due = looksDue(workroom.states, now.now)
   for (const id of ['dry', 'settled'] as const) {
@@ -94,7 +96,7 @@ useMarginNotes(() => {
 
 <template>
   <EmptyPage
-    v-if="!workroom.sheets.length"
+    v-if="isBare"
     kicker="An empty workroom"
     title="Begin with one sheet of paper"
     action="Begin a sheet"

@@ -3,6 +3,7 @@ import { sheet, T0 } from '../fixtures/workroom'
 import { labelOf } from '../formats/label'
 import type { ProcessDefinition } from '../record/definition'
 import type { Waste } from '../record/records'
+import type { Substance } from '../record/substance'
 import { uuid } from '../fixtures/workroom'
 import { conditionOf } from './condition'
 import { needsOf, readinessOf, shoppingList } from './readiness'
@@ -177,13 +178,13 @@ describe('waste', () => {
 })
 
 describe('labelOf', () => {
-  const hazard = {
+  const hazard: Substance['hazard'] = {
     signal: 'danger',
     pictograms: ['corrosion'],
     statements: ['H314'],
     standing: 'published',
     source: 's',
-  } as const
+  }
   const dangerous = { ...book, 'silver-nitrate': { ...book['silver-nitrate'], hazard } }
   const label = (percent: number) =>
     labelOf(

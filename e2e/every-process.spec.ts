@@ -1,0 +1,88 @@
+import { expect, test } from '@playwright/test'
+import { open, pick } from './workroom.ts'
+
+// Every process of the library, walked by the one key from the plan to a dry coat that waits for the light.
+
+const PROCESSES = [
+  'Classic cyanotype',
+  'Cyanotype, two layers',
+  'Cyanotype, translucent upper sheet',
+  'Van Dyke brown',
+  'Kallitype',
+  'Salted paper',
+  'Albumen-type paper',
+  'Collodion-chloride',
+  'Platinum-palladium',
+  'Palladium, printing out',
+  'Gold-platinum, printing out',
+  'Gum over a finished print',
+]
+
+for (const process of PROCESSES)
+  test(`${process} comes to a dry coat`, async ({ page }) => {
+    await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+    await open(page, '/coat/begin')
+    await pick(page, 'Process', process, process)
+    await page.getByLabel('What is the picture?').fill('Walked through')
+    await expect(
+      page.getByRole('region', { name: 'What it comes to' }).getByRole('button').first(),
+    ).toBeVisible()
+    await page.getByRole('button', { name: 'To the bench' }).first().click()
+    await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+
+    // The main target as it stands: pressed until the sheet has moved on. A step that did not move would never end.
+    const target = page.locator('.BigTarget:not(.is-plain, .is-quiet)').first()
+    const seen: string[] = []
+    for (let press = 0; press < 40; press++) {
+      const heading = await page.getByRole('heading', { level: 1 }).innerText()
+      if (heading === 'Coated and dry') break
+      const measured = page.getByRole('button', { name: 'Measured: all of it' })
+      const before = (await page.locator('.CoatStation').innerText()).replace(/\d+:\d\d/g, '')
+      seen.push(heading)
+      if (await measured.isVisible()) await measured.click()
+      else await target.click()
+      await expect
+        .poll(async () => (await page.locator('.CoatStation').innerText()).replace(/\d+:\d\d/g, ''), {
+          message: heading,
+        })
+        .not.toBe(before)
+    }
+    await expect(page.getByRole('heading', { name: 'Coated and dry', level: 1 })).toBeVisible()
+    expect(new Set(seen).size).toBeGreaterThanOrEqual(2)
+    // What waits for the light says how long it keeps, and by which light it may be looked at.
+    await expect(page.getByText(/not after|best until/)).toBeVisible()
+    await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Light in the room')
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: /^Ready for the frame/, level: 1 })).toBeVisible()
+  })
+
+test('a second coat is laid over the first, each with its own clock', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page, '/coat/begin')
+  await pick(page, 'Process', 'Kallitype', 'Kallitype')
+  await page.getByText('Sheets alike, coats, coverage, dropper, ratio, piece and portfolio').click()
+  await page.getByLabel('What is the picture?').fill('Deeper')
+  await page.getByLabel('Coats', { exact: true }).fill('2')
+  await expect(
+    page.getByText('36 drops of ferric oxalate').or(page.getByRole('button', { name: /72 drops in all/ })),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await expect(page.getByRole('button', { name: 'Begin: count the drops' })).toBeVisible()
+  await page.keyboard.press(' ')
+  for (let bottle = 0; bottle < 2; bottle++) {
+    await page.getByRole('button', { name: 'Measured: all of it' }).click()
+    await page.waitForTimeout(150)
+  }
+  await page.keyboard.press(' ')
+  for (const heading of [
+    'Coat the sheet, coat 1 of 2',
+    'Dry in the dark, coat 1 of 2',
+    'Ready: coat the sheet, coat 2 of 2',
+    'Coat the sheet, coat 2 of 2',
+    'Dry in the dark, coat 2 of 2',
+  ]) {
+    await expect(page.getByRole('heading', { name: heading, level: 1, exact: true })).toBeVisible()
+    await page.keyboard.press(' ')
+  }
+  await expect(page.getByRole('heading', { name: 'Coated and dry', level: 1 })).toBeVisible()
+})

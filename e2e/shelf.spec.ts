@@ -1,0 +1,361 @@
+import { readFileSync } from 'node:fs'
+import { expect, test, type Page } from '@playwright/test'
+import jsQR from 'jsqr'
+import { DEMO_ADDRESS } from './browser.ts'
+import { expectDim, leftIn, make, open, pick, takeIn } from './workroom.ts'
+
+const findings = (page: Page) => page.getByRole('list', { name: 'Worth a second look' })
+const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' })
+
+/** A recipe of one's own with one line. */
+async function recipe(
+  page: Page,
+  what: string,
+  amount: string,
+  measure: string,
+  volume = '100 ml',
+): Promise<void> {
+  await open(page, '/shelf/make')
+  await pick(page, 'Recipe', 'A recipe of my own', 'A recipe')
+  await page.getByLabel('How much', { exact: true }).fill(volume)
+  await line(page, 1, what, amount, measure)
+}
+async function line(page: Page, n: number, what: string, amount: string, measure: string): Promise<void> {
+  await pick(page, `What goes in, ${n}`, new RegExp(`^${what}`), what)
+  await page.getByLabel(`How much, ${n}`).fill(amount)
+  await pick(page, `In which measure, ${n}`, measure)
+}
+const mend = (page: Page, words: string | RegExp) =>
+  findings(page).getByRole('button', { name: words }).click()
+
+test.describe('slips are noticed, said plainly and mended', () => {
+  test('a stated per cent that is not: 30 g in a litre', async ({ page }) => {
+    await recipe(page, 'oxalic acid', '30', 'g', '1 l')
+    await page.getByLabel('Called, in %').fill('30')
+    await expect(findings(page)).toContainText('30 g in 1000 ml is 3 %, not 30 %. A slip by a factor of ten.')
+    await mend(page, 'Call it 3 %')
+    await expect(page.getByLabel('Called, in %')).toHaveValue('3')
+    await expect(findings(page)).toBeHidden()
+  })
+
+  test('1 g topped up to 6 ml is 16.7 %', async ({ page }) => {
+    await recipe(page, 'potassium chloropalladite', '1', 'g', '6 ml')
+    await page.getByLabel('Called, in %').fill('15')
+    await expect(findings(page)).toContainText('is 16.7 %, not 15 %')
+    await mend(page, /Top up to 6.67 ml/)
+    await expect(findings(page)).toBeHidden()
+  })
+
+  test('more than stays dissolved, a spoon, and neighbours that must not meet', async ({ page }) => {
+    await recipe(page, 'oxalic acid', '30', '% w/v')
+    await expect(findings(page)).toContainText('more than stays dissolved at 20 °C')
+    await mend(page, /^Make it/)
+    await expect(findings(page)).toBeHidden()
+
+    await recipe(page, 'sodium thiosulfate', '40', 'ml by spoon')
+    await expect(findings(page)).toContainText('40 ml by spoon is anything from')
+    await mend(page, 'Weigh 40 g')
+    await expect(findings(page)).toBeHidden()
+    await page.getByRole('button', { name: 'Add something' }).click()
+    await line(page, 2, 'citric acid', '3', '% w/v')
+    await expect(findings(page)).toContainText('gives off sulfur dioxide')
+    await page.getByRole('button', { name: 'Leave ingredient 2 out' }).click()
+    await expect(findings(page)).toBeHidden()
+
+    await recipe(page, 'potassium ferricyanide', '10', '% w/v')
+    await page.getByRole('button', { name: 'Add something' }).click()
+    await line(page, 2, 'hydrochloric acid', '2', '% w/v')
+    await expect(findings(page)).toContainText('hydrogen cyanide')
+  })
+
+  test('another hydrate in the jar, a stock past its life or not ripe, and two stocks half and half', async ({
+    page,
+  }) => {
+    await open(page, '/shelf/take-in')
+    await pick(page, 'What is in it', /^citric acid/, 'citric')
+    await page.getByText('monohydrate', { exact: false }).click()
+    await page.getByLabel('How much', { exact: true }).fill('500 g')
+    await page.getByRole('button', { name: 'Onto the shelf' }).first().click()
+    await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
+    await recipe(page, 'citric acid', '6', '% w/v')
+    await expect(findings(page)).toContainText('The recipe means without water; the jar holds monohydrate')
+    await mend(page, 'Reckon with what is in the jar')
+    await expect(findings(page)).toBeHidden()
+    // 6 g × 210.14 / 192.12 at 99.5 %.
+    await expect(page.getByRole('button', { name: /6.6 g weigh/ })).toBeVisible()
+
+    await make(page, 'kallitype/oxalate', '50 ml', 'KO-1')
+    await make(page, 'kallitype/silver', '50 ml', 'KS-1')
+    await recipe(page, 'bottle KO-1', '50', 'ml')
+    await page.getByRole('button', { name: 'Add something' }).click()
+    await line(page, 2, 'bottle KS-1', '50', 'ml')
+    await expect(findings(page)).toContainText('It has not ripened')
+    await page.getByLabel('Called, in %').fill('20')
+    await expect(findings(page)).toContainText(
+      'The bottle holds 20 %, but poured together the mix holds 10 %.',
+    )
+    await mend(page, 'Call it 10 %')
+    await expect(page.getByLabel('Called, in %')).toHaveValue('10')
+    await page.clock.setFixedTime(new Date(Date.now() + 400 * 86_400_000))
+    await page.reload()
+    await recipe(page, 'bottle KO-1', '50', 'ml')
+    await expect(findings(page)).toContainText('It is past its life')
+  })
+
+  test('a jar that runs short: the recipe shrinks to what is there', async ({ page }) => {
+    await takeIn(page, 'silver nitrate', '5 g')
+    await recipe(page, 'silver nitrate', '10', '% w/v')
+    await expect(findings(page)).toContainText('10 g are needed and 5 g are left.')
+    await page.getByRole('button', { name: 'Scale to what is there' }).click()
+    await expect(findings(page)).toBeHidden()
+    await expect(page.getByLabel('How much', { exact: true })).toHaveValue(/^(49\.9|50) ml$/)
+  })
+})
+
+test('a solution is made with the balance’s own readings, used up, counted, and its making undone', async ({
+  page,
+}) => {
+  await takeIn(page, 'silver nitrate', '25 g')
+  await open(page, '/shelf/make?recipe=kallitype/silver')
+  await page.getByRole('button', { name: 'To the balance' }).click()
+  await expect(page.getByText('Goggles and gloves before the cap comes off').first()).toBeVisible()
+  await page.getByLabel('The balance says, g').fill('10.5')
+  await page.getByRole('button', { name: /^In: / }).click()
+  await page.getByLabel('Label of the bottle').fill('SN-1')
+  await expect(page.getByText('SN-1 stands on the shelf already.')).toBeVisible()
+  await page.getByLabel('Label of the bottle').fill('KS-1')
+  await page.getByRole('button', { name: 'It stands: on the shelf' }).click()
+  // 10.5 g of 99.9 % in 100 ml.
+  await expect(margin(page)).toContainText('silver nitrate 10.5 %')
+  expect(await leftIn(page, 'SN-1')).toBe('14.5 g')
+
+  expect(await leftIn(page, 'KS-1')).toBe('100 ml')
+  const panel = page.getByRole('region', { name: 'Silver KS-1' })
+  await panel.getByLabel('How much, ml').fill('30 ml')
+  await panel.getByRole('button', { name: 'Take out' }).click()
+  await expect(panel.getByRole('heading')).toContainText(/70.ml left/)
+  await panel.getByRole('list').getByRole('button', { name: 'undo' }).click()
+  await expect(panel.getByRole('heading')).toContainText(/100.ml left/)
+  await panel.getByLabel('How much, ml').fill('92')
+  await panel.getByRole('button', { name: 'This is what is left' }).click()
+  await expect(panel.getByRole('heading')).toContainText(/92.ml left/)
+  await panel.getByLabel('How much, ml').fill('a lot')
+  await panel.getByRole('button', { name: 'Take out' }).click()
+  await expect(panel.getByText('does not begin with a number')).toBeVisible()
+  await panel.getByRole('button', { name: 'Take its making back' }).click()
+  await expect(page.getByRole('button', { name: /, KS-1, / })).toBeHidden()
+  expect(await leftIn(page, 'SN-1')).toBe('25 g')
+})
+
+test('what is thrown away lies in its jar until it is handed over', async ({ page }) => {
+  await make(page, 'kallitype/silver', '100 ml', 'KS-1')
+  await page.getByRole('button', { name: 'Into the jar for silver and fixer' }).click()
+  await expect(page.getByRole('button', { name: /, KS-1, / })).toBeHidden()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: /, KS-1, / }).click()
+  await page.getByRole('button', { name: 'Into the jar for silver and fixer' }).click()
+  await open(page, '/shelf/waste')
+  const jar = page.getByRole('article', { name: 'Silver and fixer' })
+  await expect(jar).toContainText('100 ml')
+  await expect(jar).toContainText('Do you take silver nitrate rinses')
+  await pick(page, 'Into the jar for', 'Chromium', 'Chrom')
+  await page.getByLabel('How much', { exact: true }).fill('250 ml')
+  await page.getByRole('button', { name: 'Pour it in' }).click()
+  await expect(page.getByRole('article', { name: 'Chromium' })).toContainText('250 ml')
+  await jar.getByRole('button', { name: 'Handed over' }).click()
+  await expect(jar).toBeHidden()
+})
+
+test('a label is a PDF of its exact size: text, strength, hazards, and a code that leads back', async ({
+  page,
+  context,
+}) => {
+  await make(page, 'salted-paper/silver', '100 ml', 'SI-1')
+  const bottleAddress = page.url()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Label, PDF' }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('label-SI-1.pdf')
+  const pdf = readFileSync(await download.path())
+
+  // Opened by another program's reader, in a page of its own.
+  const reader = await context.newPage()
+  const serve = { 'pdf.mjs': 'pdf.mjs', 'worker.mjs': 'pdf.worker.mjs' }
+  for (const [name, file] of Object.entries(serve))
+    await reader.route(`**/${name}`, (route) =>
+      route.fulfill({
+        contentType: 'text/javascript',
+        body: readFileSync(`node_modules/pdfjs-dist/legacy/build/${file}`),
+      }),
+    )
+  await reader.route('**/reader', (route) =>
+    route.fulfill({ contentType: 'text/html', body: '<canvas></canvas>' }),
+  )
+  await reader.goto('http://reader.test/reader')
+  const read = await reader.evaluate(
+    async (bytes) => {
+      const address = 'http://reader.test/pdf.mjs'
+      const pdfjs = await import(address)
+      pdfjs.GlobalWorkerOptions.workerSrc = 'http://reader.test/worker.mjs'
+      const file = await pdfjs.getDocument({ data: new Uint8Array(bytes) }).promise
+      const sheet = await file.getPage(1)
+      const words = (await sheet.getTextContent()).items.map((item: { str: string }) => item.str).join(' ')
+      const viewport = sheet.getViewport({ scale: 3 })
+      const canvas = document.querySelector('canvas')!
+      Object.assign(canvas, { width: viewport.width, height: viewport.height })
+      const drawing = canvas.getContext('2d')!
+      await sheet.render({ canvasContext: drawing, canvas, viewport }).promise
+      const pixels = drawing.getImageData(0, 0, canvas.width, canvas.height)
+      return {
+        pages: file.numPages,
+        view: sheet.view,
+        words,
+        width: pixels.width,
+        height: pixels.height,
+        data: [...pixels.data],
+      }
+    },
+    [...pdf],
+  )
+  expect(read.pages).toBe(1)
+  // 90 x 50 mm in points of 1/72 in.
+  expect(read.view[2]).toBeCloseTo((90 / 25.4) * 72, 1)
+  expect(read.view[3]).toBeCloseTo((50 / 25.4) * 72, 1)
+  for (const words of [
+    'Silver SI-1',
+    'silver nitrate 12 % w/v',
+    'citric acid 6 % w/v',
+    'made',
+    'best until',
+    'DANGER',
+    'H314 Causes severe skin burns',
+    'H410',
+  ])
+    expect(read.words.replace(/\s+/g, ' ')).toContain(words)
+  const code = jsQR(new Uint8ClampedArray(read.data), read.width, read.height)
+  expect(code?.data).toBe(bottleAddress)
+})
+
+test('a plan says what it needs, and leads to the balance', async ({ page }) => {
+  await takeIn(page, 'silver nitrate', '10 g')
+  await open(page, '/shelf/shopping')
+  await pick(page, 'Process', 'Kallitype', 'Kalli')
+  await page.getByLabel('Sheets', { exact: true }).fill('4')
+  const silver = page
+    .getByRole('list', { name: 'Solutions' })
+    .getByRole('listitem')
+    .filter({ hasText: /^\s*Silver/ })
+  await expect(silver).toContainText('3.6 ml')
+  // 3.6 ml at 10 %: 0.36 g.
+  await expect(
+    page.getByRole('list', { name: 'Chemicals' }).getByRole('listitem').filter({ hasText: 'silver nitrate' }),
+  ).toContainText('0.36 g')
+  await silver.getByRole('button', { name: 'Make it' }).click()
+  await expect(page.getByRole('heading', { name: 'Silver', level: 1 })).toBeVisible()
+  await expect(page.getByLabel('How much', { exact: true })).toHaveValue(/5.ml/)
+})
+
+test('a dropper is weighed, and coats are counted with it', async ({ page }) => {
+  await open(page, '/shelf/dropper')
+  await page.getByLabel('Name').fill('the fine one')
+  for (const [n, grams] of [
+    ['1', '0.798'],
+    ['2', '0.799'],
+    ['3', '0.7982'],
+  ] as const)
+    await page.getByLabel(`Grams, weighing ${n}`).fill(grams)
+  await expect(page.getByRole('button', { name: /^25 ± .* drops to the millilitre/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Count with it' }).click()
+  await expect(page.getByRole('list', { name: 'Droppers' })).toContainText('the fine one, 25 drops/ml')
+  await open(page, '/coat/begin')
+  await expect(page.getByRole('button', { name: '50 drops in all' })).toBeVisible()
+  await page.goto('/shelf/dropper')
+  await page.getByLabel('Grams, weighing 1').fill('990')
+  await expect(page.getByText(/check that the balance shows grams/)).toBeVisible()
+})
+
+test.describe('processes', () => {
+  test('a copy is changed, kept, used, and shared as a file that comes in again', async ({ page }) => {
+    await open(page, '/shelf/processes/kallitype')
+    await page.getByRole('button', { name: 'Copy and change' }).click()
+    await page.getByLabel('Name', { exact: true }).fill('Kallitype for thin rag')
+    const silver = page.getByRole('group', { name: 'Silver', exact: true })
+    await silver.getByLabel('silver nitrate, %').fill('strong')
+    await expect(silver).toContainText('“strong” is not a number above nothing.')
+    await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled()
+    await silver.getByLabel('silver nitrate, %').fill('8')
+    await page.getByRole('group', { name: 'Develop in citrate' }).getByLabel('At least').fill('90 s')
+    await page.getByRole('button', { name: 'Keep it' }).click()
+    await expect(page.getByRole('heading', { name: 'Kallitype for thin rag' }).first()).toBeVisible()
+    await expect(page.getByText('silver nitrate 8 %')).toBeVisible()
+
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save as a file' }).click(),
+    ])
+    const text = readFileSync(await download.path(), 'utf8')
+    await page.getByRole('button', { name: 'Remove' }).click()
+    await expect(page.getByRole('button', { name: /Kallitype for thin rag/ })).toBeHidden()
+    await page
+      .getByLabel('process file')
+      .setInputFiles({ name: 'p.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+    await expect(page.getByRole('heading', { name: 'Kallitype for thin rag' }).first()).toBeVisible()
+    await page.getByRole('button', { name: 'Begin a sheet of it' }).click()
+    await expect(page.getByRole('button', { name: /4 % w\/v silver nitrate in the mix/ })).toBeVisible()
+
+    // A bad one is refused with the path of what is wrong, and nothing changes.
+    await open(page, '/shelf/processes')
+    const bad = JSON.parse(text)
+    bad.process.steps[4].time.leastSeconds = 'long'
+    await page.getByLabel('process file').setInputFiles({
+      name: 'bad.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(bad)),
+    })
+    await expect(page.getByRole('status').filter({ hasText: 'Not done' })).toContainText(
+      'process.steps.4.time.leastSeconds',
+    )
+    await page
+      .getByLabel('process file')
+      .setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{') })
+    await expect(page.getByRole('status').filter({ hasText: 'Not done' })).toContainText(
+      'not readable as JSON',
+    )
+  })
+})
+
+test('the shelf and the paper in the dim room: no blue anywhere, dialogs and lists included', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await open(page, `${DEMO_ADDRESS}/shelf`)
+  await expect(page.getByRole('region', { name: 'Jars' })).toBeVisible()
+  await page.keyboard.press('d')
+  await expectDim(page)
+  await page.getByRole('button', { name: /Palladium, PD-1/ }).click()
+  await expectDim(page)
+  for (const path of [
+    '/shelf/make',
+    '/shelf/take-in',
+    '/shelf/shopping',
+    '/shelf/waste',
+    '/shelf/dropper',
+    '/shelf/processes/salted-paper',
+    '/paper',
+    '/paper/tear',
+    '/paper/treat',
+    '/paper/new',
+    '/coat/begin?process=salted-paper',
+  ]) {
+    await open(page, DEMO_ADDRESS + path)
+    await page.waitForTimeout(250)
+    await expectDim(page)
+  }
+  await open(page, `${DEMO_ADDRESS}/shelf/take-in`)
+  await page.locator('.el-select__wrapper').first().click()
+  await page.keyboard.type('sil')
+  await expect(page.getByRole('option', { name: /^silver nitrate/ })).toBeVisible()
+  await page.waitForTimeout(400)
+  await expectDim(page)
+})
