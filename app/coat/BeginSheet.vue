@@ -153,8 +153,6 @@ useMarginNotes(() => planNotes(definition.value, draft.value.choices, paper.valu
         :label="choice.name"
         :options="choice.options"
       />
-    </div>
-    <div class="BeginSheet-choices">
       <ChoiceRow v-model="draft.light" label="Light" :options="lightOptions" />
       <ChoiceRow
         v-if="toolOptions.length > 1"
@@ -282,9 +280,9 @@ header .es-kicker {
 }
 
 .BeginSheet-choices {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
-  gap: 10px 20px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 30px;
 }
 
 .BeginSheet-more summary {

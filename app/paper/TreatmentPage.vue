@@ -5,7 +5,7 @@ import { clocksOf } from '@core/process/deadlines'
 import { nextMove } from '@core/process/nextMove'
 import { stepInHand, wordsIdOf } from '@core/process/run'
 import { storyOf } from '@core/process/story'
-import { formatSize } from '@core/quantity/format'
+import { formatOnRule } from '@core/quantity/format'
 import { logOf } from '../data/log'
 import { useLiveQuery } from '../data/useLiveQuery'
 import { useNow } from '../data/useNow'
@@ -41,7 +41,16 @@ const reading = computed(
     null,
 )
 const pieces = computed(() =>
-  workroom.pieces.filter((one) => inHand.value?.run.pieceIds.includes(one.id)).map((one) => one.label),
+  workroom.pieces
+    .filter((one) => inHand.value?.run.pieceIds.includes(one.id))
+    .map((one) => one.label)
+    .sort((a, b) => a.localeCompare(b, 'en', { numeric: true })),
+)
+const rule = (millimetres: number) => formatOnRule(millimetres, preferences.chosen.length)
+const size = computed(() =>
+  inHand.value
+    ? `${rule(inHand.value.run.widthMillimetres)} × ${rule(inHand.value.run.heightMillimetres)}`
+    : '',
 )
 const half = computed(() => workroom.pieces.find((one) => one.id === inHand.value?.run.halfPieceId)?.label)
 const log = useLiveQuery(() => logOf(id.value), [], [id])
@@ -79,7 +88,7 @@ useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.va
       <p class="es-kicker">
         Paper {{ inHand.run.number }} · {{ inHand.definition.name }} · {{ inHand.run.sheets }}
         {{ inHand.run.sheets === 1 ? 'sheet' : 'sheets' }} of
-        {{ formatSize(inHand.run, { length: preferences.chosen.length, temperature: 'degC' }) }}
+        {{ size }}
       </p>
       <h1>{{ words?.title ?? 'Done' }}</h1>
     </header>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { dateOf } from '../shell/moments'
-import TintedPicture from '../shell/TintedPicture.vue'
 import type { StandingBottle } from './useShelf'
 
 /** One bottle or jar on its board: its shape says what it is, its level what is left, its label the rest. */
@@ -53,7 +52,7 @@ const spoken = computed(() => {
     <span class="BottleFigure-said" :class="{ 'is-wrong': standing.condition?.tone === 'wrong' }">
       {{ standing.condition?.words ?? '' }}
     </span>
-    <TintedPicture class="BottleFigure-glass">
+    <span class="BottleFigure-glass" :style="{ '--liquid': standing.colour }">
       <svg viewBox="0 0 60 132" aria-hidden="true">
         <defs>
           <clipPath :id="clip"><path :d="shape.path" /></clipPath>
@@ -65,11 +64,11 @@ const spoken = computed(() => {
           :y="surface"
           width="60"
           :height="132 - surface"
-          :fill="standing.colour"
+          class="BottleFigure-liquid"
         />
         <path class="BottleFigure-outline" :d="shape.path" />
       </svg>
-    </TintedPicture>
+    </span>
     <span class="BottleFigure-label">
       <strong>{{ standing.bottle.name }}</strong>
       <span>{{ standing.strength }}</span>
@@ -105,11 +104,6 @@ const spoken = computed(() => {
   grid-column: 1;
   width: 60px;
   height: 132px;
-  background: none;
-}
-
-html[data-palette='dim'] .BottleFigure-glass {
-  background: var(--es-clip);
 }
 
 svg {
@@ -120,10 +114,27 @@ svg {
   fill: #e5d6c3;
 }
 
+.BottleFigure-liquid {
+  fill: var(--liquid);
+}
+
 .BottleFigure-outline {
   fill: none;
   stroke: #55300f;
   stroke-width: 1.6;
+}
+
+/* In the dim room the glass is drawn in the room's own colours; what it holds is said by the label. */
+html[data-palette='dim'] .BottleFigure-inside {
+  fill: none;
+}
+
+html[data-palette='dim'] .BottleFigure-liquid {
+  fill: var(--es-rule);
+}
+
+html[data-palette='dim'] .BottleFigure-outline {
+  stroke: var(--es-quiet);
 }
 
 .BottleFigure-label {

@@ -21,9 +21,11 @@ const choose = (id: string) =>
 
 /** 8 x 10 in, or the size of the last sheet: what the shelf is reckoned for. */
 const size = computed(() => workroom.sheets[0]?.sheet ?? { widthMillimetres: 203.2, heightMillimetres: 254 })
+const printed = computed(() => new Set(workroom.sheets.map((one) => one.sheet.process.id)))
 const readiness = computed(() =>
+  // One's own copies count once a sheet was made by them: a library of hundreds is not reckoned at every visit.
   workroom.allProcesses
-    .filter((one) => one.components.length)
+    .filter((one) => !one.copyOf || printed.value.has(one.id))
     .map((definition) =>
       readinessOf(definition, size.value, {
         bottles: workroom.bottles,

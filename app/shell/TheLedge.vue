@@ -1,40 +1,68 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useRouter } from 'vue-router'
-import { ledgeOf, type ClockReading } from '@core/process/deadlines'
+import { useRouter, type RouteLocationRaw } from 'vue-router'
+import { ledgeOf } from '@core/process/deadlines'
+import { formatSpan } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { ledgeFigure, ledgeLine } from './ledgeWords'
+import { momentSaid } from './moments'
 import { stationOfSheet } from '../stations'
 
 const workroom = useWorkroom()
 const now = useNow()
 const router = useRouter()
 
-const items = computed(() =>
-  ledgeOf(workroom.states, now.now).flatMap((clock) => {
+/** One clock as the ledge shows it. */
+interface LedgeItem {
+  key: string
+  figure: string
+  line: string
+  isOver: boolean
+  isHeld: boolean
+  share: number
+  to: RouteLocationRaw
+}
+const worked = computed(() =>
+  ledgeOf(workroom.states, now.now).flatMap((clock): LedgeItem[] => {
     const found = workroom.work(clock.sheetId)
     if (!found) return []
     return [
       {
-        clock,
         key: `${clock.sheetId}/${clock.stepId}/${clock.kind}`,
         figure: ledgeFigure(clock),
         line: `${found.name} · ${ledgeLine(found.definition, clock, now.now)}`,
         isOver: (clock.remainingSeconds ?? 1) <= 0,
+        isHeld: clock.held,
         share: clock.targetSeconds ? Math.min(1, clock.elapsedSeconds / clock.targetSeconds) : 0,
+        to: { name: stationOfSheet(found.state), params: { sheetId: clock.sheetId } },
       },
     ]
   }),
 )
-
-function go(clock: ClockReading): void {
-  const found = workroom.work(clock.sheetId)
-  if (found) void router.push({ name: stationOfSheet(found.state), params: { sheetId: clock.sheetId } })
-}
+/** Solutions that rest until they may be used; they come after what is in the hands. */
+const resting = computed(() =>
+  workroom.bottles.flatMap(({ id, name, label, madeAt, ripeAt, ended }): LedgeItem[] => {
+    if (ended || ripeAt === undefined || ripeAt <= now.now) return []
+    const began = madeAt ?? now.now
+    return [
+      {
+        key: id,
+        figure: formatSpan(Math.max(60, Math.ceil((ripeAt - now.now) / 60_000) * 60)),
+        line: `${name} ${label} · resting, ready ${momentSaid(ripeAt, now.now)}`,
+        isOver: false,
+        isHeld: false,
+        share: ripeAt > began ? Math.min(1, (now.now - began) / (ripeAt - began)) : 0,
+        to: { name: 'shelf', params: { bottleId: id } },
+      },
+    ]
+  }),
+)
+const items = computed(() => [...worked.value, ...resting.value])
+const go = (item: LedgeItem) => void router.push(item.to)
 function goToNearest(): void {
   const nearest = items.value[0]
-  if (nearest) go(nearest.clock)
+  if (nearest) go(nearest)
 }
 defineExpose({ goToNearest })
 </script>
@@ -46,8 +74,8 @@ defineExpose({ goToNearest })
       :key="item.key"
       type="button"
       class="TheLedge-clock"
-      :class="{ 'is-over': item.isOver, 'is-held': item.clock.held }"
-      @click="go(item.clock)"
+      :class="{ 'is-over': item.isOver, 'is-held': item.isHeld }"
+      @click="go(item)"
     >
       <progress class="TheLedge-share" :value="item.share" max="1" aria-hidden="true" />
       <strong>{{ item.figure }}</strong>

@@ -50,6 +50,7 @@ export interface TearingPlan {
 interface Block {
   width: number
   height: number
+  area: number
   tears: number
   made: { size: number; turned: boolean } | { first: Block; second: Block; way: 'down' | 'across' }
 }
@@ -86,10 +87,13 @@ export function tearingPlan(sheet: Sides, wanted: readonly Wanted[], loss = 0): 
   // No block of a plan wastes more than the whole plan does. So blocks are sought that waste nothing, then ever more,
   // until the best plan found wastes no more than was looked for: no better one can have been passed over.
   let best: Found | null
-  for (let allowed = 0; ; allowed = allowed === 0 ? 0.005 * usefulArea : allowed * 2) {
+  let allowed = 0
+  for (;;) {
     best = bestOf(smallestBlocks(useful, wanted, most, loss, allowed), areas, sheet)
-    if (allowed >= usefulArea) break
-    if (best && (best.area >= allWanted - SLACK || usefulArea - best.area <= allowed + SLACK)) break
+    const wasted = best ? usefulArea - best.area : usefulArea
+    if (allowed >= usefulArea || wasted <= allowed + SLACK || (best && best.area >= allWanted - SLACK)) break
+    // What the best one so far wastes is all that a better one could: there is no need to look beyond it.
+    allowed = Math.min(Math.max(2 * allowed, 0.01 * usefulArea), wasted)
   }
   if (!best)
     throw refuse(
@@ -210,7 +214,10 @@ class Frontier {
   constructor(private readonly mostArea: number) {}
 
   join(first: Block, second: Block, sheet: Sides, loss: number): void {
-    const [widest, highest] = [Math.max(first.width, second.width), Math.max(first.height, second.height)]
+    // Two blocks are never joined in less than their own areas.
+    if (first.area + second.area > this.mostArea) return
+    const widest = Math.max(first.width, second.width)
+    const highest = Math.max(first.height, second.height)
     const beside = first.width + second.width + loss
     const below = first.height + second.height + loss
     if (beside <= sheet.width + SLACK && beside * highest <= this.mostArea)
@@ -233,8 +240,11 @@ class Frontier {
       const isSame = other.width > width - SLACK && other.height > height - SLACK
       if (!isSame || other.tears <= tears) return
     }
-    this.blocks = this.blocks.filter((other) => other.width < width - SLACK || other.height < height - SLACK)
-    this.blocks.push({ width, height, tears, made: { first, second, way } })
+    if (this.blocks.some((other) => other.width >= width - SLACK && other.height >= height - SLACK))
+      this.blocks = this.blocks.filter(
+        (other) => other.width < width - SLACK || other.height < height - SLACK,
+      )
+    this.blocks.push({ width, height, area: width * height, tears, made: { first, second, way } })
   }
 }
 
@@ -249,7 +259,13 @@ function single(sheet: Sides, wanted: readonly Wanted[], size: number): Block[] 
   if (mayTurn && Math.abs(width - height) > SLACK) ways.push({ width: height, height: width, turned: true })
   return ways
     .filter((way) => way.width <= sheet.width + SLACK && way.height <= sheet.height + SLACK)
-    .map((way) => ({ width: way.width, height: way.height, tears: 0, made: { size, turned: way.turned } }))
+    .map((way) => ({
+      width: way.width,
+      height: way.height,
+      area: way.width * way.height,
+      tears: 0,
+      made: { size, turned: way.turned },
+    }))
 }
 
 /** Every set of pieces whose area could fit, smaller sets before larger ones. */

@@ -1,5 +1,5 @@
 import { holdsStock, leftIn, type SubstanceBook } from '../chemistry/lots'
-import { mixesFor, planMix, startingParts, type MixInput } from '../process/mixPlan'
+import { mixesFor, partsOf, planMix, startingParts, type MixInput } from '../process/mixPlan'
 import { schoolStocks, startingChoices, stepsFor } from '../process/plan'
 import { trayVolume } from '../paper/amounts'
 import type { ProcessDefinition, SoluteDefinition } from '../record/definition'
@@ -128,13 +128,30 @@ export function readinessOf(
     coverageMillilitresPerM2: definition.coverage?.millilitresPerM2 ?? 38.8,
     dropsPerMillilitre: 20,
   }
-  const components = new Set(definition.components.map((one) => one.id))
-  const needs = needsOf(definition, { ...shelf, input }).filter((need) => components.has(need.id))
-  const missing = needs.filter((need) => need.readyMillilitres === 0).map((need) => need.name)
+  // Nothing has to be reckoned for a process of which a bottle is missing, and most are such.
+  const missing = missingFor(definition, choices, shelf)
+  if (missing.length) return { definition, sheets: 0, missing }
+  const needs = needsOf(definition, { ...shelf, input })
   const enough = needs
     .filter((need) => need.use === 'coat' && need.readyMillilitres !== null)
     .map((need) => Math.floor((need.readyMillilitres as number) / need.millilitres + 1e-9))
-  return { definition, sheets: missing.length ? 0 : enough.length ? Math.min(...enough) : null, missing }
+  return { definition, sheets: enough.length ? Math.min(...enough) : null, missing }
+}
+
+/** Names of the components that a run takes, and of which nothing stands ready. */
+function missingFor(
+  definition: ProcessDefinition,
+  choices: Readonly<Record<string, string>>,
+  { bottles, taken, now }: Omit<ReadinessInput, 'input'>,
+): string[] {
+  const stocks = schoolStocks(definition, choices)
+  const used = new Set([
+    ...mixesFor(definition, choices).flatMap((mix) => partsOf(definition, mix, choices).map((part) => part.component.id)),
+    ...stepsFor(definition, choices).flatMap((step) => step.tray ?? []),
+  ])
+  return definition.components
+    .filter(({ id }) => used.has(id) && stocks[id]?.length && readyOf(stocks[id], bottles, taken, now) === 0)
+    .map((one) => one.name)
 }
 
 /** Something to buy or to weigh out for a plan. */

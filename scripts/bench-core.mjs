@@ -1,0 +1,91 @@
+// Times of the heavier sums, measured in Node on the sources themselves.
+import { createServer } from 'vite'
+import { root } from './setup.mjs'
+
+const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
+
+/** Median milliseconds of one call, after a warm-up. */
+function timeOf(work, rounds) {
+  for (let i = 0; i < 20; i++) work()
+  const took = []
+  for (let i = 0; i < rounds; i++) {
+    const began = performance.now()
+    work()
+    took.push(performance.now() - began)
+  }
+  return median(took)
+}
+
+/** Prints each figure as a share of its budget. @returns whether all are within. */
+export async function benchCore() {
+  const server = await createServer({
+    configFile: `${root}/vite.config.ts`,
+    server: { middlewareMode: true, hmr: false, ws: false },
+    appType: 'custom',
+    logLevel: 'error',
+    optimizeDeps: { noDiscovery: true },
+  })
+  try {
+    const load = (path) => server.ssrLoadModule(`${root}/${path}`)
+    const { readSolution, rowOf } = await load('app/shelf/solutionDraft.ts')
+    const { substances, incompatibilities } = await load('library/index.ts')
+    const { tearingPlan } = await load('core/paper/tearing.ts')
+
+    const sources = [
+      'silver-nitrate',
+      'citric-acid',
+      'sodium-chloride',
+      'sodium-sulfite',
+      'sodium-thiosulfate',
+      'borax',
+      'gelatin',
+      'oxalic-acid',
+      'potassium-oxalate',
+      'sodium-carbonate',
+    ]
+    const draft = {
+      name: 'Ten',
+      volume: '1 l',
+      finish: 'topUpTo',
+      stated: '3',
+      rows: sources.map((source, i) => rowOf(String(i), source, 1 + i, 'percentWv')),
+    }
+    const room = {
+      book: substances,
+      incompatibilities,
+      bottles: [],
+      taken: new Map(),
+      dropsPerMillilitre: 20,
+      celsius: 20,
+      now: Date.now(),
+    }
+    const recipe = timeOf(() => readSolution(draft, room), 300)
+
+    // Eighths of an inch: 22.5 x 30 in into three mixed sizes.
+    const eighth = 3.175
+    const size = (width, height, count) => ({
+      width: width * 8 * eighth,
+      height: height * 8 * eighth,
+      count,
+      mayTurn: true,
+    })
+    const sheet = { width: 22.5 * 8 * eighth, height: 30 * 8 * eighth }
+    const wanted = [size(8.125, 10.25, 4), size(5.375, 7.125, 6), size(4, 5.625, 8)]
+    const tearing = timeOf(() => tearingPlan(sheet, wanted, 0), 15)
+    const single = timeOf(() => tearingPlan(sheet, [size(11.25, 10, 99)], 0), 15)
+
+    const rows = [
+      ['a recipe of ten components, worked out afresh', recipe, 2],
+      ['tearing plan, three mixed sizes in eighths of an inch', tearing, 100],
+      ['tearing plan, one size', single, 100],
+    ]
+    console.log('Sums, median in Node:')
+    for (const [name, took, budget] of rows)
+      console.log(
+        `  ${name}: ${took.toFixed(2)} ms, ${(took / budget).toFixed(3)} of the budget of ${budget} ms`,
+      )
+    return rows.every(([, took, budget]) => took <= budget)
+  } finally {
+    await server.close()
+  }
+}
