@@ -74,6 +74,18 @@ describe.each([...Object.values(processes), ...Object.values(treatments)])('$nam
         )
   })
 
+  it('says of every step what to look for, why it is done, and how long it takes', () => {
+    for (const step of definition.steps) {
+      expect([step.id, step.endpoint?.good, step.endpoint?.doubt]).toEqual([
+        step.id,
+        expect.stringMatching(/\w/),
+        expect.stringMatching(/\w/),
+      ])
+      if (step.kind !== 'count' && step.kind !== 'expose')
+        expect([step.id, step.time?.source]).toEqual([step.id, expect.stringMatching(/\w/)])
+    }
+  })
+
   it('can be begun whatever is chosen, and starts with something to do', () => {
     for (const choices of ways(definition)) {
       const input = { ...sheet, choices, parts: startingParts(definition, choices) }

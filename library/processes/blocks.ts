@@ -32,6 +32,11 @@ export const mixing: StepDefinition = {
   begins: 'press',
   press: { start: 'Begin', finish: 'Stirred: start the coat' },
   habit: 'Never put one dropper into two bottles. Dim tungsten or warm light; no daylight, no bare tube.',
+  endpoint: {
+    good: 'Clear, of its right colour, every drop in.',
+    doubt: 'Cloudy, or something on the bottom: mix it afresh.',
+    swatch: [],
+  },
 }
 
 export const spreading: StepDefinition = {
@@ -96,6 +101,11 @@ export const exposing: StepDefinition = {
   begins: 'press',
   press: { start: 'Cover off: start', finish: 'Take it out' },
   habit: 'Negative emulsion to the coat. Look through half the back only, so that the register stays.',
+  endpoint: {
+    good: 'The time is up; shadows deep, highlights as the process wants them.',
+    doubt: 'A look through the back shows less than last time: the lamp is dim, or the coat too dry.',
+    swatch: [],
+  },
 }
 
 /** A print that shows itself while it is printed: the eye ends it, the clock says when to look. */
@@ -126,6 +136,11 @@ export const bath: StepDefinition = {
   cautions: [],
   begins: 'press',
   press: { start: 'Into the water', finish: 'Washed' },
+  endpoint: {
+    good: 'Nothing more runs off the corner.',
+    doubt: 'Colour or milk still running: change the water.',
+    swatch: [],
+  },
 }
 
 export const finalWash: StepDefinition = {
@@ -153,6 +168,7 @@ export const hanging: StepDefinition = {
   cautions: [],
   begins: 'atOnce',
   press: { start: 'Hang it', finish: 'It is dry' },
+  endpoint: { good: 'Flat, and not cool to the cheek.', doubt: 'Cool: leave it overnight.', swatch: [] },
 }
 
 export const chlorineWash: StepDefinition = {

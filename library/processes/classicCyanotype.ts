@@ -1,10 +1,13 @@
 import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
 import { cautions } from '../cautions'
 import {
+  bath,
   DAY,
-  HOUR,
-  LIGHTING,
   dryLook,
+  drying,
+  exposing,
+  hanging,
+  LIGHTING,
   memory,
   MINUTE,
   mixing,
@@ -14,24 +17,15 @@ import {
   wetLook,
   YEAR,
 } from './blocks'
+import { rinse } from './wetSteps'
 
 const expose: StepDefinition = {
-  id: 'expose',
-  station: 'light',
-  place: 'light',
-  kind: 'expose',
-  title: 'In the frame',
-  meanwhile: 'exposing',
-  doing: 'Cover the frame while carrying it; start when the cover comes off, not before.',
+  ...exposing,
   why: 'The light reduces iron where it falls. Water will keep only what the light has changed.',
   looks: [
     { share: 0.5, lookFor: 'Shadows have gone from green to blue-green.' },
     { share: 0.75, lookFor: 'Shadows turn slate; highlight detail begins.' },
   ],
-  cautions: ['uv'],
-  begins: 'press',
-  press: { start: 'Cover off: start', finish: 'Take it out' },
-  habit: 'Negative emulsion to the coat. Look through half the back only, so that the register stays.',
   endpoint: {
     good: 'Shadows slate to bronze, the picture reversing; highlight detail just there.',
     doubt: 'Still green: more light. Highlights already blue: enough, take it out.',
@@ -288,15 +282,7 @@ export const classicCyanotype: ProcessDefinition = {
       },
     },
     {
-      id: 'dry',
-      station: 'coat',
-      place: 'dark',
-      kind: 'wait',
-      perCoat: true,
-      title: 'Dry in the dark',
-      meanwhile: 'drying in the dark',
-      doing: 'Lie it flat in the dark until the back of the hand feels no cool.',
-      why: 'A damp coat sticks to the negative and spoils it.',
+      ...drying,
       time: { leastSeconds: 10 * MINUTE, ...practice },
       keeps: {
         mostSeconds: 3 * DAY,
@@ -304,10 +290,6 @@ export const classicCyanotype: ProcessDefinition = {
         source:
           'Coated paper keeps days in a dark dry bag, common practice; three days is where this app starts',
       },
-      cautions: [],
-      begins: 'atOnce',
-      press: { start: 'Lay it in the dark', finish: 'Dull, not cool: it is dry' },
-      habit: 'Trim a coated sheet a little smaller than the frame.',
       endpoint: {
         good: 'Dull, and not cool to the back of the hand.',
         doubt: 'Shine, or cool: the negative will stick.',
@@ -317,12 +299,7 @@ export const classicCyanotype: ProcessDefinition = {
     expose,
     exposeObjects,
     {
-      id: 'wash',
-      station: 'wet',
-      place: 'water',
-      kind: 'bath',
-      title: 'Wash',
-      meanwhile: 'washing',
+      ...bath,
       doing: 'Face down into cool running water, then change it until it runs clear.',
       why: 'Water carries off the salts that the light did not change. What stays behind will yellow.',
       time: { leastSeconds: 5 * MINUTE, ...practice },
@@ -333,7 +310,6 @@ export const classicCyanotype: ProcessDefinition = {
         source: 'Heavy paper washes longer, common practice; ten minutes is where this app starts',
       },
       cautions: ['ferricyanide'],
-      begins: 'press',
       press: { start: 'Into the water', finish: 'No colour runs off' },
       habit: 'Drain by a corner. Thin paper rides on a plastic sheet.',
       endpoint: {
@@ -343,10 +319,8 @@ export const classicCyanotype: ProcessDefinition = {
       },
     },
     {
+      ...bath,
       id: 'peroxide',
-      station: 'wet',
-      place: 'water',
-      kind: 'bath',
       title: 'Weak peroxide',
       tray: 'peroxide',
       meanwhile: 'in the peroxide',
@@ -354,7 +328,6 @@ export const classicCyanotype: ProcessDefinition = {
       why: 'Peroxide does in a minute what air does in a day, so the print shows its depth now.',
       time: { leastSeconds: 1 * MINUTE, mostSeconds: 2 * MINUTE, ...practice },
       cautions: ['peroxide'],
-      begins: 'press',
       press: { start: 'Into the peroxide', finish: 'Deep blue: rinse it' },
       endpoint: {
         good: 'Blue deep and no longer changing.',
@@ -364,12 +337,7 @@ export const classicCyanotype: ProcessDefinition = {
       when: [{ choice: 'finish', is: ['peroxide'] }],
     },
     {
-      id: 'rinse',
-      station: 'wet',
-      place: 'water',
-      kind: 'bath',
-      title: 'Rinse',
-      meanwhile: 'rinsing',
+      ...rinse,
       doing: 'Rinse the peroxide out in clean water.',
       why: 'What stays in the fibres goes on working on the paper.',
       time: {
@@ -384,22 +352,8 @@ export const classicCyanotype: ProcessDefinition = {
       when: [{ choice: 'finish', is: ['peroxide'] }],
     },
     {
-      id: 'hang',
-      station: 'line',
-      place: 'line',
-      kind: 'hang',
-      title: 'Hang to dry',
-      meanwhile: 'on the line',
-      doing: 'Drain by a corner, blot between clean towels, hang so that prints do not touch.',
+      ...hanging,
       why: 'Nothing is judged wet: the print dries darker, and the blue goes on deepening for a day.',
-      time: {
-        leastSeconds: 1 * HOUR,
-        standing: 'practice',
-        source: 'Heavy paper overnight; common practice',
-      },
-      cautions: [],
-      begins: 'atOnce',
-      press: { start: 'Hang it', finish: 'It is dry' },
     },
   ],
   cautions: [cautions.ferricyanide, cautions.iron, cautions.peroxide, cautions.uv],

@@ -1,15 +1,12 @@
 import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
 import { cautions } from '../cautions'
 import {
-  bath,
-  chlorineWash,
   DAY,
   drying,
   finalWash,
   hanging,
   HOUR,
   looks,
-  memory,
   MINUTE,
   mixing,
   practice,
@@ -17,87 +14,10 @@ import {
   SILVER_LIGHTING,
   spreading,
   starts,
-  WEEK,
   WET_SPOT,
   YEAR,
 } from './blocks'
-
-/** Baths and steps of every silver paper that prints out: first wash, gold, plain hypo. */
-export const goldToner: ProcessDefinition['baths'][number] = {
-  id: 'gold',
-  name: 'Gold toner',
-  cautions: ['noble'],
-  when: [{ choice: 'toner', is: ['gold'] }],
-  stock: {
-    solutes: [
-      { substanceId: 'gold-chloride', percentWv: 0.02 },
-      { substanceId: 'sodium-bicarbonate', percentWv: 0.1 },
-    ],
-    making: ['From a 1 % gold stock: 20 ml to a litre, with 1 g of bicarbonate. Let it stand half an hour.'],
-    ripensSeconds: HOUR / 2,
-    keepsSeconds: WEEK,
-    ...memory,
-  },
-}
-
-export const plainHypo: ProcessDefinition['baths'][number] = {
-  id: 'hypo',
-  name: 'Plain hypo',
-  cautions: ['thiosulfate'],
-  stock: {
-    solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 10 }],
-    making: ['Dissolve the crystals in warm water, let it cool.'],
-    keepsSeconds: 2 * DAY,
-    ...starts('Plain hypo; 10 %'),
-  },
-}
-
-export const sulfiteBath: ProcessDefinition['baths'][number] = {
-  id: 'hypo-clear',
-  name: 'Hypo clear',
-  cautions: ['sulfite'],
-  stock: {
-    solutes: [{ substanceId: 'sodium-sulfite', percentWv: 2 }],
-    making: ['Dissolve in water, 1 to 5 %.'],
-    keepsSeconds: DAY,
-    ...starts('1 to 5 % sulfite; 2 %'),
-  },
-}
-
-export const goldChoice: ProcessDefinition['choices'][number] = {
-  id: 'toner',
-  name: 'Toned in',
-  startsWith: 'gold',
-  options: [
-    {
-      id: 'gold',
-      name: 'Gold',
-      reason: 'To taste, before fixing: cooler, and it lasts. Started with because plain silver fades.',
-      standing: 'practice',
-    },
-    { id: 'none', name: 'Untoned', reason: 'The plain red-brown.', standing: 'practice' },
-  ],
-}
-
-export const goldStep: StepDefinition = {
-  ...bath,
-  id: 'tone',
-  title: 'Tone in gold',
-  meanwhile: 'toning',
-  tray: 'gold',
-  doing: 'Rock it two ways; pull it a little before the wanted colour.',
-  why: 'Gold replaces silver from the shadows up. Toned before it is fixed.',
-  time: { leastSeconds: 3 * MINUTE, ...starts('To taste; three minutes at least') },
-  cautions: ['noble'],
-  begins: 'press',
-  press: { start: 'Into the gold', finish: 'There: pull it' },
-  when: [{ choice: 'toner', is: ['gold'] }],
-  endpoint: {
-    good: 'The colour turns from the shadows up.',
-    doubt: 'Patchy: silver or hypo was carried over.',
-    swatch: ['#7c4a36', '#674250', '#513a52'],
-  },
-}
+import { goldChoice, goldToner, hypoClearBath, plainHypo, silverFinish } from './wetSteps'
 
 const brushSilver: StepDefinition = {
   ...spreading,
@@ -179,7 +99,7 @@ export const saltedPaper: ProcessDefinition = {
     },
     { id: 'silver', name: 'Silver', parts: [{ component: 'silver', parts: 1 }] },
   ],
-  baths: [goldToner, plainHypo, sulfiteBath],
+  baths: [goldToner, plainHypo, hypoClearBath],
   tools: ['cotton', 'brush', 'rod'],
   lighting: SILVER_LIGHTING,
   film: WET_SPOT,
@@ -357,37 +277,7 @@ export const saltedPaper: ProcessDefinition = {
       },
     },
     { ...printingOut, habit: 'Tissue over the frame slows the light and raises contrast.' },
-    chlorineWash,
-    goldStep,
-    {
-      ...bath,
-      id: 'fix',
-      title: 'Fix in plain hypo',
-      meanwhile: 'in the fixer',
-      tray: 'hypo',
-      doing: 'Rock it; it lightens a little.',
-      why: 'Takes out the silver that light did not change.',
-      time: { leastSeconds: 5 * MINUTE, mostSeconds: 10 * MINUTE, ...practice },
-      cautions: ['thiosulfate'],
-      press: { start: 'Into the fixer', finish: 'Fixed' },
-      endpoint: {
-        good: 'Slight lightening.',
-        doubt: 'Strong lightening: under-exposed, or the fixer is too strong.',
-        swatch: [],
-      },
-    },
-    {
-      ...bath,
-      id: 'hypo-clear',
-      title: 'Hypo clear',
-      meanwhile: 'in the hypo clear',
-      tray: 'hypo-clear',
-      doing: 'Rinse, then sulfite.',
-      why: 'With a clearing agent five minutes of wash do; without it, thirty.',
-      time: { leastSeconds: 2 * MINUTE, ...starts('A few minutes; two') },
-      cautions: ['sulfite'],
-      press: { start: 'Into the sulfite', finish: 'Cleared: wash' },
-    },
+    ...silverFinish.slice(0, -1),
     {
       ...finalWash,
       time: {

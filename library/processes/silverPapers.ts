@@ -1,7 +1,6 @@
 import type { ProcessDefinition } from '@core/record/definition'
 import { cautions } from '../cautions'
 import {
-  bath,
   chlorineWash,
   DAY,
   drying,
@@ -21,7 +20,7 @@ import {
   WET_SPOT,
   YEAR,
 } from './blocks'
-import { goldChoice, goldStep, goldToner, plainHypo, sulfiteBath } from './saltedPaper'
+import { clearHypo, fixInHypo, goldChoice, goldToner, hypoClearBath, plainHypo, toneInGold } from './wetSteps'
 
 /** Albumen-type paper: salted egg white, floated on silver. */
 export const albumen: ProcessDefinition = {
@@ -80,7 +79,7 @@ export const albumen: ProcessDefinition = {
         ...practice,
       },
     },
-    sulfiteBath,
+    hypoClearBath,
   ],
   tools: [],
   lighting: SILVER_LIGHTING,
@@ -202,31 +201,13 @@ export const albumen: ProcessDefinition = {
     },
     printingOut,
     chlorineWash,
-    goldStep,
+    toneInGold,
     {
-      ...bath,
-      id: 'fix',
-      title: 'Fix in plain hypo',
-      meanwhile: 'in the fixer',
-      tray: 'hypo',
+      ...fixInHypo,
       doing: 'Rock it, a minute and more.',
-      why: 'Takes out the silver that light did not change.',
       time: { leastSeconds: 1 * MINUTE, ...practice },
-      cautions: ['thiosulfate'],
-      press: { start: 'Into the fixer', finish: 'Fixed' },
     },
-    {
-      ...bath,
-      id: 'hypo-clear',
-      title: 'Hypo clear',
-      meanwhile: 'in the hypo clear',
-      tray: 'hypo-clear',
-      doing: 'Rinse, then sulfite.',
-      why: 'Sulfite lets the wash carry the fixer off.',
-      time: { leastSeconds: 2 * MINUTE, ...starts('A few minutes; two') },
-      cautions: ['sulfite'],
-      press: { start: 'Into the sulfite', finish: 'Cleared: wash' },
-    },
+    clearHypo,
     finalWash,
     hanging,
   ],
@@ -349,27 +330,20 @@ export const collodionChloride: ProcessDefinition = {
     },
     chlorineWash,
     {
-      ...goldStep,
+      ...toneInGold,
       doing: 'Rock it two ways, from red to purple. The deeper the print, the cooler it can end.',
       habit: 'The paper drinks, the coat does not: it curls. Hold it by the corners.',
       when: undefined,
     },
     {
-      ...bath,
-      id: 'fix',
-      title: 'Fix in plain hypo',
-      meanwhile: 'in the fixer',
-      tray: 'hypo',
+      ...fixInHypo,
       doing: 'At least four minutes; it lightens.',
-      why: 'Takes out the silver that light did not change.',
       time: {
         leastSeconds: 240,
         mostSeconds: 270,
         standing: 'practice',
         source: 'At least 4 to 4.5 min, common practice',
       },
-      cautions: ['thiosulfate'],
-      press: { start: 'Into the fixer', finish: 'Fixed' },
     },
     { ...finalWash, time: { leastSeconds: 10 * MINUTE, mostSeconds: 20 * MINUTE, ...practice } },
     { ...hanging, why: 'It dries darker and cooler.' },

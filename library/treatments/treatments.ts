@@ -3,6 +3,47 @@ import { cautions } from '../cautions'
 import { bath, DAY, drying, HOUR, MINUTE, practice, starts, YEAR } from '../processes/blocks'
 
 const step: StepDefinition = { ...bath, station: 'paper', place: 'bench' }
+const inAcid: StepDefinition = {
+  ...step,
+  meanwhile: 'in the acid',
+  doing: 'Slide the sheets in one behind the other, turn the pile once.',
+  why: 'Fizzing shows the chalk going. Untreated buffered paper prints weak.',
+  time: { leastSeconds: 15 * MINUTE, ...practice },
+  press: { start: 'Slide them in', finish: 'No more fizzing: out' },
+  endpoint: {
+    good: 'No more fizzing.',
+    doubt: 'It never fizzed: no chalk, or the acid is spent.',
+    swatch: [],
+  },
+}
+const inSalt: StepDefinition = {
+  ...step,
+  title: 'Soak',
+  meanwhile: 'soaking in salt',
+  doing: 'Slide them in one behind the other, no bubbles, turn the pile once.',
+  why: 'Salt not soaked in evenly prints as pale grey-red patches.',
+  press: { start: 'Slide them in', finish: 'Drain them' },
+  endpoint: {
+    good: 'Wet through, no dry islands.',
+    doubt: 'Bubbles leave pale spots: turn it again.',
+    swatch: [],
+  },
+}
+const hardening: StepDefinition = {
+  ...step,
+  kind: 'act',
+  title: 'Hardener in',
+  meanwhile: 'hardener going in',
+  doing: 'Drop by drop, stirring, at the last moment: about 1 drop to 5 ml.',
+  why: 'It begins to set at once.',
+  time: { mostSeconds: 5 * MINUTE, ...starts('At the last moment') },
+  press: { start: 'Count it in', finish: 'In: draw it' },
+  endpoint: {
+    good: 'Stirred in, still thin.',
+    doubt: 'Strings or lumps: too late, melt another.',
+    swatch: [],
+  },
+}
 const hang: StepDefinition = {
   ...drying,
   station: 'paper',
@@ -16,7 +57,11 @@ const hang: StepDefinition = {
   why: 'A damp sheet takes the next coat unevenly.',
   time: { leastSeconds: 30 * MINUTE, mostSeconds: 60 * MINUTE, ...practice },
   press: { start: 'Hang them', finish: 'Dry' },
-  endpoint: undefined,
+  endpoint: {
+    good: 'Dry right through, lying flat.',
+    doubt: 'Cool to the cheek: leave it longer.',
+    swatch: [],
+  },
   habit: undefined,
 }
 const base = {
@@ -93,29 +138,19 @@ export const acidBath: ProcessDefinition = {
   ],
   steps: [
     {
-      ...step,
+      ...inAcid,
       id: 'soak-oxalic',
       title: 'In the oxalic acid',
-      meanwhile: 'in the acid',
       tray: 'oxalic',
-      doing: 'Slide the sheets in one behind the other, turn the pile once.',
-      why: 'Fizzing shows the chalk going. Untreated buffered paper prints weak.',
-      time: { leastSeconds: 15 * MINUTE, ...practice },
       cautions: ['oxalate'],
-      press: { start: 'Slide them in', finish: 'No more fizzing: out' },
       when: [{ choice: 'acid', is: ['oxalic'] }],
     },
     {
-      ...step,
+      ...inAcid,
       id: 'soak-citric',
       title: 'In the citric acid',
-      meanwhile: 'in the acid',
       tray: 'citric',
-      doing: 'Slide the sheets in one behind the other, turn the pile once.',
-      why: 'Fizzing shows the chalk going. Untreated buffered paper prints weak.',
-      time: { leastSeconds: 15 * MINUTE, ...practice },
       cautions: ['acid'],
-      press: { start: 'Slide them in', finish: 'No more fizzing: out' },
       when: [{ choice: 'acid', is: ['citric'] }],
     },
     {
@@ -224,29 +259,16 @@ export const gelatinSize: ProcessDefinition = {
       press: { start: 'Swell it', finish: 'Clear and warm' },
     },
     {
-      ...step,
+      ...hardening,
       id: 'harden-glyoxal',
-      kind: 'act',
-      title: 'Hardener in',
-      meanwhile: 'hardener going in',
-      doing: 'Drop by drop, stirring, at the last moment: about 1 drop to 5 ml.',
-      why: 'It begins to set at once.',
-      time: { mostSeconds: 5 * MINUTE, ...starts('At the last moment') },
       cautions: ['glyoxal'],
-      press: { start: 'Count it in', finish: 'In: draw it' },
       when: [{ choice: 'hardener', is: ['glyoxal'] }],
     },
     {
-      ...step,
+      ...hardening,
       id: 'harden-formaldehyde',
-      kind: 'act',
-      title: 'Hardener in',
-      meanwhile: 'hardener going in',
       doing: 'Under extraction, drop by drop, stirring: about 1 drop to 5 ml.',
-      why: 'It begins to set at once.',
-      time: { mostSeconds: 5 * MINUTE, ...starts('At the last moment') },
       cautions: ['formaldehyde'],
-      press: { start: 'Count it in', finish: 'In: draw it' },
       when: [{ choice: 'hardener', is: ['formaldehyde'] }],
     },
     {
@@ -328,29 +350,12 @@ export const saltingAhead: ProcessDefinition = {
     },
   ],
   steps: [
+    { ...inSalt, id: 'soak-sodium', tray: 'sodium', when: [{ choice: 'salt', is: ['sodium'] }] },
     {
-      ...step,
-      id: 'soak-sodium',
-      title: 'Soak',
-      meanwhile: 'soaking in salt',
-      tray: 'sodium',
-      doing: 'Slide them in one behind the other, no bubbles, turn the pile once.',
-      why: 'Salt not soaked in evenly prints as pale grey-red patches.',
-      time: { leastSeconds: 5 * MINUTE, ...practice },
-      press: { start: 'Slide them in', finish: 'Drain them' },
-      when: [{ choice: 'salt', is: ['sodium'] }],
-    },
-    {
-      ...step,
+      ...inSalt,
       id: 'soak-ammonium',
-      title: 'Soak',
-      meanwhile: 'soaking in salt',
       tray: 'ammonium',
-      doing: 'Slide them in one behind the other, no bubbles, turn the pile once.',
-      why: 'Salt not soaked in evenly prints as pale grey-red patches.',
-      time: { leastSeconds: 5 * MINUTE, ...practice },
       cautions: ['irritant'],
-      press: { start: 'Slide them in', finish: 'Drain them' },
       when: [{ choice: 'salt', is: ['ammonium'] }],
     },
     { ...hang, time: { leastSeconds: 30 * MINUTE, mostSeconds: 2 * HOUR, ...practice } },

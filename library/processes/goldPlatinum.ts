@@ -1,0 +1,207 @@
+import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import { cautions } from '../cautions'
+import {
+  bath,
+  drying,
+  FILM,
+  finalWash,
+  hanging,
+  HOUR,
+  LIGHTING,
+  looks,
+  MINUTE,
+  mixing,
+  practice,
+  printingOut,
+  spreading,
+  starts,
+  WEEK,
+  YEAR,
+} from './blocks'
+import { ammoniumIron, dryness, humidify, metalLights } from './printingOutMetals'
+import { bindInEdta, clearInSulfite, edtaBath, sulfiteBath, washBetween } from './wetSteps'
+
+const acid: StepDefinition = {
+  ...bath,
+  id: 'acid-1',
+  title: 'Acid',
+  meanwhile: 'in the acid',
+  tray: 'acid',
+  doing: 'Goggles on. Rock it now and then.',
+  why: 'Acid loosens the iron that sulfite left.',
+  time: { leastSeconds: 15 * MINUTE, ...practice },
+  cautions: ['hydrochloric'],
+  press: { start: 'Into the acid', finish: 'Wash it' },
+}
+
+/** Gold-platinum, printing out, dry. */
+export const goldPlatinum: ProcessDefinition = {
+  id: 'gold-platinum',
+  version: 1,
+  name: 'Gold-platinum, printing out',
+  summary: 'Ammonium ferric oxalate with gold and platinum, printed out dry, cleared at length.',
+  mark: 'plum',
+  kind: 'process',
+  components: [
+    ammoniumIron,
+    {
+      id: 'platinum',
+      name: 'Ammonium chloroplatinite',
+      letter: 'B',
+      cautions: ['noble'],
+      stock: {
+        solutes: [{ substanceId: 'ammonium-chloroplatinite', percentWv: 10 }],
+        making: ['In distilled water.'],
+        keepsSeconds: 5 * YEAR,
+        ...practice,
+      },
+    },
+    {
+      id: 'platinum-potassium',
+      name: 'Potassium chloroplatinite',
+      letter: 'P',
+      cautions: ['noble'],
+      stock: {
+        solutes: [{ substanceId: 'potassium-chloroplatinite', percentWv: 10 }],
+        making: ['In warm distilled water; warm it clear before use.'],
+        keepsSeconds: 5 * YEAR,
+        ...practice,
+      },
+    },
+    {
+      id: 'gold',
+      name: 'Gold chloride',
+      letter: 'C',
+      cautions: ['noble'],
+      stock: {
+        solutes: [{ substanceId: 'gold-chloride', percentWv: 10 }],
+        making: ['Break the whole vial into distilled water: it is never spooned, and it eats metal.'],
+        keepsSeconds: 2 * YEAR,
+        ...practice,
+      },
+    },
+  ],
+  mixes: [
+    {
+      id: 'sensitizer',
+      name: 'Sensitizer',
+      parts: [
+        { component: 'iron', parts: 4 },
+        { component: 'platinum', parts: 1, when: [{ choice: 'platinum', is: ['ammonium'] }] },
+        { component: 'platinum-potassium', parts: 1, when: [{ choice: 'platinum', is: ['potassium'] }] },
+        { component: 'gold', parts: 3 },
+      ],
+    },
+  ],
+  baths: [
+    sulfiteBath,
+    {
+      id: 'acid',
+      name: 'Hydrochloric acid',
+      cautions: ['hydrochloric'],
+      stock: {
+        solutes: [{ substanceId: 'hydrochloric-acid', percentWv: 2 }],
+        making: ['The acid into the water, never the water into the acid. Goggles and gloves.'],
+        keepsSeconds: WEEK,
+        ...practice,
+      },
+    },
+    edtaBath,
+  ],
+  tools: ['brush', 'rod'],
+  lighting: LIGHTING,
+  film: FILM,
+  chalk: {
+    bears: false,
+    why: 'Chalk spoils the iron and stains gold prints pink. Treat a buffered paper first.',
+  },
+  choices: [
+    {
+      id: 'platinum',
+      name: 'Platinum salt',
+      startsWith: 'ammonium',
+      options: [
+        {
+          id: 'ammonium',
+          name: 'Ammonium',
+          reason: 'Dissolves at once. Started with because it never throws crystals.',
+          standing: 'practice',
+        },
+        { id: 'potassium', name: 'Potassium', reason: 'A bluer cast.', standing: 'practice' },
+      ],
+    },
+    dryness,
+  ],
+  lights: metalLights,
+  steps: [
+    {
+      ...mixing,
+      doing: 'Count in this order into a glass without metal, swirl.',
+      cautions: ['oxalate', 'noble'],
+    },
+    { ...spreading, cautions: ['noble'], habit: 'Overbrush the margin: when it greys, start looking.' },
+    {
+      ...drying,
+      doing: 'In the dark until bone dry.',
+      time: { leastSeconds: 20 * MINUTE, ...starts('Bone dry; twenty minutes') },
+      keeps: { bestSeconds: 2 * HOUR, mostSeconds: 8 * HOUR, ...starts('Print within hours') },
+    },
+    humidify,
+    {
+      ...printingOut,
+      endpoint: {
+        good: 'Margin grey, highlight detail just showing.',
+        doubt: 'Grey where brown is due: too damp, or too much gold for this paper.',
+        swatch: ['#d9cfa0', '#a78f7d', '#76606a', '#544855'],
+      },
+    },
+    {
+      ...clearInSulfite,
+      why: 'Clears the iron. Skipped clearing turns the print pink in weeks, then dark.',
+    },
+    washBetween,
+    acid,
+    {
+      ...washBetween,
+      id: 'wash-2',
+      time: { leastSeconds: 2 * MINUTE, mostSeconds: 3 * MINUTE, ...practice },
+    },
+    { ...acid, id: 'acid-2', title: 'Acid again' },
+    { ...washBetween, id: 'wash-3', time: { leastSeconds: 2 * MINUTE, ...practice } },
+    { ...bindInEdta, id: 'edta-1' },
+    { ...washBetween, id: 'wash-4' },
+    {
+      ...bindInEdta,
+      id: 'edta-2',
+      title: 'EDTA again',
+      why: 'Twice is what keeps gold prints from turning pink.',
+      press: { start: 'Into the EDTA', finish: 'Into the final wash' },
+    },
+    {
+      ...finalWash,
+      heavyPaper: {
+        fromGramsPerM2: 300,
+        leastSeconds: 45 * MINUTE,
+        standing: 'practice',
+        source: '45 to 60 min for 310 g/m², common practice',
+      },
+    },
+    hanging,
+  ],
+  cautions: [
+    cautions.oxalate,
+    cautions.noble,
+    cautions.sulfite,
+    cautions.hydrochloric,
+    cautions.irritant,
+    cautions.uv,
+  ],
+  secondLooks: looks,
+  colours: {
+    wetCoat: '#d3b85a',
+    dryCoat: '#c8ae58',
+    exposed: '#6d5b66',
+    wetPrint: '#564a5a',
+    print: '#453c4a',
+  },
+}

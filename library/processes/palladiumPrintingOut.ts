@@ -1,0 +1,177 @@
+import type { ProcessDefinition } from '@core/record/definition'
+import { cautions } from '../cautions'
+import {
+  DAY,
+  drying,
+  FILM,
+  finalWash,
+  hanging,
+  HOUR,
+  LIGHTING,
+  looks,
+  MINUTE,
+  mixing,
+  practice,
+  printingOut,
+  spreading,
+  starts,
+  YEAR,
+} from './blocks'
+import { ammoniumIron, dryness, humidify, metalLights } from './printingOutMetals'
+import {
+  bindInEdta,
+  citricBath,
+  clearInCitric,
+  clearInSulfite,
+  edtaBath,
+  sulfiteBath,
+  washBetween,
+} from './wetSteps'
+
+/** Palladium, printing out, dry. */
+export const palladiumPrintingOut: ProcessDefinition = {
+  id: 'palladium-printing-out',
+  version: 1,
+  name: 'Palladium, printing out',
+  summary: 'Ammonium ferric oxalate and palladium, printed out dry until the picture stands.',
+  mark: 'graphite',
+  kind: 'process',
+  components: [
+    ammoniumIron,
+    {
+      id: 'lithium-iron',
+      name: 'Lithium ferric oxalate',
+      letter: 'L',
+      cautions: ['oxalate'],
+      stock: {
+        solutes: [{ substanceId: 'lithium-ferric-oxalate', percentWv: 40 }],
+        making: ['40 g topped up to 100 ml.'],
+        keepsSeconds: 120 * DAY,
+        ...starts('In place of the ammonium salt, at its strength; 40 %'),
+      },
+    },
+    {
+      id: 'palladium',
+      name: 'Palladium',
+      letter: 'B',
+      cautions: ['noble'],
+      stock: {
+        solutes: [
+          { substanceId: 'potassium-chloropalladite', percentWv: 100 / 6 },
+          { substanceId: 'sodium-chloride', percentWv: 50 / 6 },
+        ],
+        making: [
+          '1 g of potassium chloropalladite and 0.5 g of sodium chloride, topped up to 6 ml.',
+          'Often labelled 15 %; it is 16.7.',
+        ],
+        keepsSeconds: 5 * YEAR,
+        standing: 'practice',
+        source: '1 g and 0.5 g topped up to 6 ml, common practice; 16.7 % and 8.3 % follow',
+      },
+    },
+    {
+      id: 'ferric',
+      name: 'Ferric oxalate',
+      letter: 'C',
+      cautions: ['oxalate'],
+      stock: {
+        solutes: [{ substanceId: 'ferric-oxalate', percentWv: 26 }],
+        making: ['Sprinkle on hot water; a day to go clear.'],
+        ripensSeconds: DAY,
+        keepsSeconds: 90 * DAY,
+        ...practice,
+      },
+    },
+  ],
+  mixes: [
+    {
+      id: 'sensitizer',
+      name: 'Sensitizer',
+      parts: [
+        { component: 'iron', parts: 3, when: [{ choice: 'iron', is: ['ammonium'] }] },
+        { component: 'lithium-iron', parts: 3, when: [{ choice: 'iron', is: ['lithium'] }] },
+        { component: 'palladium', parts: 4 },
+        { component: 'ferric', parts: 1, when: [{ choice: 'lift', is: ['ferric'] }] },
+      ],
+    },
+  ],
+  baths: [sulfiteBath, citricBath, edtaBath],
+  tools: ['brush', 'rod'],
+  lighting: LIGHTING,
+  film: FILM,
+  chalk: { bears: false, why: 'Chalk spoils the iron: weak, blotchy prints. Treat a buffered paper first.' },
+  choices: [
+    {
+      id: 'iron',
+      name: 'Iron',
+      startsWith: 'ammonium',
+      options: [
+        {
+          id: 'ammonium',
+          name: 'Ammonium salt',
+          reason: 'Softer and dependable. Started with because most negatives suit it.',
+          standing: 'practice',
+        },
+        { id: 'lithium', name: 'Lithium salt', reason: 'Much more contrasty.', standing: 'practice' },
+      ],
+    },
+    {
+      id: 'lift',
+      name: 'Contrast',
+      startsWith: 'ferric',
+      options: [
+        {
+          id: 'ferric',
+          name: 'One drop of ferric oxalate',
+          reason: 'Lifts contrast a little. Started with because it is the usual coat.',
+          standing: 'practice',
+        },
+        { id: 'none', name: 'Without', reason: 'Softest.', standing: 'practice' },
+      ],
+    },
+    dryness,
+  ],
+  lights: metalLights,
+  steps: [
+    {
+      ...mixing,
+      doing: 'Count in this order into a glass without metal, swirl.',
+      cautions: ['oxalate', 'noble'],
+    },
+    {
+      ...spreading,
+      cautions: ['noble'],
+      habit: 'Brush only just damp. Overbrush the margin: it tells when to look.',
+    },
+    {
+      ...drying,
+      doing: 'In the dark until bone dry.',
+      time: { leastSeconds: 20 * MINUTE, ...starts('Bone dry; twenty minutes') },
+      keeps: { bestSeconds: 4 * HOUR, mostSeconds: DAY, ...starts('Print the same day') },
+    },
+    humidify,
+    printingOut,
+    { ...clearInSulfite, time: { leastSeconds: 5 * MINUTE, ...starts('Five minutes') } },
+    washBetween,
+    clearInCitric,
+    bindInEdta,
+    { ...finalWash, heavyPaper: { fromGramsPerM2: 250, leastSeconds: 45 * MINUTE, ...practice } },
+    hanging,
+  ],
+  cautions: [
+    cautions.oxalate,
+    cautions.noble,
+    cautions.sulfite,
+    cautions.acid,
+    cautions.irritant,
+    cautions.uv,
+  ],
+  secondLooks: looks,
+  colours: {
+    wetCoat: '#c2a757',
+    dryCoat: '#b79d54',
+    exposed: '#5c4c3a',
+    wetPrint: '#4c4036',
+    print: '#3b332c',
+  },
+}

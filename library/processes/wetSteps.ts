@@ -1,0 +1,215 @@
+import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import { bath, chlorineWash, DAY, finalWash, HOUR, memory, MINUTE, practice, starts, WEEK } from './blocks'
+
+/** Baths and steps of the wet side that several processes share. */
+
+type Bath = ProcessDefinition['baths'][number]
+const stock = (substanceId: string, percentWv: number) => [{ substanceId, percentWv }]
+
+export const goldToner: Bath = {
+  id: 'gold',
+  name: 'Gold toner',
+  cautions: ['noble'],
+  when: [{ choice: 'toner', is: ['gold'] }],
+  stock: {
+    solutes: [...stock('gold-chloride', 0.02), ...stock('sodium-bicarbonate', 0.1)],
+    making: ['From a 1 % gold stock: 20 ml to a litre, with 1 g of bicarbonate. Let it stand half an hour.'],
+    ripensSeconds: HOUR / 2,
+    keepsSeconds: WEEK,
+    ...memory,
+  },
+}
+
+export const plainHypo: Bath = {
+  id: 'hypo',
+  name: 'Plain hypo',
+  cautions: ['thiosulfate'],
+  stock: {
+    solutes: stock('sodium-thiosulfate', 10),
+    making: ['Dissolve the crystals in warm water, let it cool.'],
+    keepsSeconds: 2 * DAY,
+    ...starts('Plain hypo; 10 %'),
+  },
+}
+
+export const hypoClearBath: Bath = {
+  id: 'hypo-clear',
+  name: 'Hypo clear',
+  cautions: ['sulfite'],
+  stock: {
+    solutes: stock('sodium-sulfite', 2),
+    making: ['Dissolve in water, 1 to 5 %.'],
+    keepsSeconds: DAY,
+    ...starts('1 to 5 % sulfite; 2 %'),
+  },
+}
+
+export const sulfiteBath: Bath = {
+  ...hypoClearBath,
+  id: 'sulfite',
+  name: 'Sodium sulfite',
+  stock: {
+    ...hypoClearBath.stock,
+    making: ['10 g in 500 ml, 21 to 24 °C.'],
+    standing: 'practice',
+    source: 'About 1.5 teaspoons in 500 ml, common practice; weighed, 2 % is where this app starts',
+  },
+}
+
+export const citricBath: Bath = {
+  id: 'citric',
+  name: 'Citric acid',
+  cautions: ['acid'],
+  stock: {
+    solutes: stock('citric-acid', 2),
+    making: ['Dissolve in water.'],
+    keepsSeconds: DAY,
+    ...starts('2 %'),
+  },
+}
+
+export const edtaBath: Bath = {
+  id: 'edta',
+  name: 'EDTA',
+  cautions: ['irritant'],
+  stock: {
+    solutes: stock('tetrasodium-edta', 5),
+    making: ['Dissolve in water, 5 to 10 %.'],
+    keepsSeconds: WEEK,
+    ...practice,
+  },
+}
+
+export const goldChoice: ProcessDefinition['choices'][number] = {
+  id: 'toner',
+  name: 'Toned in',
+  startsWith: 'gold',
+  options: [
+    {
+      id: 'gold',
+      name: 'Gold',
+      reason: 'To taste, before fixing: cooler, and it lasts. Started with because plain silver fades.',
+      standing: 'practice',
+    },
+    { id: 'none', name: 'Untoned', reason: 'The plain red-brown.', standing: 'practice' },
+  ],
+}
+
+export const rinse: StepDefinition = {
+  ...bath,
+  id: 'rinse',
+  title: 'Rinse',
+  meanwhile: 'rinsing',
+  doing: 'In clean water, drained by a corner.',
+  why: 'What is carried over spoils the next bath.',
+  time: { leastSeconds: 30, ...practice },
+  begins: 'atOnce',
+  press: { start: 'Into the rinse', finish: 'Rinsed' },
+}
+
+export const washBetween: StepDefinition = {
+  ...bath,
+  id: 'wash-1',
+  title: 'Wash between',
+  meanwhile: 'washing between baths',
+  why: 'Acid must not meet sulfite: it gives off sulfur dioxide.',
+  begins: 'atOnce',
+  press: { start: 'Into the water', finish: 'Washed' },
+}
+
+export const toneInGold: StepDefinition = {
+  ...bath,
+  id: 'tone',
+  title: 'Tone in gold',
+  meanwhile: 'toning',
+  tray: 'gold',
+  doing: 'Rock it two ways; pull it a little before the wanted colour.',
+  why: 'Gold replaces silver from the shadows up. Toned before it is fixed.',
+  time: { leastSeconds: 3 * MINUTE, ...starts('To taste; three minutes at least') },
+  cautions: ['noble'],
+  press: { start: 'Into the gold', finish: 'There: pull it' },
+  when: [{ choice: 'toner', is: ['gold'] }],
+  endpoint: {
+    good: 'The colour turns from the shadows up.',
+    doubt: 'Patchy: silver or hypo was carried over.',
+    swatch: ['#7c4a36', '#674250', '#513a52'],
+  },
+}
+
+export const fixInHypo: StepDefinition = {
+  ...bath,
+  id: 'fix',
+  title: 'Fix in plain hypo',
+  meanwhile: 'in the fixer',
+  tray: 'hypo',
+  doing: 'Rock it; it lightens a little.',
+  why: 'Hypo takes out the silver that light did not change.',
+  time: { leastSeconds: 5 * MINUTE, mostSeconds: 10 * MINUTE, ...practice },
+  cautions: ['thiosulfate'],
+  press: { start: 'Into the fixer', finish: 'Fixed' },
+  endpoint: {
+    good: 'Slight lightening.',
+    doubt: 'Strong lightening: under-exposed, or the fixer is too strong.',
+    swatch: [],
+  },
+}
+
+export const clearHypo: StepDefinition = {
+  ...bath,
+  id: 'hypo-clear',
+  title: 'Hypo clear',
+  meanwhile: 'in the hypo clear',
+  tray: 'hypo-clear',
+  doing: 'Rinse, then sulfite.',
+  why: 'With a clearing agent five minutes of wash do; without it, thirty.',
+  time: { leastSeconds: 2 * MINUTE, ...starts('A few minutes; two') },
+  cautions: ['sulfite'],
+  press: { start: 'Into the sulfite', finish: 'Cleared: wash' },
+}
+
+export const clearInCitric: StepDefinition = {
+  ...bath,
+  id: 'citric',
+  title: 'Citric acid',
+  meanwhile: 'clearing',
+  tray: 'citric',
+  doing: 'Rock it until no yellow is left.',
+  why: 'Iron that stays turns yellow.',
+  time: { leastSeconds: 10 * MINUTE, ...starts('Ten minutes') },
+  cautions: ['acid'],
+  press: { start: 'Into the acid', finish: 'Whites clear' },
+  endpoint: {
+    good: 'Whites paper-white.',
+    doubt: 'Yellow: a fresh bath, or the paper does not suit.',
+    swatch: ['#d9d39a', '#e5e1c4', '#efeee6'],
+  },
+}
+
+export const clearInSulfite: StepDefinition = {
+  ...bath,
+  id: 'sulfite',
+  title: 'Sulfite',
+  meanwhile: 'in the sulfite',
+  tray: 'sulfite',
+  doing: '21 to 24 °C, rock it; iron runs off.',
+  why: 'Takes out the iron that light changed.',
+  time: { leastSeconds: 10 * MINUTE, ...practice },
+  cautions: ['sulfite'],
+  press: { start: 'Into the sulfite', finish: 'Wash it' },
+}
+
+export const bindInEdta: StepDefinition = {
+  ...bath,
+  id: 'edta',
+  title: 'EDTA',
+  meanwhile: 'in the EDTA',
+  tray: 'edta',
+  doing: 'Rinse, then rock it now and then.',
+  why: 'EDTA binds the last iron.',
+  time: { leastSeconds: 10 * MINUTE, ...practice },
+  cautions: ['irritant'],
+  press: { start: 'Into the EDTA', finish: 'Wash it' },
+}
+
+/** The end of every silver paper that prints out: to no milk, gold, hypo, a clearing agent, water. */
+export const silverFinish: StepDefinition[] = [chlorineWash, toneInGold, fixInHypo, clearHypo, finalWash]
