@@ -147,7 +147,8 @@ async function timesToTear() {
           const began = performance.now()
           input.value = count
           input.dispatchEvent(new Event('input', { bubbles: true }))
-          while (sum.textContent === before && performance.now() - began < 3000) await new Promise((next) => setTimeout(next))
+          while (sum.textContent === before && performance.now() - began < 3000)
+            await new Promise((next) => setTimeout(next))
           return performance.now() - began
         },
         String(round % 2 ? 4 : 1),

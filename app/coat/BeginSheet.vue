@@ -79,6 +79,11 @@ watch(
     if (paper.value?.gramsPerM2) draft.value.paperWeight = String(paper.value.gramsPerM2)
   },
 )
+/** With its spread, once one's own coats tell it. */
+const coverageText = computed(() => {
+  const { value, uncertainty, unit } = coverage.value
+  return `${digits(value)}${uncertainty ? ` ± ${digits(uncertainty, 2)}` : ''}\u00a0${unit}`
+})
 const mixes = computed(() =>
   mixesFor(definition.value, draft.value.choices).map((mix) => ({
     mix,
@@ -242,7 +247,7 @@ useMarginNotes(() => planNotes(definition.value, draft.value.choices, paper.valu
       </template>
       <p v-else role="alert">{{ plans.field }}: {{ plans.problem }} {{ plans.remedy }}</p>
       <FigureValue v-if="exposure" label="first exposure" :figure="exposure" />
-      <FigureValue label="coverage" :figure="coverage" />
+      <FigureValue label="coverage" :figure="coverage" :text="coverageText" />
       <FigureValue v-if="wash" label="wash at least" :figure="wash" />
       <p v-if="light?.note" class="es-quiet">{{ light.note }}</p>
     </section>

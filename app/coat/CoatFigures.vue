@@ -14,6 +14,8 @@ const ratioText = computed(() => {
     ? ratio
     : `${ratio}, off by ${digits(props.plan.ratioError.value, 2)} %`
 })
+/** Less than half of the smallest coin is not worth a figure. */
+const cost = computed(() => ((props.plan.cost?.value ?? 0) >= 0.005 ? props.plan.cost : null))
 /** Shares of a single metal say nothing; its mass does. */
 const areMetalsMixed = computed(() => props.plan.metals.length > 1)
 </script>
@@ -44,7 +46,7 @@ const areMetalsMixed = computed(() => props.plan.metals.length > 1)
         <FigureValue :label="`${metal.name}, of metal by mole`" :figure="metal.moleShare" />
       </template>
     </template>
-    <FigureValue v-if="plan.cost" label="cost of this mix" :figure="plan.cost" />
+    <FigureValue v-if="cost" label="cost of this mix" :figure="cost" :text="cost.value.toFixed(2)" />
   </div>
 </template>
 

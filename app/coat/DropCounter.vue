@@ -112,7 +112,7 @@ const groups = (row: (typeof rows.value)[number]) => {
 </script>
 
 <template>
-  <section class="DropCounter">
+  <section class="DropCounter" :style="{ '--mark': `var(--es-${definition.mark})` }">
     <div class="DropCounter-bottles">
       <section
         v-for="row in rows"
@@ -214,11 +214,11 @@ const groups = (row: (typeof rows.value)[number]) => {
   width: 12px;
   height: 16px;
   fill: none;
-  stroke: var(--es-prussian);
+  stroke: var(--mark);
 }
 
 .DropCounter-five .is-in {
-  fill: var(--es-prussian);
+  fill: var(--mark);
 }
 
 .DropCounter-five .is-over {

@@ -52,7 +52,7 @@ const trays = computed(() => {
 </script>
 
 <template>
-  <ol class="TrayRow">
+  <ol class="TrayRow" :class="{ 'is-many': trays.length > 6 }">
     <li
       v-for="tray in trays"
       :key="tray.id"
@@ -163,6 +163,31 @@ h2 {
 
 p {
   font-size: 13px;
+}
+
+/* A long row of baths is drawn smaller, so that the act stays in sight below it. */
+.is-many {
+  grid-template-columns: repeat(auto-fill, minmax(90px, 1fr));
+  gap: 8px 12px;
+}
+
+.is-many .TrayRow-tray {
+  height: 58px;
+}
+
+.is-many .TrayRow-sheet {
+  width: 38px;
+  height: 46px;
+  font-size: 16px;
+}
+
+.is-many progress {
+  margin: 4px 0;
+}
+
+.is-many h2 {
+  margin-top: 0;
+  font-size: 15px;
 }
 
 @media (width <= 640px) {
