@@ -79,7 +79,7 @@ interface OtherSheet {
 
 /** Sheets by other processes, begun while the cyanotypes hang. */
 const OTHERS: readonly OtherSheet[] = [
-  { number: 34, title: 'Foghorn mouth', process: 'salted-paper', tool: 'cotton', paper: 'laid', exposureSeconds: 720, at: { step: 'dry', ago: 9 * MINUTE } },
+  { number: 34, title: 'Foghorn mouth', process: 'salted-paper', tool: 'cotton', paper: 'laid', exposureSeconds: 720, at: { step: 'dry', ago: 13 * MINUTE } },
   { number: 35, title: 'Compressor hall', process: 'kallitype', paper: 'rag', coats: 2, exposureSeconds: 330 },
 ] // prettier-ignore
 

@@ -21,8 +21,8 @@ test('the demo is a workroom in full swing', async ({ page }) => {
     /Sheet 30 · exposing/,
     /Sheet 31 · drying in the dark/,
     /Sheet 29 · washing/,
-    /Paper 2 · in the acid/,
     /Sheet 34 · drying in the dark/,
+    /Paper 2 · in the acid/,
   ])
   await expect(page.getByRole('link', { name: /^Sheet 31, Lamp-room lens/ })).toBeVisible()
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Due for a dry look')

@@ -5,8 +5,9 @@ import type { Sides, TearingPlan } from '@core/paper/tearing'
 /** The sheet to scale, its pieces, and the tears as numbered lines in the order in which they are made. */
 const props = defineProps<{ sheet: Sides; plan: TearingPlan; sizeNames: readonly string[]; upTo: number }>()
 
-const VIEW = 430
-const scale = computed(() => Math.min(VIEW / props.sheet.width, 380 / props.sheet.height))
+/** Room on the page beside the marks, in pixels. */
+const VIEW = { width: 300, height: 360 }
+const scale = computed(() => Math.min(VIEW.width / props.sheet.width, VIEW.height / props.sheet.height))
 const at = (value: number) => value * scale.value
 const tears = computed(() =>
   props.plan.tears.map((tear, i) => {

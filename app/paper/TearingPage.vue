@@ -232,12 +232,8 @@ useMarginNotes(() => [
 
 .TearingPage-both {
   display: grid;
-  grid-template-columns: minmax(200px, 250px) minmax(0, 1fr);
-  gap: 6px 34px;
-}
-
-.TearingPage-asked {
-  grid-row: span 2;
+  grid-template-columns: minmax(190px, 230px) auto minmax(170px, 1fr);
+  gap: 6px 30px;
 }
 
 .TearingPage-row {
@@ -263,10 +259,9 @@ useMarginNotes(() => [
 
 .TearingPage-marks {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
-  gap: 2px 24px;
+  gap: 6px;
   align-content: start;
-  margin: 0;
+  margin: 34px 0 0;
   padding: 0;
   font-size: 15px;
   list-style: none;

@@ -106,7 +106,7 @@ const remove = (row: RecipeRow) => {
       <span v-else class="es-quiet">{{ row.source && !isBottle(row) ? 'no jar on the shelf' : '' }}</span>
       <FigureValue
         v-if="figureOf(row)"
-        :label="`${portionOf(row)?.grams ? 'weigh' : 'pour'}${figureOf(row)?.uncertainty ? `, ± ${Number(figureOf(row)?.uncertainty?.toPrecision(2))}` : ''}`"
+        :label="`${portionOf(row)?.grams ? 'weigh' : 'pour'} ${portionOf(row)?.name ?? ''}${figureOf(row)?.uncertainty ? `, ± ${Number(figureOf(row)?.uncertainty?.toPrecision(2))}` : ''}`"
         :figure="figureOf(row)!"
       />
       <span v-else />

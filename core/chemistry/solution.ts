@@ -178,12 +178,15 @@ function portionOf(ingredient: Ingredient, recipe: Recipe, partsInAll: number): 
   }
   const purity = ingredient.purityPercent ?? substance.purityPercent
   const factor = hydrateFactor(substance, ingredient.askedForm, ingredient.formInHand)
+  const isSpoon = measure === 'spoonMillilitres'
+  const isSameForm = Math.abs(factor.value - 1) < 1e-12
   const inputs: FigureInput[] = [
     { name: 'asked for', symbol: 'm₁', value: asked.grams, unit: 'g' },
-    { name: 'form in hand for form asked for', symbol: 'f', value: factor.value, unit: 'g/g' },
+    ...(isSameForm
+      ? []
+      : [{ name: 'form in hand for form asked for', symbol: 'f', value: factor.value, unit: 'g/g' }]),
     { name: 'purity', symbol: 'p', value: purity, unit: '%' },
   ]
-  const isSpoon = measure === 'spoonMillilitres'
   return {
     name: substance.name,
     grams: {
@@ -191,11 +194,19 @@ function portionOf(ingredient: Ingredient, recipe: Recipe, partsInAll: number): 
       unit: 'g',
       ...(asked.spread !== undefined && { uncertainty: asked.spread }),
       working: {
-        words: isSpoon ? 'spoons × what a heaped millilitre weighs' : 'asked for × form ÷ purity',
-        formula: isSpoon ? 'm = v·ρ' : 'm₂ = m₁·f / p',
+        words: isSpoon
+          ? 'spoons × what a heaped millilitre weighs'
+          : isSameForm
+            ? 'asked for ÷ purity'
+            : 'asked for × form ÷ purity',
+        formula: isSpoon ? 'm = v·ρ' : isSameForm ? 'm₂ = m₁ / p' : 'm₂ = m₁·f / p',
         inputs: isSpoon ? [{ name: 'spoons', symbol: 'v', value: amount, unit: 'ml' }] : inputs,
-        standing: isSpoon ? 'memory' : 'published',
-        source: isSpoon ? (substance.bulk?.source ?? '') : factor.working.source,
+        standing: isSpoon ? 'memory' : isSameForm ? 'arithmetic' : 'published',
+        source: isSpoon
+          ? (substance.bulk?.source ?? '')
+          : isSameForm
+            ? 'Purity as the label says, or as the substance is usually sold'
+            : factor.working.source,
         ...(asked.isByWeight && { leavesOut: 'how heavy the finished solution is: it is taken as 1 g/ml' }),
       },
     },

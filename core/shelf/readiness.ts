@@ -146,7 +146,9 @@ function missingFor(
 ): string[] {
   const stocks = schoolStocks(definition, choices)
   const used = new Set([
-    ...mixesFor(definition, choices).flatMap((mix) => partsOf(definition, mix, choices).map((part) => part.component.id)),
+    ...mixesFor(definition, choices).flatMap((mix) =>
+      partsOf(definition, mix, choices).map((part) => part.component.id),
+    ),
     ...stepsFor(definition, choices).flatMap((step) => step.tray ?? []),
   ])
   return definition.components
