@@ -303,7 +303,7 @@ useMarginNotes((): MarginNote[] => [
 
 .TreatPage-row {
   display: grid;
-  grid-template-columns: 200px 160px;
+  grid-template-columns: repeat(auto-fit, minmax(140px, 200px));
   gap: 2px 24px;
 }
 

@@ -165,3 +165,84 @@ describe('a tearing plan', () => {
     )
   })
 })
+
+describe('any tearing plan', () => {
+  const asked = fc.record({
+    sheet: fc.record({ width: fc.integer({ min: 20, max: 60 }), height: fc.integer({ min: 20, max: 80 }) }),
+    wanted: fc.array(
+      fc.record({
+        width: fc.integer({ min: 6, max: 20 }),
+        height: fc.integer({ min: 6, max: 20 }),
+        count: fc.integer({ min: 1, max: 4 }),
+        mayTurn: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 3 },
+    ),
+    loss: fc.constantFrom(0, 0.5, 1),
+  })
+  const planOf = (sheet: Sides, wanted: readonly Wanted[], loss: number) => {
+    try {
+      return tearingPlan(sheet, wanted, loss)
+    } catch {
+      return null
+    }
+  }
+
+  it('keeps every piece on the sheet, none over another, and no more of a size than is wanted', () => {
+    fc.assert(
+      fc.property(asked, ({ sheet, wanted, loss }) => {
+        const plan = planOf(sheet, wanted, loss)
+        if (!plan) return
+        for (const [i, a] of plan.pieces.entries()) {
+          expect(a.x).toBeGreaterThanOrEqual(0)
+          expect(a.y).toBeGreaterThanOrEqual(0)
+          expect(a.x + a.width).toBeLessThanOrEqual(sheet.width + 1e-6)
+          expect(a.y + a.height).toBeLessThanOrEqual(sheet.height + 1e-6)
+          for (const b of plan.pieces.slice(i + 1)) {
+            const isApart =
+              a.x + a.width <= b.x + 1e-6 ||
+              b.x + b.width <= a.x + 1e-6 ||
+              a.y + a.height <= b.y + 1e-6 ||
+              b.y + b.height <= a.y + 1e-6
+            expect(isApart).toBe(true)
+          }
+        }
+        plan.counts.forEach((count, size) => {
+          expect(count).toBeLessThanOrEqual(wanted[size]!.count)
+          expect(plan.pieces.filter((piece) => piece.size === size)).toHaveLength(count)
+        })
+      }),
+      { numRuns: 120 },
+    )
+  })
+
+  it('never gets more out of a smaller sheet, or out of one that loses more at every tear', () => {
+    fc.assert(
+      fc.property(asked, ({ sheet, wanted }) => {
+        const made = (of: Sides, loss: number) => (planOf(of, wanted, loss)?.used ?? 0) * of.width * of.height
+        const whole = made(sheet, 0)
+        expect(made(sheet, 1)).toBeLessThanOrEqual(whole + 1e-6)
+        expect(made({ ...sheet, height: sheet.height - 3 }, 0)).toBeLessThanOrEqual(whole + 1e-6)
+      }),
+      { numRuns: 80 },
+    )
+  })
+
+  it('is as good in millimetres as in inches, and with the sheet turned', () => {
+    fc.assert(
+      fc.property(asked, ({ sheet, wanted }) => {
+        const plan = planOf(sheet, wanted, 0)
+        if (!plan) return
+        const inMillimetres = tearingPlan(
+          { width: sheet.width * 25.4, height: sheet.height * 25.4 },
+          wanted.map((one) => ({ ...one, width: one.width * 25.4, height: one.height * 25.4 })),
+        )
+        expect(inMillimetres.used).toBeCloseTo(plan.used, 9)
+        const turning = wanted.map((one) => ({ ...one, mayTurn: true }))
+        const turned = { width: sheet.height, height: sheet.width }
+        expect(planOf(turned, turning, 0)?.used).toBeCloseTo(planOf(sheet, turning, 0)!.used, 9)
+      }),
+      { numRuns: 60 },
+    )
+  })
+})

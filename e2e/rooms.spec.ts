@@ -1,0 +1,140 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { DEMO_ADDRESS } from './browser.ts'
+import { leftIn, make, open, pick } from './workroom.ts'
+
+const PAGES = [
+  '/shelf',
+  '/shelf/make',
+  '/shelf/take-in',
+  '/shelf/shopping',
+  '/shelf/waste',
+  '/shelf/dropper',
+  '/shelf/processes',
+  '/paper',
+  '/paper/new',
+  '/paper/tear',
+  '/paper/treat',
+  '/coat/begin',
+]
+
+test('every control of shelf, paper and plan has a name, and is reached in a sensible order', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  for (const path of PAGES) {
+    await open(page, DEMO_ADDRESS + path)
+    await page.waitForTimeout(150)
+    const nameless = await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('main button, main a[href], main input:not([type=hidden])')]
+        .filter((one) => !one.closest('[aria-hidden=true]'))
+        .filter((one) => {
+          const labels =
+            one instanceof HTMLInputElement ? [...(one.labels ?? [])].map((label) => label.textContent) : []
+          return !(one.getAttribute('aria-label') ?? (one.textContent?.trim() || labels.join(''))).trim()
+        })
+        .map((one) => one.outerHTML.slice(0, 140)),
+    )
+    expect(nameless, path).toEqual([])
+    await page.keyboard.press('Tab')
+    expect(await page.evaluate(() => document.activeElement !== document.body), path).toBe(true)
+  }
+})
+
+test('on a tablet and on a telephone nothing runs out of the page', async ({ page }) => {
+  test.setTimeout(120_000)
+  for (const size of [
+    { width: 1024, height: 768 },
+    { width: 390, height: 844 },
+  ]) {
+    await page.setViewportSize(size)
+    for (const path of PAGES) {
+      await open(page, DEMO_ADDRESS + path)
+      await page.waitForTimeout(150)
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      )
+      expect(over, `${path} at ${size.width}`).toBeLessThanOrEqual(0)
+      const main = await page.locator('main').evaluate((one) => one.scrollWidth - one.clientWidth)
+      expect(main, `${path} inside, at ${size.width}`).toBeLessThanOrEqual(1)
+    }
+  }
+})
+
+test('an archive of the first version comes in: its bottles say what they hold', async ({ page }) => {
+  await open(page, '/workroom')
+  const archive = {
+    name: 'old.zip',
+    mimeType: 'application/zip',
+    buffer: readFileSync('core/fixtures/archive-v1.zip'),
+  }
+  await page.locator('input[type=file]').setInputFiles(archive)
+  const report = page.getByRole('region', { name: 'Import report' })
+  await expect(report.getByRole('row', { name: /bottles 1 0 0/ })).toBeVisible()
+  await report.getByRole('button', { name: 'Import' }).click()
+  await expect(page.getByText('Imported.')).toBeVisible()
+  await open(page, '/shelf')
+  await page.getByRole('button', { name: /Iron citrate, A-7, 25 %/ }).click()
+  await expect(page.getByRole('region', { name: 'Iron citrate A-7' })).toContainText('not measured')
+  await page.keyboard.press('7')
+  await expect(page.getByRole('listitem').filter({ hasText: 'Tide gauge' })).toBeVisible()
+})
+
+test('a solution that rests stands on the ledge until it is ripe', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await make(page, 'van-dyke/sensitizer', '100 ml', 'V-1')
+  const ledge = page.getByRole('region', { name: 'Running clocks' })
+  await expect(ledge).toContainText('Van Dyke sensitizer V-1 · resting, ready')
+  await page.keyboard.press('1')
+  await ledge.getByRole('button', { name: /V-1/ }).click()
+  await expect(page.getByRole('region', { name: 'Van Dyke sensitizer V-1' })).toBeVisible()
+  await page.clock.fastForward(49 * 3_600_000)
+  await expect(ledge).not.toContainText('V-1')
+  await expect(page.getByRole('button', { name: /Van Dyke sensitizer, V-1, .*resting/ })).toBeHidden()
+})
+
+test('a lot that is used up hands over to the next, in the order of opening', async ({ page }) => {
+  test.setTimeout(90_000)
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await make(page, 'classic-cyanotype/iron', '10 ml', 'A-1')
+  await page.getByRole('region', { name: 'Iron citrate A-1' }).getByLabel('How much, ml').fill('0.4')
+  await page.getByRole('button', { name: 'This is what is left' }).click()
+  await page.clock.fastForward(3_600_000)
+  await make(page, 'classic-cyanotype/iron', '10 ml', 'A-2')
+  await make(page, 'classic-cyanotype/ferricyanide', '10 ml', 'B-1')
+  await open(page, '/coat/begin')
+  await page.getByLabel('What is the picture?').fill('Over two bottles')
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await page.getByRole('button', { name: 'Begin: count the drops' }).click()
+  await expect(page.getByText('Iron citrate A-1, 25 %, then Iron citrate A-2, 25 %')).toBeVisible()
+  for (const due of ['20', '20']) {
+    await page.getByRole('button', { name: 'Measured: all of it' }).click()
+    await expect(page.locator('.DropCounter-count strong', { hasText: due }).first()).toBeVisible()
+  }
+  await expect(page.getByRole('button', { name: 'Stirred: start the coat' })).toBeVisible()
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
+  // 0.4 ml of the first and 0.6 of the second; the first stands empty.
+  expect(await leftIn(page, 'A-2')).toBe('9.4 ml')
+  await expect(page.getByRole('button', { name: /Iron citrate, A-1, 25 %, empty/ })).toBeVisible()
+})
+
+test('soaked paper with weak silver is told that it falls short, before a drop is spent', async ({
+  page,
+}) => {
+  await open(page, '/coat/begin')
+  await pick(page, 'Process', 'Salted paper', 'Salted')
+  await page.getByText('Soaked 5 min').click()
+  const balance = page.getByRole('region', { name: 'Salt and silver' })
+  await expect(balance).toContainText('Silver barely covers the salt')
+  await page.getByText('Sheets alike, coats, coverage, dropper, ratio, piece and portfolio').click()
+  await page.getByLabel('Coverage, ml/m²').fill('20')
+  await expect(balance).toContainText('Silver falls short of the salt')
+  await page.getByLabel('Coats', { exact: true }).fill('2')
+  await expect(balance).not.toContainText('falls short')
+  await balance
+    .getByRole('button', { name: /halide/ })
+    .first()
+    .click()
+  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('within reach')
+})
