@@ -166,6 +166,20 @@ test('what is thrown away lies in its jar until it is handed over', async ({ pag
   await expect(jar).toBeHidden()
 })
 
+test('a bottle that nobody measured is not thrown away under a made-up amount', async ({ page }) => {
+  await open(page, '/shelf/take-in')
+  await pick(page, 'What is in it', /^silver nitrate/, 'silver nitrate')
+  await page.getByRole('button', { name: 'Onto the shelf' }).first().click()
+  const panel = page.getByRole('region', { name: 'Silver nitrate SN-1' })
+  await expect(panel).toContainText('not measured')
+  await panel.getByRole('button', { name: 'Into the jar for silver and fixer' }).click()
+  await expect(panel).toContainText('Nobody measured how much is in it.')
+  await panel.getByLabel('How much, g').fill('12 g')
+  await panel.getByRole('button', { name: 'Into the jar for silver and fixer' }).click()
+  await open(page, '/shelf/waste')
+  await expect(page.getByRole('article', { name: 'Silver and fixer' })).toContainText('12 g')
+})
+
 test('a label is a PDF of its exact size: text, strength, hazards, and a code that leads back', async ({
   page,
   context,

@@ -247,7 +247,7 @@ useMarginNotes(() => planNotes(definition.value, draft.value.choices, paper.valu
       </template>
       <p v-else role="alert">{{ plans.field }}: {{ plans.problem }} {{ plans.remedy }}</p>
       <FigureValue v-if="exposure" label="first exposure" :figure="exposure" />
-      <FigureValue label="coverage" :figure="coverage" :text="coverageText" />
+      <FigureValue v-if="mixes.length" label="coverage" :figure="coverage" :text="coverageText" />
       <FigureValue v-if="wash" label="wash at least" :figure="wash" />
       <p v-if="light?.note" class="es-quiet">{{ light.note }}</p>
     </section>

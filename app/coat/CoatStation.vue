@@ -175,7 +175,10 @@ useKeyRows('At the bench', () => [
 useMarginNotes((): MarginNote[] => {
   if (!inHand.value) return []
   const { definition, sheet } = inHand.value
-  const tool = { title: `The ${tools[sheet.tool].name.toLowerCase()}`, lines: [tools[sheet.tool].prepare] }
+  // A process that is floated has no tool to get ready.
+  const tool = definition.tools.length
+    ? [{ title: `The ${tools[sheet.tool].name.toLowerCase()}`, lines: [tools[sheet.tool].prepare] }]
+    : []
   if (!step.value) {
     const chosen = definition.choices.flatMap((choice) =>
       choice.options.filter((option) => option.id === sheet.choices[choice.id]),
@@ -183,7 +186,7 @@ useMarginNotes((): MarginNote[] => {
     return [
       ...chalkNotes(definition, paper.value?.buffered),
       ...stepNotes(definition, firstStep.value ?? null),
-      tool,
+      ...tool,
       ...roomNotes(definition),
       ...(chosen.length
         ? [{ title: 'As you chose', lines: chosen.map((option) => `${option.name}. ${option.reason}`) }]
@@ -194,8 +197,8 @@ useMarginNotes((): MarginNote[] => {
   const isLaying = step.value.planned.kind === 'act'
   return [
     ...stepNotes(definition, stepWords.value),
-    ...(isCounting.value ? [tool, ...roomNotes(definition).slice(0, 1)] : []),
-    ...(isLaying ? [{ ...tool, lines: [tools[sheet.tool].lay] }] : []),
+    ...(isCounting.value ? [...tool, ...roomNotes(definition).slice(0, 1)] : []),
+    ...(isLaying ? tool.map((note) => ({ ...note, lines: [tools[sheet.tool].lay] })) : []),
   ]
 })
 </script>

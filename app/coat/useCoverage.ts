@@ -8,14 +8,10 @@ import { usePreferences } from '../shell/preferences.store'
 
 /** Coverage for a process and a tool: what one's own coats have taught, or where the trade starts. */
 export function useCoverage(definition: () => ProcessDefinition, tool: () => ToolName) {
-  const [workroom, preferences] = [useWorkroom(), usePreferences()]
+  const workroom = useWorkroom()
   return computed(() => {
     const learned = learnedCoverage(ownCoats(workroom.sheets, definition().id), tool())
-    const { coverage } = definition()
-    return (
-      learned ??
-      usualCoverage(tool(), coverage?.millilitresPerM2 ?? preferences.chosen.coverageMillilitresPerM2)
-    )
+    return learned ?? usualCoverage(tool(), definition().coverage)
   })
 }
 

@@ -2,8 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { acidCapacity, hardenerDrops, trayVolume } from '@core/paper/amounts'
-import { usualCoverage } from '@core/coating/coverage'
-import { coatVolume } from '@core/coating/coatVolume'
+import { BRUSH_COVERAGE, coatVolume } from '@core/coating/coatVolume'
 import { CoreError, type Refusal } from '@core/errors'
 import { schoolStocks, startingChoices, stepsFor } from '@core/process/plan'
 import type { Figure } from '@core/quantity/figure'
@@ -104,9 +103,12 @@ const figures = computed((): { label: string; figure: Figure; text?: string }[] 
   if (!sheet || !stock.value || !solute) return []
   const area = (sheet.widthMillimetres * sheet.heightMillimetres * sheets) / 1e6
   if (treatmentId.value === 'gelatin-size') {
+    const own = definition.value.coverage
     const volume = coatVolume({
       ...sheet,
-      coverageMillilitresPerM2: usualCoverage('rod', 120).value,
+      coverageMillilitresPerM2: own?.millilitresPerM2 ?? BRUSH_COVERAGE,
+      coverageStanding: own?.standing,
+      coverageSource: own?.source,
       coats: 1,
       sheets,
     })

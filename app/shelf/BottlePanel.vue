@@ -34,14 +34,17 @@ const unit = computed(() => (bottle.value.kind === 'solid' ? 'g' : 'ml'))
 const amount = ref('')
 const fault = ref<CoreError['refusal'] | undefined>()
 
+function readAmount(): number {
+  const isSolid = bottle.value.kind === 'solid'
+  return parseQuantity(amount.value, isSolid ? 'mass' : 'volume', {
+    field: 'amount',
+    bareUnit: isSolid ? 'g' : 'ml',
+  })
+}
 /** Runs an act with the amount that is written, or says what is wrong with it. */
 async function withAmount(act: (value: number) => Promise<void>): Promise<void> {
   try {
-    const isSolid = bottle.value.kind === 'solid'
-    const value = parseQuantity(amount.value, isSolid ? 'mass' : 'volume', {
-      field: 'amount',
-      bareUnit: isSolid ? 'g' : 'ml',
-    })
+    const value = readAmount()
     fault.value = undefined
     await act(value)
     amount.value = ''
@@ -91,9 +94,26 @@ const clashes = computed(() => {
 })
 const wasteClass = computed(() => wasteClassOf(bottle.value.contents, substances))
 const jar = computed(() => wasteClasses[wasteClass.value].name.toLowerCase())
+/** What is written in the field, or `null` where it says nothing that can be read. */
+function typedAmount(): number | null {
+  try {
+    return readAmount()
+  } catch {
+    return null
+  }
+}
 async function discard(): Promise<void> {
   const { id, name, label } = bottle.value
-  const left = props.standing.left ?? bottle.value.amount ?? 1
+  const left = props.standing.left ?? typedAmount()
+  if (left === null) {
+    fault.value = {
+      code: 'not-measured',
+      field: 'amount',
+      problem: 'Nobody measured how much is in it.',
+      remedy: 'Write how much goes into the waste jar, as well as you can tell.',
+    }
+    return
+  }
   if (left <= 0) {
     await endBottle(id)
     notice.say(`${label} is off the shelf.`)

@@ -8,7 +8,6 @@ const Preferences = z.object({
   sound: z.boolean().catch(true),
   speech: z.boolean().catch(false),
   notify: z.boolean().catch(false),
-  coverageMillilitresPerM2: z.number().gt(0).max(1000).catch(38.8),
   dropsPerMillilitre: z.number().gt(0).max(200).catch(20),
 })
 export type Preferences = z.infer<typeof Preferences>

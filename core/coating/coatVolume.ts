@@ -5,6 +5,9 @@ import type { Size } from '../quantity/parse'
 /** 40 drops of 0.05 ml brushed over 8 x 10 in, in ml/m²: common practice. */
 export const BRUSH_COVERAGE = 38.8
 
+/** Where the usual coverage comes from. */
+export const BRUSH_SOURCE = 'Coverage by brush: 40 drops on 8 × 10 in, common practice'
+
 /** Drops in a millilitre of an uncalibrated dropper: common practice. */
 export const DROPS_PER_MILLILITRE = 20
 
@@ -15,6 +18,8 @@ export interface CoatVolumeInput extends Size {
   /** Sheets of the same size that are coated from one glass. */
   sheets?: number
   coverageStanding?: Standing
+  /** Where the coverage comes from, when it is not the usual one by brush. */
+  coverageSource?: string
 }
 
 /** Area of the coated image in cm². */
@@ -71,7 +76,7 @@ export function coatVolume(input: CoatVolumeInput): Figure {
         ...(sheets === 1 ? [] : [{ name: 'sheets', symbol: 's', value: sheets, unit: '' }]),
       ],
       standing: input.coverageStanding ?? 'practice',
-      source: 'Coverage by brush: 40 drops on 8 × 10 in, common practice',
+      source: input.coverageSource ?? BRUSH_SOURCE,
     },
   }
 }

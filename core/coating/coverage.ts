@@ -1,5 +1,5 @@
-import type { Figure } from '../quantity/figure'
-import { BRUSH_COVERAGE } from './coatVolume'
+import type { Figure, Standing } from '../quantity/figure'
+import { BRUSH_COVERAGE, BRUSH_SOURCE } from './coatVolume'
 
 export type Tool = 'brush' | 'rod' | 'sponge' | 'cotton'
 
@@ -20,32 +20,48 @@ export interface JudgedCoat {
   byMillilitres?: number
 }
 
+/** A coverage by brush and where it comes from. */
+export interface BrushCoverage {
+  millilitresPerM2: number
+  standing: Standing
+  source: string
+}
+
+const USUAL: BrushCoverage = { millilitresPerM2: BRUSH_COVERAGE, standing: 'practice', source: BRUSH_SOURCE }
+
 /**
  * Coverage to start from with a tool.
  *
- * @param brush ml/m² by brush, the process's own where it has one.
+ * @param brush by brush, the process's own where it has one.
  */
-export function usualCoverage(tool: Tool, brush = BRUSH_COVERAGE): Figure {
-  const share = tool === 'rod' ? ROD_SHARE : 1
+export function usualCoverage(tool: Tool, brush: BrushCoverage = USUAL): Figure {
+  const isRod = tool === 'rod'
+  const share = isRod ? ROD_SHARE : 1
   return {
-    value: brush * share,
+    value: brush.millilitresPerM2 * share,
     unit: 'ml/m²',
     working: {
-      words: tool === 'rod' ? 'by brush × what a rod lays of it' : 'by brush',
-      formula: tool === 'rod' ? 'k = kᵦ·r' : 'k = kᵦ',
+      words: isRod ? 'by brush × what a rod lays of it' : 'by brush',
+      formula: isRod ? 'k = kᵦ·r' : 'k = kᵦ',
       inputs: [
-        { name: 'by brush', symbol: 'kᵦ', value: brush, unit: 'ml/m²', standing: 'practice' },
-        ...(tool === 'rod'
+        {
+          name: 'by brush',
+          symbol: 'kᵦ',
+          value: brush.millilitresPerM2,
+          unit: 'ml/m²',
+          standing: brush.standing,
+        },
+        ...(isRod
           ? [{ name: 'rod', symbol: 'r', value: ROD_SHARE, unit: '', standing: 'memory' as const }]
           : []),
       ],
-      standing: tool === 'brush' ? 'practice' : 'memory',
+      standing: tool === 'brush' ? brush.standing : 'memory',
       source:
         tool === 'brush'
-          ? '40 drops on 8 × 10 in, common practice'
-          : tool === 'rod'
-            ? 'A rod lays about six tenths of a brush; from memory'
-            : 'The brush’s figure, until your own coats say more; from memory',
+          ? brush.source
+          : isRod
+            ? `${brush.source}. A rod lays about six tenths of a brush; from memory`
+            : `${brush.source}. The brush’s figure, until your own coats say more; from memory`,
     },
   }
 }

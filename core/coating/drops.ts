@@ -1,4 +1,5 @@
 import { CoreError } from '../errors'
+import { DROPS_PER_MILLILITRE } from './coatVolume'
 import type { Figure } from '../quantity/figure'
 
 /** Whole drops for every component of a mix. */
@@ -83,10 +84,15 @@ export function totalDrops(
       formula: 'N = round(V·d)',
       inputs: [
         { name: 'volume', symbol: 'V', value: volumeMillilitres, unit: 'ml' },
-        { name: 'dropper', symbol: 'd', value: dropsPerMillilitre, unit: 'drops/ml', standing: 'practice' },
+        {
+          name: 'dropper',
+          symbol: 'd',
+          value: dropsPerMillilitre,
+          unit: 'drops/ml',
+          standing: dropperStanding(dropsPerMillilitre),
+        },
       ],
-      standing: 'practice',
-      source: 'Drops of 0.05 ml, common practice until the dropper is weighed',
+      ...dropperWorking(dropsPerMillilitre),
     },
   }
 }
@@ -105,10 +111,15 @@ export function dropsVolume(drops: number, dropsPerMillilitre: number): Figure {
       formula: 'V = N / d',
       inputs: [
         { name: 'drops', symbol: 'N', value: drops, unit: 'drops' },
-        { name: 'dropper', symbol: 'd', value: dropsPerMillilitre, unit: 'drops/ml', standing: 'practice' },
+        {
+          name: 'dropper',
+          symbol: 'd',
+          value: dropsPerMillilitre,
+          unit: 'drops/ml',
+          standing: dropperStanding(dropsPerMillilitre),
+        },
       ],
-      standing: 'practice',
-      source: 'Drops of 0.05 ml, common practice until the dropper is weighed',
+      ...dropperWorking(dropsPerMillilitre),
     },
   }
 }
@@ -135,6 +146,17 @@ export function ratioError(count: DropCount, parts: readonly number[]): Figure {
     },
   }
 }
+
+const dropperStanding = (dropsPerMillilitre: number) =>
+  dropsPerMillilitre === DROPS_PER_MILLILITRE ? ('practice' as const) : ('yours' as const)
+
+const dropperWorking = (dropsPerMillilitre: number) => ({
+  standing: dropperStanding(dropsPerMillilitre),
+  source:
+    dropsPerMillilitre === DROPS_PER_MILLILITRE
+      ? 'Drops of 0.05 ml, common practice until the dropper is weighed'
+      : 'Your own dropper, as weighed or as you set it',
+})
 
 function around(share: number, reach: number, total: number): number[] {
   const from = Math.max(1, Math.floor(share) - reach)

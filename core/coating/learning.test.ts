@@ -40,6 +40,12 @@ describe('coverage', () => {
     expect(usualCoverage('brush').value).toBeCloseTo((40 * 0.05) / 0.05161, 0)
     expect(usualCoverage('rod').value).toBeCloseTo(0.6 * usualCoverage('brush').value, 9)
     expect(usualCoverage('rod').working.standing).toBe('memory')
+    const own = { millilitresPerM2: 34.9, standing: 'practice' as const, source: '18 + 18 drops' }
+    expect(usualCoverage('brush', own)).toMatchObject({ value: 34.9, working: { source: '18 + 18 drops' } })
+    expect(usualCoverage('sponge', own).working).toMatchObject({
+      standing: 'memory',
+      source: expect.stringContaining('18 + 18 drops'),
+    })
   })
 
   const coat = (said: JudgedCoat['said'], more: Partial<JudgedCoat> = {}): JudgedCoat => ({

@@ -1,7 +1,7 @@
 import { drawFromLots, type Lot, type LotShare } from '../chemistry/lots'
 import { metalContent, type MetalShare } from '../chemistry/metalContent'
 import { mix as mixed, type MixedSolute } from '../chemistry/mixture'
-import { coatVolume, imageArea } from '../coating/coatVolume'
+import { BRUSH_COVERAGE, coatVolume, imageArea } from '../coating/coatVolume'
 import { betterTotal, ratioError, shareDrops, totalDrops, type DropCount } from '../coating/drops'
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
@@ -117,6 +117,7 @@ export function planMix(
     })
   const volume = coatVolume({
     ...input,
+    ...provenanceOf(input.coverageMillilitresPerM2, definition),
     coats: mix.coats ?? input.coats,
     ...(input.batch && { sheets: input.batch.of }),
   })
@@ -159,6 +160,17 @@ export function planMix(
     ),
     cost: costOf(poured),
     draws: drawsOf(pours),
+  }
+}
+
+/** Where the coverage of a sheet comes from: the process's own, the usual one, or what the user's coats or hand have set. */
+function provenanceOf(millilitresPerM2: number, { coverage }: ProcessDefinition) {
+  if (coverage && millilitresPerM2 === coverage.millilitresPerM2)
+    return { coverageStanding: coverage.standing, coverageSource: coverage.source }
+  if (millilitresPerM2 === BRUSH_COVERAGE) return {}
+  return {
+    coverageStanding: 'yours' as const,
+    coverageSource: 'As planned for this sheet: learned from your own coats, by another tool, or typed',
   }
 }
 

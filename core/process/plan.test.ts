@@ -185,6 +185,25 @@ describe('planMix', () => {
     expect(planMix(definition, once, { ...input, coats: 3 }, lots).volume.value).toBeCloseTo(of({}), 9)
   })
 
+  it('says where its coverage and its dropper come from', () => {
+    const of = (changes: object, process = definition) =>
+      planMix(process, mix, { ...input, ...changes }, lots)
+    expect(of({}).volume.working).toMatchObject({
+      standing: 'practice',
+      source: expect.stringContaining('40 drops'),
+    })
+    expect(of({ coverageMillilitresPerM2: 33 }).volume.working.standing).toBe('yours')
+    const own = { millilitresPerM2: 34.9, standing: 'memory' as const, source: 'its own' }
+    expect(
+      of({ coverageMillilitresPerM2: 34.9 }, { ...definition, coverage: own }).volume.working,
+    ).toMatchObject({
+      standing: 'memory',
+      source: 'its own',
+    })
+    expect(of({}).total.working.standing).toBe('practice')
+    expect(of({ dropsPerMillilitre: 25 }).total.working.standing).toBe('yours')
+  })
+
   it.each([
     ['a ratio of the wrong length', { ...input, parts: { sensitizer: [1] } }, lots, 'out-of-range'],
     ['a bottle without a strength', input, { silver: lots.silver! }, 'no-strength'],

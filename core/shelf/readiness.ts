@@ -1,3 +1,4 @@
+import { BRUSH_COVERAGE, DROPS_PER_MILLILITRE } from '../coating/coatVolume'
 import { holdsStock, leftIn, type SubstanceBook } from '../chemistry/lots'
 import { mixesFor, partsOf, planMix, startingParts, type MixInput } from '../process/mixPlan'
 import { schoolStocks, startingChoices, stepsFor } from '../process/plan'
@@ -125,8 +126,8 @@ export function readinessOf(
     coats: 1,
     choices,
     parts: startingParts(definition, choices),
-    coverageMillilitresPerM2: definition.coverage?.millilitresPerM2 ?? 38.8,
-    dropsPerMillilitre: 20,
+    coverageMillilitresPerM2: definition.coverage?.millilitresPerM2 ?? BRUSH_COVERAGE,
+    dropsPerMillilitre: DROPS_PER_MILLILITRE,
   }
   // Nothing has to be reckoned for a process of which a bottle is missing, and most are such.
   const missing = missingFor(definition, choices, shelf)

@@ -181,6 +181,11 @@ export const gelatinSize: ProcessDefinition = {
   name: 'Gelatin size',
   mark: 'umber',
   chalk: none,
+  coverage: {
+    millilitresPerM2: 72,
+    standing: 'memory',
+    source: 'A size drawn there and back with a rod lies thicker than a brushed coat; from memory',
+  },
   summary:
     'Warm gelatin with a hardener, drawn on with a rod: keeps the picture at the surface and pigment out of the fibres.',
   components: [
