@@ -1,6 +1,7 @@
 import type { ProcessDefinition } from '../record/definition'
 import { begun, logOf, SHEET, uuid, wholeJob } from '../fixtures/workroom'
 import type { Happening } from '../record/event'
+import { replay } from './run'
 import { storyOf, type StoryLine } from './story'
 
 /** Only names matter to a story. */
@@ -116,5 +117,34 @@ describe('a story', () => {
   it('keeps the id of a step that the process no longer knows', () => {
     const bare = { ...definition, steps: [] } as ProcessDefinition
     expect(storyOf(SHEET, logOf(wholeJob), bare).map((one) => one.what)).toContain('expose')
+  })
+
+  it('tells each coat under its own number, and what was said of it', () => {
+    const [first, ...others] = wholeJob
+    const begun = first![1] as Extract<Happening, { type: 'begun' }>
+    const steps = begun.steps.flatMap((step) =>
+      step.id === 'spread'
+        ? [
+            { ...step, coat: 1 },
+            { ...step, id: 'spread-2', of: 'spread', coat: 2, begins: 'press' as const },
+          ]
+        : [step],
+    )
+    const log = logOf([
+      [0, { ...begun, steps }],
+      ...others.slice(0, 6),
+      [101, { type: 'coatJudged', coat: 1, said: 'short' }],
+      [102, { type: 'coatJudged', coat: 1, said: 'over', byMillilitres: 0.25 }],
+      [110, { type: 'stepStarted', step: 'spread-2' }],
+      [180, { type: 'stepFinished', step: 'spread-2' }],
+    ])
+    const told = storyOf(SHEET, log, definition).map((one) =>
+      `${one.what}: ${one.detail}`.replace(/\u00a0/g, ' '),
+    )
+    expect(told.some((line) => line.includes(', coat 2: 1 min 10 s'))).toBe(true)
+    expect(told).toContain('Coat 1: too little')
+    expect(told).toContain('Coat 1: some left over, by 0.25 ml')
+    // The later word on a coat stands.
+    expect(replay(SHEET, log).coatsJudged).toEqual([{ coat: 1, said: 'over', byMillilitres: 0.25 }])
   })
 })

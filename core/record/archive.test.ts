@@ -84,6 +84,11 @@ describe('the archive', () => {
     ['an event of no sheet', () => editRecords((records) => { records.events[3]!.sheetId = uuid(99) }), 'loose-end'],
     ['a log with a hole', () => editRecords((records) => { records.events.splice(4, 1) }), 'loose-end'],
     ['a log that could not have happened', () => editRecords((records) => { Object.assign(records.events[8]!, { step: 'wash' }) }), 'loose-end'],
+    ['something taken from no bottle', () => editRecords((records) => { records.takings[0]!.bottleId = uuid(99) }), 'loose-end'],
+    ['a piece of no paper', () => editRecords((records) => { records.pieces[0]!.paperId = uuid(99) }), 'loose-end'],
+    ['a treatment that could not have happened', () => editRecords((records) => { Object.assign(records.events.at(-1)!, { step: 'hang' }) }), 'loose-end'],
+    ['a bottle of a strength beyond all solubility', () => editRecords((records) => { records.bottles[0]!.contents[0]!.percent = 4000 }), 'wrong-record'],
+    ['a tearing into nothing', () => editRecords((records) => { records.pieces[0]!.widthMillimetres = 0 }), 'wrong-record'],
     ['a photograph of no sheet', () => editRecords((records) => { records.photos[0]!.sheetId = uuid(99) }), 'loose-end'],
   ])('refuses %s', (_, make, code) => {
     expect(() => readArchive(make())).toThrow(refusing(code))
@@ -184,6 +189,40 @@ describe('a merge', () => {
       records: { ...none, papers: theirs.papers, events: ofSheet },
       replaceLogs: [uuid(1)],
     })
+  })
+})
+
+describe('a merge of shelf and paper', () => {
+  const theirs = workroom().records
+
+  it('names what differs as a person would, and asks', () => {
+    const here = structuredClone(theirs)
+    here.bottles[0]!.amount = 50
+    here.pieces[0]!.side = 'the other one'
+    here.wastes[0]!.amount = 5
+    here.droppers[0]!.name = 'Steel'
+    const plan = planMerge(here, theirs)
+    expect(plan.conflicts.map((one) => [one.kind, one.name, one.differs])).toEqual([
+      ['pieces', 'Piece R-1', ['side']],
+      ['bottles', 'Bottle A-7', ['amount']],
+      ['wastes', 'Waste, Iron citrate A-7', ['amount']],
+      ['droppers', 'Glass', ['name']],
+    ])
+    const { records } = applyMerge(plan, theirs, new Set([conflictKey(plan.conflicts[1]!)]))
+    expect(records.bottles).toEqual(theirs.bottles)
+    expect(records.pieces).toEqual([])
+  })
+
+  it('carries a treatment’s log on like a sheet’s', () => {
+    const [begun, ...rest] = theirs.events.filter((event) => event.sheetId !== SHEET)
+    const ofSheet = theirs.events.filter((event) => event.sheetId === SHEET)
+    const plan = planMerge({ ...theirs, events: [...ofSheet, begun!] }, theirs)
+    expect(plan.continued).toEqual([theirs.paperRuns[0]!.id])
+    expect(plan.events).toEqual(rest)
+    const other = structuredClone(begun!)
+    other.at += 1000
+    const conflict = planMerge({ ...theirs, events: [...ofSheet, other] }, theirs).conflicts[0]
+    expect([conflict?.kind, conflict?.name]).toEqual(['log', 'Treatment 1'])
   })
 })
 
