@@ -1,4 +1,9 @@
+import { bottle } from '@core/fixtures/substances'
+import { mixesFor, partsOf } from '@core/process/mixPlan'
 import { startingChoices } from '@core/process/plan'
+import type { ProcessDefinition } from '@core/record/definition'
+import { Sheet } from '@core/record/records'
+import { processes } from '@library/index'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { sheet, T0, uuid } from '@core/fixtures/workroom'
 import { draftOf, readDraft, type DraftRoom, type SheetDraft } from './sheetDraft'
@@ -130,5 +135,74 @@ describe('readDraft', () => {
       createdAt: undefined,
       lightId: expect.any(String),
     })
+  })
+})
+
+describe('readDraft for every process', () => {
+  const all = Object.values(processes)
+  const draftFor = (definition: ProcessDefinition, changes: Partial<SheetDraft> = {}) => ({
+    ...draft(),
+    choices: startingChoices(definition),
+    tool: definition.tools[0] ?? ('brush' as const),
+    light: definition.lights[0]!.kind,
+    ...changes,
+  })
+
+  it.each(all.map((one) => [one.name, one] as const))(
+    '%s needs no more than a title and a size',
+    (_, definition) => {
+      const { read: got, faults } = readDraft(definition, draftFor(definition), room())
+      expect(faults).toEqual({})
+      expect(got?.sheet.process).toEqual({ id: definition.id, version: definition.version })
+      for (const mix of mixesFor(definition, got!.sheet.choices))
+        expect(got?.sheet.parts[mix.id]).toEqual(
+          partsOf(definition, mix, got!.sheet.choices).map((part) => part.parts),
+        )
+      expect(Sheet.safeParse({ ...got!.sheet, id: uuid(1), number: 1, createdAt: T0 }).success).toBe(true)
+    },
+  )
+
+  it.each(all.map((one) => [one.name, one] as const))('%s comes back from its own draft', (_, definition) => {
+    const first = readDraft(
+      definition,
+      draftFor(definition, { exposure: '7:30', coverage: '31', dropper: '22', coats: '2' }),
+      room(),
+    )
+    const made = { ...first.read!.sheet, id: uuid(1), number: 1, createdAt: T0 }
+    const again = readDraft(
+      definition,
+      { ...draftOf(made, room(), '8 x 10 in'), light: definition.lights[0]!.kind },
+      room(),
+    )
+    expect(again.read?.sheet).toEqual({ ...first.read!.sheet, lightId: expect.any(String) })
+  })
+
+  it('reads a row of sheets from one glass, and a torn piece', () => {
+    const kallitype = processes.kallitype!
+    const { read: got } = readDraft(kallitype, draftFor(kallitype, { sheets: '4', pieceId: uuid(9) }), room())
+    expect(got?.sheets).toBe(4)
+    expect(got?.sheet.pieceId).toBe(uuid(9))
+    expect(
+      readDraft(kallitype, draftFor(kallitype, { sheets: 'a few' }), room()).faults.sheets?.remedy,
+    ).toMatch(/Write 1/)
+  })
+
+  it('takes a bottle of the shelf by its label, and makes one up only where there is none', () => {
+    const kallitype = processes.kallitype!
+    const shelf = [bottle(1, { label: 'KS-1', contents: [{ substanceId: 'silver-nitrate', percent: 9 }] })]
+    const { read: got } = readDraft(
+      kallitype,
+      draftFor(kallitype, { bottles: { silver: 'KS-1', oxalate: 'FO-9' } }),
+      room({ bottles: shelf }),
+    )
+    expect(got?.sheet.bottles.silver).toBe(shelf[0]!.id)
+    expect(got?.bottles).toMatchObject([
+      { label: 'FO-9', name: 'Ferric oxalate', contents: [{ substanceId: 'ferric-oxalate', percent: 20 }] },
+    ])
+    const gone = [{ ...shelf[0]!, ended: { at: T0, why: 'empty' as const } }]
+    expect(
+      readDraft(kallitype, draftFor(kallitype, { bottles: { silver: 'KS-1' } }), room({ bottles: gone })).read
+        ?.bottles,
+    ).toHaveLength(1)
   })
 })

@@ -1,0 +1,57 @@
+import { labelOf } from '@core/formats/label'
+import { bottle } from '@core/fixtures/substances'
+import { hazardStatements, substances } from '@library/index'
+import type { Bottle } from '@core/record/records'
+import { LABEL, labelPdf } from './labelPdf'
+
+const labelled = (contents: Bottle['contents'], more: Partial<Bottle> = {}) =>
+  labelOf(
+    bottle(1, { contents, ...more }),
+    substances,
+    hazardStatements,
+    'http://localhost/shelf/1',
+    () => '24 Nov 2026',
+  )
+const silver = [
+  { substanceId: 'silver-nitrate', percent: 12 },
+  { substanceId: 'citric-acid', percent: 6 },
+]
+
+/** The PDF as text: page size and the operators of its one page, as jsPDF writes them without compression. */
+const textOf = async (blob: Blob) => Buffer.from(await blob.arrayBuffer()).toString('latin1')
+
+describe('labelPdf', () => {
+  it('is one page of the label’s size', async () => {
+    const pdf = await textOf(labelPdf(labelled(silver)))
+    expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1)
+    const [, width, height] = /\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(pdf)!
+    // Points of 1/72 in.
+    expect(Number(width)).toBeCloseTo((LABEL.width / 25.4) * 72, 1)
+    expect(Number(height)).toBeCloseTo((LABEL.height / 25.4) * 72, 1)
+  })
+
+  it('draws the code as squares, dark modules only', async () => {
+    const pdf = await textOf(labelPdf(labelled(silver)))
+    expect((pdf.match(/ re$/gm) ?? []).length).toBeGreaterThan(150)
+  })
+
+  it.each([
+    ['a mild salt', [{ substanceId: 'sodium-chloride', percent: 2 }], null],
+    ['silver', silver, 'DANGER'],
+    ['the worst of all', [{ substanceId: 'ammonium-dichromate', percent: 20 }], 'DANGER'],
+  ])('keeps every line of %s on the label', async (_, contents, signal) => {
+    const label = labelled(contents)
+    expect(label.signal).toBe(signal)
+    const pdf = await textOf(labelPdf(label))
+    // Every text is placed at `x y Td` from the bottom: none may lie below the edge of the label.
+    const heights = [...pdf.matchAll(/([\d.-]+) ([\d.-]+) Td/g)].map((match) => Number(match[2]))
+    expect(heights.length).toBeGreaterThan(1)
+    expect(Math.min(...heights)).toBeGreaterThan(0)
+    for (const statement of label.statements) expect(pdf).toContain(statement.slice(0, 4))
+  })
+
+  it('writes signs that the letters of a PDF do not know in those they do', async () => {
+    const pdf = await textOf(labelPdf({ ...labelled(silver), title: 'Silver −\u2009ten' }))
+    expect(pdf).toContain('Silver - ten')
+  })
+})
