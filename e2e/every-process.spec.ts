@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { open, pick } from './workroom.ts'
+import { atRest, open, pick } from './workroom.ts'
 
 // Every process of the library, walked by the one key from the plan to a dry coat that waits for the light.
 
@@ -34,18 +34,14 @@ for (const process of PROCESSES)
     const target = page.locator('.BigTarget:not(.is-plain, .is-quiet)').first()
     const seen: string[] = []
     for (let press = 0; press < 40; press++) {
+      const before = await atRest(page)
       const heading = await page.getByRole('heading', { level: 1 }).innerText()
       if (heading === 'Coated and dry') break
       const measured = page.getByRole('button', { name: 'Measured: all of it' })
-      const before = (await page.locator('.CoatStation').innerText()).replace(/\d+:\d\d/g, '')
       seen.push(heading)
       if (await measured.isVisible()) await measured.click()
       else await target.click()
-      await expect
-        .poll(async () => (await page.locator('.CoatStation').innerText()).replace(/\d+:\d\d/g, ''), {
-          message: heading,
-        })
-        .not.toBe(before)
+      await expect.poll(() => atRest(page), { message: heading }).not.toBe(before)
     }
     await expect(page.getByRole('heading', { name: 'Coated and dry', level: 1 })).toBeVisible()
     expect(new Set(seen).size).toBeGreaterThanOrEqual(2)

@@ -148,3 +148,16 @@ export async function measureAll(page: Page): Promise<void> {
   await expect(all).toBeHidden()
   await page.keyboard.press(' ')
 }
+
+/** What the page says, its running clocks left out, once it has come to rest: a press must not meet a page on its way. */
+export async function atRest(page: Page): Promise<string> {
+  const said = async () =>
+    `${page.url()} ${(await page.locator('main').innerText()).replace(/[+\d]*:?\d+:\d\d|\d+ ?%/g, '')}`
+  let last = await said()
+  for (;;) {
+    await page.waitForTimeout(120)
+    const now = await said()
+    if (now === last) return now
+    last = now
+  }
+}
