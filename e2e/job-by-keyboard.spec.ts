@@ -110,7 +110,9 @@ test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
 
   // Found again, by any word of its thread.
   await press('7')
+  await expect(page.getByLabel('find in any thread')).toBeVisible()
   await press('/')
+  await expect(page.getByLabel('find in any thread')).toBeFocused()
   await page.keyboard.type('beams')
   await expect(page.getByRole('listitem').filter({ hasText: 'Rope walk, looking east' })).toBeVisible()
   await expectDim(page)
