@@ -43,12 +43,15 @@ function readAmount(): number {
 }
 /** Runs an act with the amount that is written, or says what is wrong with it. */
 async function withAmount(act: (value: number) => Promise<void>): Promise<void> {
+  const written = amount.value
   try {
     const value = readAmount()
     fault.value = undefined
-    await act(value)
+    // Before the act: what is typed while it is being written down belongs to the next one.
     amount.value = ''
+    await act(value)
   } catch (error) {
+    amount.value ||= written
     if (error instanceof CoreError) fault.value = error.refusal
     else notice.refuse(error, 'the shelf')
   }
