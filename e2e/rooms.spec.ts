@@ -36,8 +36,16 @@ test('every control of shelf, paper and plan has a name, and is reached in a sen
         .map((one) => one.outerHTML.slice(0, 140)),
     )
     expect(nameless, path).toEqual([])
+    await expect(page.locator('h1'), path).toHaveCount(1)
     await page.keyboard.press('Tab')
     expect(await page.evaluate(() => document.activeElement !== document.body), path).toBe(true)
+  }
+})
+
+test('a page with nothing on it has one title all the same', async ({ page }) => {
+  for (const path of PAGES) {
+    await open(page, path)
+    await expect(page.locator('h1'), path).toHaveCount(1)
   }
 })
 

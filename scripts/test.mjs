@@ -48,13 +48,14 @@ const read = (file) => {
   }
 }
 const [jest, playwright] = [read(jestFile), read(playwrightFile)]
-const passed = (jest?.numPassedTests ?? 0) + (playwright?.stats.expected ?? 0)
-const counted =
-  (jest?.numFailedTests ?? 0) + (playwright?.stats.unexpected ?? 0) + (playwright?.stats.flaky ?? 0)
+const flaky = playwright?.stats.flaky ?? 0
+const passed = (jest?.numPassedTests ?? 0) + (playwright?.stats.expected ?? 0) + flaky
+const counted = (jest?.numFailedTests ?? 0) + (playwright?.stats.unexpected ?? 0)
 // A stage that failed without a failed test, such as lint, still counts as one failure.
 const failed = Math.max(counted, failures.length)
 writeFileSync(join(results, 'tally.txt'), `${passed} passed, ${failed} failed\n`)
 
+if (flaky) console.log(`\nPassed only at the second try: ${flaky}. They are listed above and want a look.`)
 console.log(failures.length ? `\nFailed: ${failures.join(', ')}` : '\nAll is well.')
 console.log(`${passed} passed, ${failed} failed`)
 process.exit(failures.length ? 1 : 0)

@@ -120,6 +120,7 @@ useMarginNotes((): MarginNote[] => [
 
     <EmptyPage
       v-if="!workroom.papers.length"
+      under
       kicker="An empty drawer"
       title="No paper lies here yet"
       action="Add a paper"

@@ -97,6 +97,7 @@ useMarginNotes((): MarginNote[] => {
     />
     <EmptyPage
       v-if="!boards.length"
+      under
       kicker="Bare boards"
       title="Nothing stands here yet"
       action="Take in a jar"

@@ -82,7 +82,7 @@ useMarginNotes(() => [
       <TextField v-model="amount" label="How much" placeholder="250 ml" :fault="fault" />
       <button type="button" @click="add">Pour it in</button>
     </div>
-    <EmptyPage v-if="!jars.length" kicker="Empty jars" title="Nothing waits to be fetched">
+    <EmptyPage v-if="!jars.length" under kicker="Empty jars" title="Nothing waits to be fetched">
       <p>
         What is thrown away at the shelf, and what you pour in here, is kept by its kind until the licensed
         service takes it.

@@ -2,14 +2,20 @@
 import BigTarget from './BigTarget.vue'
 
 /** A station with nothing on it says what brings something here, and offers that step. */
-defineProps<{ kicker: string; title: string; action?: string }>()
+const { under = false } = defineProps<{
+  kicker: string
+  title: string
+  action?: string
+  /** The page has its own title above this. */
+  under?: boolean
+}>()
 defineEmits<{ act: [] }>()
 </script>
 
 <template>
   <section class="EmptyPage">
     <p class="es-kicker">{{ kicker }}</p>
-    <h1>{{ title }}</h1>
+    <component :is="under ? 'h2' : 'h1'" class="EmptyPage-title">{{ title }}</component>
     <slot />
     <BigTarget v-if="action" class="EmptyPage-act" :label="action" @press="$emit('act')" />
   </section>
@@ -20,6 +26,10 @@ defineEmits<{ act: [] }>()
   display: grid;
   gap: 12px;
   max-width: 560px;
+}
+
+h2.EmptyPage-title {
+  font-size: 30px;
 }
 
 .EmptyPage-act {
