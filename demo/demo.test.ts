@@ -7,7 +7,7 @@ import { WorkroomRecords } from '@core/record/records'
 import { drawPrint } from './pictures/cyanotype'
 import { RATIO } from './pictures/drawing'
 import * as scenes from './pictures/scenes'
-import { seededRandom, seededUuid } from './random'
+import { seededRandom, seededUuid } from '@core/simulate/random'
 import { demoPictures, demoScenario } from './scenario'
 
 const NOW = Date.UTC(2026, 5, 12, 14, 3, 7, 250)

@@ -7,7 +7,7 @@ import { schoolStocks } from '@core/process/plan'
 import type { Happening, SheetEvent } from '@core/record/event'
 import type { PaperRun, Piece, Sheet, WorkroomRecords } from '@core/record/records'
 import { processes, substances, treatments } from '@library/index'
-import { seededUuid } from './random'
+import { seededUuid } from '@core/simulate/random'
 import type { DemoShelf } from './shelf'
 
 const MINUTE = 60_000

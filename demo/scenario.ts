@@ -14,7 +14,7 @@ import {
   tideGauge,
 } from './pictures/scenes'
 import { otherSheets, paperDrawer } from './drawerStory'
-import { seededRandom, seededUuid } from './random'
+import { seededRandom, seededUuid } from '@core/simulate/random'
 import { demoShelf, type DemoShelf } from './shelf'
 import { carryOn, choicesWith, workLog, type Work } from './sheetStory'
 

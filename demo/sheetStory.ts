@@ -2,7 +2,7 @@ import { beginning, startingChoices } from '@core/process/plan'
 import type { Happening, SheetEvent } from '@core/record/event'
 import type { Sheet } from '@core/record/records'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
-import { seededUuid } from './random'
+import { seededUuid } from '@core/simulate/random'
 
 const SECOND = 1000
 const MINUTE = 60 * SECOND

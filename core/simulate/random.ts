@@ -19,3 +19,7 @@ export function seededUuid(random: () => number): string {
     '-',
   )
 }
+
+/** A number from a normal distribution of mean 0 and deviation 1, by Box and Muller's way. */
+export const normal = (random: () => number): number =>
+  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
