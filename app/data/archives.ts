@@ -25,6 +25,10 @@ const KEPT = [
   'droppers',
   'ownProcesses',
   'lights',
+  'lightEntries',
+  'bases',
+  'tablets',
+  'tabletPrints',
   'photos',
 ] as const satisfies readonly Exclude<keyof WorkroomRecords, 'events'>[]
 

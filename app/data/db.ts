@@ -1,9 +1,11 @@
 import Dexie, { type Table, type Transaction } from 'dexie'
 import { replay, type RunState } from '@core/process/run'
 import { placeOf, type SheetPlace } from '@core/process/standing'
+import type { Sample } from '@core/light/dose'
 import type { SheetEvent } from '@core/record/event'
+import type { Base, LightEntry, Tablet, TabletPrint } from '@core/record/light'
 import { logsBySheet } from '@core/record/logs'
-import { migrate } from '@core/record/migrations'
+import { migrate, MIGRATIONS } from '@core/record/migrations'
 import type {
   Bottle,
   Dropper,
@@ -23,6 +25,13 @@ export interface StandingRow {
   sheetId: string
   place: SheetPlace
   state: RunState
+}
+
+/** What the meter read during one exposure, a stretch at a time. It serves the running clock; what it came to is in the log. */
+export interface TraceRow {
+  id: string
+  sheetId: string
+  samples: Sample[]
 }
 
 /** Pixels of one photograph, under the photo's id. */
@@ -52,6 +61,11 @@ export class WorkroomDb extends Dexie {
   declare ownProcesses: Table<OwnProcess, string>
   declare lights: Table<Light, string>
   declare photos: Table<Photo, string>
+  declare lightEntries: Table<LightEntry, string>
+  declare bases: Table<Base, string>
+  declare tablets: Table<Tablet, string>
+  declare tabletPrints: Table<TabletPrint, string>
+  declare traces: Table<TraceRow, string>
   declare pixels: Table<PixelsRow, string>
 
   constructor(name: string) {
@@ -80,6 +94,15 @@ export class WorkroomDb extends Dexie {
         ownProcesses: 'id',
       })
       .upgrade(toVersion2)
+    this.version(3)
+      .stores({
+        lightEntries: 'id, lightId',
+        bases: 'id, lightId',
+        tablets: 'id',
+        tabletPrints: 'id',
+        traces: 'id, sheetId',
+      })
+      .upgrade(rebuildRows)
   }
 }
 
@@ -90,13 +113,18 @@ async function toVersion2(transaction: Transaction): Promise<void> {
     sheets: await table('sheets').toArray(),
     bottles: await table('bottles').toArray(),
   }
-  const next = migrate(rows, 1) as { sheets: Sheet[]; bottles: Bottle[] }
+  const next = migrate(rows, 1, MIGRATIONS.slice(0, 1), 2) as { sheets: Sheet[]; bottles: Bottle[] }
   await table<Sheet>('sheets').bulkPut(next.sheets)
   await table<Bottle>('bottles').bulkPut(next.bottles)
-  const logs = logsBySheet(await table<SheetEvent>('events').toArray())
-  await table<StandingRow>('standings').bulkPut(
-    next.sheets.map(({ id }) => rowOf(replay(id, logs.get(id) ?? []))),
-  )
+  await rebuildRows(transaction)
+}
+
+/** What logs amount to has more in it with every version: it is worked out afresh. */
+async function rebuildRows(transaction: Transaction): Promise<void> {
+  const logs = logsBySheet(await transaction.table<SheetEvent>('events').toArray())
+  await transaction
+    .table<StandingRow>('standings')
+    .bulkPut([...logs].map(([id, log]) => rowOf(replay(id, log))))
 }
 
 /** The server says in the page which workroom this is; the demo never touches one's own. */

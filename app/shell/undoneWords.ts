@@ -9,6 +9,8 @@ const WORDS: Readonly<Record<SheetEventType, string>> = {
   returned: 'the return under the light',
   waterChanged: 'the change of water',
   exposureChanged: 'the change of exposure',
+  stripRead: 'the reading of the strip',
+  roomRead: 'the reading of the room',
   coatJudged: 'what was said of the coat',
   noted: 'the note',
   judged: 'the judgement',

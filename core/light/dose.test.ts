@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import {
+  doseMoment,
   doseSeconds,
   integrateIrradiance,
   irradianceAt,
@@ -123,6 +124,27 @@ describe('doseSeconds', () => {
   })
 
   it('has no stretch before the cover comes off', () => expect(stretchesOf(clock, 9000)).toEqual([]))
+})
+
+describe('doseMoment', () => {
+  const half = {
+    ...STEADY,
+    by: 'model' as const,
+    secondsBetween: (from: number, to: number) => (to - from) / 2000,
+    momentOf: (from: number, seconds: number) => from + seconds * 2000,
+  }
+  const clock = { startedAt: 0, holds: [{ from: 20_000, to: 30_000 }] }
+
+  it('looks ahead over a look that was taken, and back once it is over', () => {
+    expect(doseMoment(half, clock, 30, 40_000)).toBe(70_000)
+    expect(doseMoment(half, clock, 30, 95_000)).toBe(70_000)
+    expect(doseMoment(half, clock, 5, 95_000)).toBe(10_000)
+  })
+
+  it('names no moment while the frame is out', () => {
+    expect(doseMoment(half, { startedAt: 0, holds: [{ from: 20_000 }] }, 30, 40_000)).toBeNull()
+    expect(doseMoment(half, { startedAt: 0, holds: [{ from: 20_000 }] }, 5, 40_000)).toBe(10_000)
+  })
 })
 
 describe('search', () => {

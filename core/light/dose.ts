@@ -1,5 +1,5 @@
 import { CoreError } from '../errors'
-import { elapsedSeconds, type Clock } from '../process/clock'
+import { elapsedSeconds, isHeld, type Clock } from '../process/clock'
 
 /** One reading of a light, as a pair so that a long log stays small: moment in milliseconds, irradiance in mW/cm². */
 export type Sample = readonly [at: number, milliwattsPerCm2: number]
@@ -169,6 +169,23 @@ export function search(
 export function doseSeconds(course: LightCourse, clock: Clock, now: number): number {
   if (course.by === 'steady') return elapsedSeconds(clock, now)
   return stretchesOf(clock, now).reduce((sum, [from, to]) => sum + course.secondsBetween(from, to), 0)
+}
+
+/**
+ * The moment at which a clock has counted so many seconds of dose; `null` while it is held short of them, or when the
+ * light does not come to them within a day.
+ *
+ * @param now milliseconds.
+ */
+export function doseMoment(course: LightCourse, clock: Clock, seconds: number, now: number): number | null {
+  let counted = 0
+  for (const [from, to] of stretchesOf(clock, now)) {
+    const here = course.secondsBetween(from, to)
+    if (counted + here >= seconds) return course.momentOf(from, seconds - counted)
+    counted += here
+  }
+  if (isHeld(clock) || clock.finishedAt !== undefined) return null
+  return course.momentOf(Math.max(now, clock.startedAt), seconds - counted)
 }
 
 /** The stretches of time in which a clock ran, in order; milliseconds. */

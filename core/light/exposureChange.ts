@@ -34,6 +34,53 @@ export function changeExposure(plannedSeconds: number, change: ExposureChange): 
   }
 }
 
+/**
+ * An exposure for another amount of the same light: another distance, a sheet of tissue, an older lamp.
+ *
+ * @param seconds the time that was right, above 0.
+ * @param share new light over old, above 0.
+ * @param schwarzschild exponent p of E·tᵖ; 1 where light and time stand for each other.
+ * @throws CoreError `out-of-range` for no light at all.
+ * @see Schwarzschild 1900: equal effect for equal E·tᵖ; from memory
+ */
+export function exposureForLight(seconds: number, share: number, schwarzschild = 1): Figure {
+  if (!(share > 0) || !(schwarzschild > 0))
+    throw new CoreError({
+      code: 'out-of-range',
+      field: 'light',
+      problem: 'No light would be left.',
+      remedy: 'Write a share above nothing, such as 50 %.',
+    })
+  const isPlain = schwarzschild === 1
+  return {
+    value: seconds * share ** (-1 / schwarzschild),
+    unit: 's',
+    working: {
+      words: isPlain ? 'time ÷ share of the light' : 'time ÷ share of the light, to the power of one over p',
+      formula: isPlain ? 't′ = t / e' : 't′ = t·e^(−1/p)',
+      inputs: [
+        { name: 'time before', symbol: 't', value: seconds, unit: 's', standing: 'yours' },
+        { name: 'light now over before', symbol: 'e', value: share, unit: '' },
+        ...(isPlain
+          ? []
+          : [
+              {
+                name: 'Schwarzschild exponent',
+                symbol: 'p',
+                value: schwarzschild,
+                unit: '',
+                standing: 'yours' as const,
+              },
+            ]),
+      ],
+      standing: isPlain ? 'arithmetic' : 'yours',
+      source: isPlain
+        ? 'Light and time stand for each other (reciprocity)'
+        : 'Schwarzschild 1900, from memory; the exponent is yours',
+    },
+  }
+}
+
 function apply(seconds: number, change: ExposureChange): [number, string, string, FigureInput] {
   switch (change.kind) {
     case 'stops':

@@ -1,7 +1,7 @@
-import { elapsedSeconds } from '../process/clock'
 import { clockOf, type StepState } from '../process/run'
 import type { Figure } from '../quantity/figure'
 import { formatSpan } from '../quantity/format'
+import { doseSeconds, STEADY, type LightCourse } from './dose'
 
 /**
  * The exposure a sheet is meant to have: what was planned when work began, and each change since.
@@ -40,25 +40,47 @@ export function plannedExposure(step: StepState): Figure {
  * How much of its planned exposure a sheet has had, looks left out.
  *
  * @param now milliseconds.
+ * @param course the light it lies under; without one, time stands for dose.
  * @returns per cent, above 100 once it is over.
  */
-export function exposureShare(step: StepState, now: number): Figure {
+export function exposureShare(step: StepState, now: number, course: LightCourse = STEADY): Figure {
   const clock = clockOf(step)
-  const elapsed = clock ? elapsedSeconds(clock, now) : 0
+  const counted = clock ? doseSeconds(course, clock, now) : 0
   const planned = plannedExposure(step).value
+  const reference = course.referenceMilliwattsPerCm2
+  const unit = reference === undefined ? 's' : 'mJ/cm²'
+  const scale = reference ?? 1
+  const isSteady = course.by === 'steady'
   return {
-    value: planned > 0 ? (100 * elapsed) / planned : 0,
+    value: planned > 0 ? (100 * counted) / planned : 0,
     unit: '%',
     working: {
-      words: 'time in the light over the time planned',
-      formula: 's = 100·tₑ / t',
+      words: isSteady ? 'time in the light over the time planned' : 'dose counted over the dose planned',
+      formula: isSteady ? 's = 100·tₑ / t' : 's = 100·∫E dt / H',
       inputs: [
-        { name: 'in the light, looks left out', symbol: 'tₑ', value: Math.floor(elapsed), unit: 's' },
-        { name: 'planned', symbol: 't', value: planned, unit: 's', standing: 'yours' },
+        {
+          name: isSteady ? 'in the light, looks left out' : 'counted so far, looks left out',
+          symbol: isSteady ? 'tₑ' : '∫E dt',
+          value: Math.floor(counted * scale),
+          unit,
+        },
+        { name: 'planned', symbol: isSteady ? 't' : 'H', value: planned * scale, unit, standing: 'yours' },
       ],
       standing: 'arithmetic',
-      source: 'Stamps of start, looks and return',
-      leavesOut: 'the light is taken to burn steadily',
+      source: SOURCE[course.by],
+      leavesOut: LEFT_OUT[course.by],
     },
   }
 }
+
+const SOURCE = {
+  steady: 'Stamps of start, looks and return',
+  model: 'The model of this light, and the stamps of start, looks and return',
+  meter: 'Readings of the meter, by the trapezoidal rule',
+} as const
+
+const LEFT_OUT = {
+  steady: 'the light is taken to burn steadily',
+  model: 'what the model does not know: nobody reads this light',
+  meter: 'where the meter was silent, the light is taken to stay as last read',
+} as const

@@ -1,4 +1,5 @@
-import { elapsedSeconds, isHeld, momentAt } from './clock'
+import { doseMoment, doseSeconds, STEADY, type CountedBy, type LightCourse } from '../light/dose'
+import { elapsedSeconds, isHeld } from './clock'
 import { clockOf, stepInHand, wordsIdOf, type RunState, type StepState } from './run'
 
 /** One running clock of one sheet, read at a moment. */
@@ -20,7 +21,14 @@ export interface ClockReading {
   /** When it will be over (milliseconds); `null` while held or without a target. */
   dueAt: number | null
   held: boolean
+  /** Who counts an exposure; then its seconds are those of the light it was planned for, not of the wall. */
+  by: CountedBy
 }
+
+/** The light that a sheet lies under now, as far as it is known. */
+export type Courses = (state: RunState) => LightCourse | null
+
+const NO_COURSES: Courses = () => null
 
 /** A coat's life is shown on the ledge only in its last day. */
 const LIFE_SHOWN_SECONDS = 86_400
@@ -29,13 +37,14 @@ const LIFE_SHOWN_SECONDS = 86_400
  * Every clock of one sheet that runs at this moment.
  *
  * @param now milliseconds.
+ * @param courses the light of a sheet that is exposed; without one, time stands for dose.
  */
-export function clocksOf(state: RunState, now: number): ClockReading[] {
+export function clocksOf(state: RunState, now: number, courses = NO_COURSES): ClockReading[] {
   if (state.setAside) return []
   const step = stepInHand(state)
   const readings: ClockReading[] = []
   if (step && (step.status === 'running' || step.status === 'held') && step.planned.kind !== 'hang')
-    readings.push(read(state.sheetId, step, now))
+    readings.push(read(state, step, now, courses))
   const life = lifeOf(state)
   if (life) {
     const rest = life.notBefore === null ? null : readLife(state.sheetId, life, 'rests', life.notBefore, now)
@@ -74,9 +83,9 @@ export function lifeOf(state: RunState): CoatLife | null {
 }
 
 /** Clocks of many sheets, nearest deadline first; held ones and those without an end come last. */
-export function ledgeOf(states: readonly RunState[], now: number): ClockReading[] {
+export function ledgeOf(states: readonly RunState[], now: number, courses = NO_COURSES): ClockReading[] {
   return states
-    .flatMap((state) => clocksOf(state, now))
+    .flatMap((state) => clocksOf(state, now, courses))
     .sort((a, b) => (a.dueAt ?? Infinity) - (b.dueAt ?? Infinity) || a.elapsedSeconds - b.elapsedSeconds)
 }
 
@@ -88,20 +97,30 @@ export function targetOf(step: StepState): { kind: ClockReading['kind']; seconds
   return { kind: 'atLeast', seconds: leastSeconds ?? null }
 }
 
-function read(sheetId: string, step: StepState, now: number): ClockReading {
+function read(state: RunState, step: StepState, now: number, courses: Courses): ClockReading {
   const clock = clockOf(step) ?? { startedAt: now, holds: [] }
   const target = targetOf(step)
-  const elapsed = elapsedSeconds(clock, now)
+  const course = (step.planned.kind === 'expose' && courses(state)) || STEADY
+  const elapsed = doseSeconds(course, clock, now)
+  const dueAt = target.seconds === null ? null : doseMoment(course, clock, target.seconds, now)
+  const held = isHeld(clock)
+  const remaining =
+    target.seconds === null
+      ? null
+      : dueAt === null || held || course.by === 'steady'
+        ? target.seconds - elapsed
+        : (dueAt - now) / 1000
   return {
-    sheetId,
+    sheetId: state.sheetId,
     stepId: step.planned.id,
     wordsId: wordsIdOf(step.planned),
     kind: target.kind,
     elapsedSeconds: elapsed,
     targetSeconds: target.seconds,
-    remainingSeconds: target.seconds === null ? null : target.seconds - elapsed,
-    dueAt: target.seconds === null ? null : momentAt(clock, target.seconds),
-    held: isHeld(clock),
+    remainingSeconds: remaining,
+    dueAt: held ? null : dueAt,
+    held,
+    by: course.by,
   }
 }
 
@@ -124,5 +143,6 @@ function readLife(
     remainingSeconds: target - elapsed,
     dueAt,
     held: false,
+    by: 'steady',
   }
 }

@@ -1,5 +1,5 @@
 import type { Happening } from '../record/event'
-import { clocksOf } from './deadlines'
+import { clocksOf, type Courses } from './deadlines'
 import { stepInHand, type RunState, type StepState } from './run'
 
 /** The component whose drops are due: the first short of its count, or `null` when all are in. */
@@ -16,7 +16,7 @@ export function componentInHand(step: StepState): string | null {
  *
  * @returns what should be recorded when the target is pressed, or `null` when nothing is in hand.
  */
-export function nextMove(state: RunState, now: number): Happening | null {
+export function nextMove(state: RunState, now: number, courses?: Courses): Happening | null {
   const step = stepInHand(state)
   if (!step || state.setAside) return null
   const { id, kind } = step.planned
@@ -26,13 +26,13 @@ export function nextMove(state: RunState, now: number): Happening | null {
   }
   if (step.status === 'waiting') return { type: 'stepStarted', step: id }
   if (step.status === 'held') return { type: 'returned', step: id }
-  if (kind === 'expose' && !isOver(state, now)) return { type: 'looked', step: id }
+  if (kind === 'expose' && !isOver(state, now, courses)) return { type: 'looked', step: id }
   return { type: 'stepFinished', step: id }
 }
 
 /** Whether the clock of the step in hand has reached what it runs to. */
-export function isOver(state: RunState, now: number): boolean {
+export function isOver(state: RunState, now: number, courses?: Courses): boolean {
   const id = stepInHand(state)?.planned.id
-  const reading = clocksOf(state, now).find((clock) => clock.stepId === id)
+  const reading = clocksOf(state, now, courses).find((clock) => clock.stepId === id)
   return reading?.remainingSeconds != null && reading.remainingSeconds <= 0
 }

@@ -1,5 +1,13 @@
 import { CoreError } from '../errors'
-import type { Draw, Judged, PlannedLook, PlannedStep, SheetEvent, SheetEventType } from '../record/event'
+import type {
+  CountedDose,
+  Draw,
+  Judged,
+  PlannedLook,
+  PlannedStep,
+  SheetEvent,
+  SheetEventType,
+} from '../record/event'
 import type { Clock, Hold } from './clock'
 
 /** One step of a run: what was planned, and what has happened to it. */
@@ -18,6 +26,10 @@ export interface StepState {
   changes: { at: number; said: string; plannedSeconds: number }[]
   /** What was taken off the shelf for it. */
   drawn: readonly Draw[]
+  /** The light under which an exposure began, mW/cm², where it was known. */
+  milliwattsPerCm2?: number
+  /** What an exposure came to. */
+  dose?: CountedDose
 }
 
 /** Whether what was mixed for a coat was enough. */
@@ -26,6 +38,8 @@ export interface CoatJudgement {
   said: 'short' | 'right' | 'over'
   byMillilitres?: number
 }
+
+export type StripRead = Pick<Extract<SheetEvent, { type: 'stripRead' }>, 'at' | 'densities' | 'by' | 'mark'>
 
 /** What a sheet's log amounts to. Plain data: it can be stored and compared. */
 export interface RunState {
@@ -38,6 +52,10 @@ export interface RunState {
   judgements: Judged[]
   coatsJudged: CoatJudgement[]
   photoIds: string[]
+  /** The last reading of a test strip. */
+  stripRead: StripRead | null
+  /** Air of the room as it was last read, for this sheet. */
+  room: { at: number; celsius: number; relativeHumidity: number } | null
   notes: { at: number; text: string }[]
   setAside: { at: number; reason: string } | null
   /** Events in the log, those taken back included; the index of the next one. */
@@ -57,6 +75,8 @@ export const emptyRun = (sheetId: string): RunState => ({
   judgements: [],
   coatsJudged: [],
   photoIds: [],
+  stripRead: null,
+  room: null,
   notes: [],
   setAside: null,
   length: 0,
@@ -139,6 +159,11 @@ function transition(state: RunState, event: SheetEvent): RunState {
   if (event.type === 'setAside') return { ...state, setAside: { at: event.at, reason: event.reason } }
   if (event.type === 'judged') return judge(state, event)
   if (event.type === 'coatJudged') return judgeCoat(state, event)
+  if (event.type === 'stripRead') return readStrip(state, event)
+  if (event.type === 'roomRead') {
+    const { at, celsius, relativeHumidity } = event
+    return { ...state, room: { at, celsius, relativeHumidity } }
+  }
   return work(state, event)
 }
 
@@ -188,6 +213,17 @@ function judgeCoat(state: RunState, event: Extract<SheetEvent, { type: 'coatJudg
   }
 }
 
+function readStrip(state: RunState, event: Extract<SheetEvent, { type: 'stripRead' }>): RunState {
+  if (!state.steps.some((step) => step.planned.kind === 'expose' && step.finishedAt !== undefined))
+    throw refuse(
+      'not-exposed',
+      'This strip has not been exposed yet.',
+      'Expose and process it, then read it.',
+    )
+  const { at, densities, by, mark } = event
+  return { ...state, stripRead: { at, densities, by, ...(mark !== undefined && { mark }) } }
+}
+
 type Work = Extract<
   SheetEvent,
   {
@@ -211,9 +247,9 @@ function work(state: RunState, event: Work): RunState {
     case 'stepStarted':
       if (step.status !== 'waiting' || step.planned.kind === 'count')
         throw refuse('running', 'This has started already.', 'Nothing needs doing.')
-      return put(state, start(step, event.at))
+      return put(state, start(step, event.at, event.light?.milliwattsPerCm2))
     case 'stepFinished':
-      return finish(state, event.at, event.drawn)
+      return finish(state, event.at, event.drawn, event.dose)
     case 'looked':
       if (step.planned.kind !== 'expose' || step.status !== 'running')
         throw refuse('not-exposing', 'The frame is not under the light.', 'Put it back first.')
@@ -246,10 +282,15 @@ function drop(step: StepState, component: string, change: number): StepState {
   return { ...step, drops: { ...step.drops, [component]: counted + change } }
 }
 
-const start = (step: StepState, at: number): StepState => ({ ...step, status: 'running', startedAt: at })
+const start = (step: StepState, at: number, milliwattsPerCm2?: number): StepState => ({
+  ...step,
+  status: 'running',
+  startedAt: at,
+  ...(milliwattsPerCm2 !== undefined && { milliwattsPerCm2 }),
+})
 
 /** Ends the step in hand and starts the next where the work flows on without a press. */
-function finish(state: RunState, at: number, drawn: readonly Draw[] = []): RunState {
+function finish(state: RunState, at: number, drawn: readonly Draw[] = [], dose?: CountedDose): RunState {
   const step = state.steps[state.current] as StepState
   if (step.planned.kind === 'count') {
     if (Object.values(step.drops).some((count) => count === 0))
@@ -266,6 +307,7 @@ function finish(state: RunState, at: number, drawn: readonly Draw[] = []): RunSt
     finishedAt: at,
     holds: closeHolds(step.holds, at),
     drawn,
+    ...(dose && { dose }),
   }
   const moved = { ...put(state, done), current: state.current + 1 }
   const next = moved.steps[moved.current]

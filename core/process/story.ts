@@ -1,6 +1,6 @@
 import { digits, formatSpan } from '../quantity/format'
 import type { ProcessDefinition } from '../record/definition'
-import type { SheetEvent } from '../record/event'
+import type { CountedDose, SheetEvent } from '../record/event'
 import { elapsedSeconds } from './clock'
 import { clockOf, replay, standing, wordsIdOf, type StepState } from './run'
 
@@ -74,6 +74,7 @@ function detailOf(step: StepState, components: ReadonlyMap<string, string>): str
     else if (planned.kind === 'act' && planned.mostSeconds !== undefined && took > planned.mostSeconds)
       parts.push(`${formatSpan(took - planned.mostSeconds)} over`)
   }
+  if (step.dose) parts.push(doseSaid(step.dose))
   if (clock && step.finishedAt === undefined) parts.push('still going')
   for (const change of step.changes)
     parts.push(`plan changed by ${change.said} to ${formatSpan(change.plannedSeconds)}`)
@@ -89,10 +90,25 @@ function against(took: number, planned: number): string {
   return `${formatSpan(Math.abs(difference))} ${difference > 0 ? 'over' : 'short of'} the plan`
 }
 
+/** What an exposure came to, where more than a clock counted it. */
+function doseSaid({ by, millijoulesPerCm2, seconds, silentSeconds }: CountedDose): string {
+  const amount =
+    millijoulesPerCm2 === undefined
+      ? `a dose of ${formatSpan(seconds)}`
+      : `${digits(millijoulesPerCm2)}\u00a0mJ/cm²`
+  const counted = by === 'meter' ? 'by the meter' : 'by the model of the light'
+  const silent = silentSeconds ? `, ${formatSpan(silentSeconds)} of it while the meter was silent` : ''
+  return by === 'steady' ? amount : `${amount} ${counted}${silent}`
+}
+
 function lineOf(event: SheetEvent): StoryLine | null {
   switch (event.type) {
     case 'noted':
       return { at: event.at, tone: 'note', what: 'Note', detail: event.text }
+    case 'roomRead':
+      return { at: event.at, tone: 'note', what: 'The room', detail: roomSaid(event) }
+    case 'stripRead':
+      return { at: event.at, tone: 'judgement', what: 'Strip read', detail: stripSaid(event) }
     case 'photographed':
       return { at: event.at, tone: 'note', what: 'Photographed', detail: '' }
     case 'coatJudged':
@@ -117,6 +133,15 @@ function lineOf(event: SheetEvent): StoryLine | null {
     default:
       return null
   }
+}
+
+const roomSaid = ({ celsius, relativeHumidity }: Extract<SheetEvent, { type: 'roomRead' }>): string =>
+  `${digits(celsius)}\u00a0°C, ${digits(relativeHumidity, 2)}\u00a0% of humidity`
+
+function stripSaid({ by, densities, mark }: Extract<SheetEvent, { type: 'stripRead' }>): string {
+  if (by === 'eye') return `by eye, mark ${mark ?? ''}`
+  const read = densities.filter((one) => one.length).length
+  return `${plural(read, 'mark')} ${by === 'instrument' ? 'by the densitometer' : 'typed'}`
 }
 
 const COAT = { short: 'too little', right: 'just enough', over: 'some left over' } as const

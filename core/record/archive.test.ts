@@ -85,6 +85,7 @@ describe('the archive', () => {
     ['a log with a hole', () => editRecords((records) => { records.events.splice(4, 1) }), 'loose-end'],
     ['a log that could not have happened', () => editRecords((records) => { Object.assign(records.events[8]!, { step: 'wash' }) }), 'loose-end'],
     ['something taken from no bottle', () => editRecords((records) => { records.takings[0]!.bottleId = uuid(99) }), 'loose-end'],
+    ['a base exposure under no light', () => editRecords((records) => { records.bases[0]!.lightId = uuid(99) }), 'loose-end'],
     ['a piece of no paper', () => editRecords((records) => { records.pieces[0]!.paperId = uuid(99) }), 'loose-end'],
     ['a treatment that could not have happened', () => editRecords((records) => { Object.assign(records.events.at(-1)!, { step: 'hang' }) }), 'loose-end'],
     ['a bottle of a strength beyond all solubility', () => editRecords((records) => { records.bottles[0]!.contents[0]!.percent = 4000 }), 'wrong-record'],
@@ -151,6 +152,10 @@ describe('a merge', () => {
       takings: 1,
       wastes: 1,
       droppers: 1,
+      lightEntries: 1,
+      bases: 1,
+      tablets: 1,
+      tabletPrints: 1,
       ownProcesses: 0,
       lights: 1,
       photos: 1,
@@ -265,5 +270,22 @@ describe('migration', () => {
     expect(migrate('two', 2, steps, 3)).toEqual({ three: 'two' })
     expect(migrate('three', 3, steps, 3)).toBe('three')
     expect(() => migrate('four', 4, steps, 3)).toThrow(refusing('newer-version'))
+  })
+
+  it('version 2 is read as it was meant, and grows the lists that came later', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v2.zip')))
+    const { records } = readArchive(stored)
+    expect(records.sheets).toHaveLength(7)
+    expect(records.events).toHaveLength(280)
+    expect(records.lights.map((light) => [light.name, light.usualSeconds])).toEqual([
+      ['the attic box', 480],
+      ['the south sill', 780],
+    ])
+    expect([records.lightEntries, records.bases, records.tablets, records.tabletPrints]).toEqual([
+      [],
+      [],
+      [],
+      [],
+    ])
   })
 })

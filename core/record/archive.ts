@@ -220,6 +220,9 @@ function checkEnds(records: WorkroomRecords): void {
   for (const piece of records.pieces)
     if (!papers.has(piece.paperId))
       throw loose(`A piece was torn from a paper that is not here: ${piece.label}.`)
+  const lights = new Set(records.lights.map((light) => light.id))
+  for (const entry of [...records.lightEntries, ...records.bases])
+    if (!lights.has(entry.lightId)) throw loose(`Something is told of a light that is not here: ${entry.id}.`)
 }
 
 const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1))

@@ -51,12 +51,29 @@ const stamped = <Type extends string, Parts extends z.ZodRawShape>(type: Type, p
 /** What was drawn from a bottle for a mix. */
 const Draw = z.strictObject({ bottleId: Id, component: Key, millilitres: z.number().gt(0).max(100_000) })
 
+/** The light under which an exposure began, where it is known: one second of dose is a second of this light. */
+const StartedLight = z.strictObject({ milliwattsPerCm2: z.number().gt(0).max(1000) })
+
+/** What an exposure came to, and who counted it. */
+const CountedDose = z.strictObject({
+  by: z.enum(['meter', 'model', 'steady']),
+  /** Seconds of the light for which it was planned. */
+  seconds: Seconds,
+  millijoulesPerCm2: z.number().min(0).max(10_000_000).optional(),
+  /** Time for which the meter was silent and the light was taken to stay as last read, or drawn straight between. */
+  silentSeconds: Seconds.optional(),
+})
+
 /** Everything that can happen to a sheet. The log of these is the record; nothing in it is ever rewritten. */
 export const SheetEvent = z.discriminatedUnion('type', [
   stamped('begun', { steps: z.array(PlannedStep).min(1), looks: z.array(PlannedLook) }),
   stamped('dropped', { component: Key, change: z.int().min(-9999).max(9999) }),
-  stamped('stepStarted', { step: Key }),
-  stamped('stepFinished', { step: Key, drawn: z.array(Draw).max(99).optional() }),
+  stamped('stepStarted', { step: Key, light: StartedLight.optional() }),
+  stamped('stepFinished', {
+    step: Key,
+    drawn: z.array(Draw).max(99).optional(),
+    dose: CountedDose.optional(),
+  }),
   /** Whether what was mixed for a coat was enough. */
   stamped('coatJudged', {
     coat: z.int().min(1).max(9),
@@ -68,6 +85,14 @@ export const SheetEvent = z.discriminatedUnion('type', [
   stamped('returned', { step: Key }),
   stamped('waterChanged', { step: Key }),
   stamped('exposureChanged', { step: Key, plannedSeconds: Seconds, said: Line }),
+  /** A test strip was read: densities of each mark, shortest exposure first; by eye the mark that was chosen. */
+  stamped('stripRead', {
+    densities: z.array(z.array(z.number().min(-0.5).max(6)).max(20)).max(24),
+    by: z.enum(['typed', 'instrument', 'eye']),
+    mark: z.int().min(1).max(24).optional(),
+  }),
+  /** Air of the room, as the instrument or the wall has it. */
+  stamped('roomRead', { celsius: z.number().min(-30).max(60), relativeHumidity: z.number().min(0).max(100) }),
   stamped('noted', { text: Text }),
   stamped('judged', JudgedParts),
   stamped('photographed', { photoId: Id }),
@@ -80,6 +105,7 @@ export type SheetEvent = z.infer<typeof SheetEvent>
 export type SheetEventType = SheetEvent['type']
 export type PlannedStep = z.infer<typeof PlannedStep>
 export type PlannedLook = z.infer<typeof PlannedLook>
+export type CountedDose = z.infer<typeof CountedDose>
 export type Draw = z.infer<typeof Draw>
 export type Judged = Extract<SheetEvent, { type: 'judged' }>
 

@@ -1,3 +1,4 @@
+import { formatSpan } from '../quantity/format'
 import type { SheetEvent } from './event'
 import { logsBySheet } from './logs'
 import type { WorkroomRecords } from './records'
@@ -37,6 +38,10 @@ const KINDS = [
   'droppers',
   'ownProcesses',
   'lights',
+  'lightEntries',
+  'bases',
+  'tablets',
+  'tabletPrints',
   'photos',
 ] as const satisfies readonly Kind[]
 
@@ -139,7 +144,8 @@ function nameOf<K extends Kind>(kind: K, record: RecordOf<K>): string {
   if ('label' in record) return `${'paperId' in record ? 'Piece' : 'Bottle'} ${record.label}`
   if ('name' in record) return record.name
   if ('definition' in record) return `Process ${record.definition.name}`
-  if ('what' in record) return `Waste, ${record.what}`
+  if ('what' in record && typeof record.what === 'string') return `Waste, ${record.what}`
+  if ('difference' in record || 'film' in record) return `Base exposure, ${formatSpan(record.seconds)}`
   return `${kind} ${record.id.slice(0, 8)}`
 }
 

@@ -5,7 +5,7 @@ import { RECORD_VERSION } from './records'
 export type Migration = (records: unknown) => unknown
 
 /** Migration at place n takes version n + 1 to n + 2. */
-export const MIGRATIONS: readonly Migration[] = [shelfAndPaper]
+export const MIGRATIONS: readonly Migration[] = [shelfAndPaper, lightAndDose]
 
 type Row = Record<string, unknown>
 
@@ -41,6 +41,11 @@ function shelfAndPaper(records: unknown): unknown {
     ownProcesses: [],
     droppers: [],
   }
+}
+
+/** Version 3: lights have ledgers, base exposures and step tablets are kept; nothing that was there changes. */
+function lightAndDose(records: unknown): unknown {
+  return { ...(records as Row), lightEntries: [], bases: [], tablets: [], tabletPrints: [] }
 }
 
 /** What is not a list is left for the schema to refuse. */

@@ -1,7 +1,8 @@
 import { logOf, sheet, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
 import { SheetEvent } from './event'
 import { logsBySheet } from './logs'
-import { Bottle, Light, Paper, Photo, Sheet, WorkroomRecords } from './records'
+import { Base, Light, LightEntry, Strip, TabletPrint } from './light'
+import { Bottle, Paper, Photo, Sheet, WorkroomRecords } from './records'
 
 describe('the records', () => {
   it('accept a whole workroom', () =>
@@ -35,6 +36,32 @@ describe('the records', () => {
     ['a bottle over 100 %', Bottle, { ...records.bottles[0], percentWv: 120 }],
     ['a paper without a name', Paper, { ...records.papers[0], name: '' }],
     ['a light of an unknown kind', Light, { ...records.lights[0], kind: 'candle' }],
+    [
+      'a sun at no place on earth',
+      Light,
+      { ...records.lights[0], place: { name: '', latitude: 95, longitude: 0, altitudeMetres: 0 } },
+    ],
+    [
+      'a lamp that lets more through a tissue than falls on it',
+      Light,
+      { ...records.lights[0], layers: [{ name: 'tissue', transmission: 1.2, sheets: 1 }] },
+    ],
+    [
+      'a reading of no light',
+      LightEntry,
+      { ...records.lightEntries[0], what: { type: 'read', milliwattsPerCm2: 0, by: 'typed' } },
+    ],
+    ['a base exposure of no time', Base, { ...records.bases[0], seconds: 0 }],
+    [
+      'a strip of one mark',
+      Strip,
+      { firstSeconds: 60, lastSeconds: 600, count: 1, spacing: 'ratio', card: 'covers' },
+    ],
+    [
+      'a tablet print of three steps',
+      TabletPrint,
+      { ...records.tabletPrints[0], tablet: [0, 1, 2], print: [1, 0.5, 0.1] },
+    ],
     ['a photograph of no size', Photo, { ...records.photos[0], widthPixels: 0 }],
     ['a photograph of an unknown kind', Photo, { ...records.photos[0], mime: 'image/svg+xml' }],
   ])('refuse %s', (_, schema, value) => expect(schema.safeParse(value).success).toBe(false))

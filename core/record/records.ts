@@ -2,10 +2,11 @@ import { z } from 'zod'
 import { Id, Key, Line, Stamp, Text } from './common'
 import { ProcessDefinition } from './definition'
 import { SheetEvent } from './event'
+import { Base, Light, LightEntry, Strip, Tablet, TabletPrint } from './light'
 import { WasteClass } from './substance'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
-export const RECORD_VERSION = 2
+export const RECORD_VERSION = 3
 
 export const Paper = z.strictObject({
   id: Id,
@@ -133,16 +134,6 @@ export const Dropper = z.strictObject({
   changedAt: Stamp,
 })
 
-export const Light = z.strictObject({
-  id: Id,
-  name: Line.min(1),
-  kind: z.enum(['sun', 'uvBox', 'lamp', 'tubes']),
-  /** The exposure that has served under it, as the user found it. */
-  usualSeconds: z.number().gt(0).max(604_800).optional(),
-  note: Text,
-  changedAt: Stamp,
-})
-
 /** One sheet of paper and all that was decided for it. What happened to it is its log of events. */
 export const Sheet = z.strictObject({
   id: Id,
@@ -166,6 +157,10 @@ export const Sheet = z.strictObject({
   /** What lies on the paper: the negative's name, or the objects. */
   subject: Line,
   exposureSeconds: z.number().gt(0).max(604_800),
+  /** The dose that exposure stands for, where the light is known: then the clock counts dose. */
+  millijoulesPerCm2: z.number().gt(0).max(10_000_000).optional(),
+  /** Set for a test strip, which is exposed in steps under a card. */
+  strip: Strip.optional(),
   paperId: Id.optional(),
   lightId: Id.optional(),
   /** Bottle used for each component. */
@@ -203,6 +198,10 @@ export const WorkroomRecords = z.strictObject({
   wastes: z.array(Waste),
   ownProcesses: z.array(OwnProcess),
   droppers: z.array(Dropper),
+  lightEntries: z.array(LightEntry),
+  bases: z.array(Base),
+  tablets: z.array(Tablet),
+  tabletPrints: z.array(TabletPrint),
 })
 
 /** A workroom with nothing in it. */
@@ -219,6 +218,10 @@ export const emptyRecords = (): WorkroomRecords => ({
   wastes: [],
   ownProcesses: [],
   droppers: [],
+  lightEntries: [],
+  bases: [],
+  tablets: [],
+  tabletPrints: [],
 })
 
 export type Paper = z.infer<typeof Paper>
@@ -229,7 +232,7 @@ export type Waste = z.infer<typeof Waste>
 export type OwnProcess = z.infer<typeof OwnProcess>
 export type Dropper = z.infer<typeof Dropper>
 export type Bottle = z.infer<typeof Bottle>
-export type Light = z.infer<typeof Light>
+export type { Light } from './light'
 export type Sheet = z.infer<typeof Sheet>
 export type Photo = z.infer<typeof Photo>
 export type WorkroomRecords = z.infer<typeof WorkroomRecords>

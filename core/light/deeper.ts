@@ -1,0 +1,72 @@
+import type { RunState } from '../process/run'
+import type { Figure, Standing } from '../quantity/figure'
+
+/** What a process takes back or adds after the light, as the trade has it. */
+export interface UsualAllowance {
+  /** Stops to print deeper (above 0) or lighter than what is wanted in the end. */
+  stops: number
+  standing: Standing
+  source: string
+}
+
+/** One print told too light or too dark asks for so much; a sixth of a stop is the least one gives. */
+const STEP = 1 / 6
+/** The usual allowance is trusted like so many prints of one's own. */
+const USUAL_WEIGHT = 2
+const REMEMBERED = 12
+
+/**
+ * How much deeper to print than what is wanted dry: the trade's allowance, moved by what one's own dry prints turned
+ * out to be. A print found thin asks for more, a blocked or veiled one for less; a wet look counts only where no dry
+ * one was written down, and for half.
+ *
+ * @param states prints of the process, oldest first.
+ * @returns stops; `uncertainty` is their spread.
+ */
+export function printDeeper(usual: UsualAllowance | undefined, states: readonly RunState[]): Figure {
+  const base = usual?.stops ?? 0
+  const asked = states.flatMap((state) => asksFor(state) ?? []).slice(-REMEMBERED)
+  const n = asked.length
+  const mean = asked.reduce((sum, one) => sum + one, 0) / (n + USUAL_WEIGHT)
+  const spread =
+    n > 1 ? Math.sqrt(asked.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (n - 1)) : undefined
+  return {
+    value: base + mean,
+    unit: 'stops',
+    ...(spread !== undefined && { uncertainty: spread }),
+    working: {
+      words: n ? 'usual allowance, moved by how your own prints dried' : 'usual allowance',
+      formula: n ? 'a = a₀ + Σaᵢ / (n + 2)' : 'a = a₀',
+      inputs: [
+        { name: 'usual', symbol: 'a₀', value: base, unit: 'stops', standing: usual?.standing ?? 'practice' },
+        ...(n
+          ? [
+              { name: 'prints judged', symbol: 'n', value: n, unit: '', standing: 'yours' as const },
+              {
+                name: 'asked for by them, mean',
+                symbol: 'ā',
+                value: asked.reduce((sum, one) => sum + one, 0) / n,
+                unit: 'stops',
+                standing: 'yours' as const,
+              },
+            ]
+          : []),
+      ],
+      standing: n ? 'yours' : (usual?.standing ?? 'practice'),
+      source: n
+        ? `Your judgements; ${usual?.source ?? 'nothing usual is known for this process'}`
+        : (usual?.source ?? 'Nothing usual is known for this process'),
+      leavesOut: 'each fault counts as a sixth of a stop, whatever its size',
+    },
+  }
+}
+
+/** What one print's last judgement asks for, in stops; `null` where nobody judged. */
+function asksFor(state: RunState): number | null {
+  const dry = state.judgements.filter((one) => one.moment !== 'wet').at(-1)
+  const last = dry ?? state.judgements.at(-1)
+  if (!last || (last.shadows === undefined && last.highlights === undefined)) return null
+  const shadows = { thin: 1, right: 0, blocked: -1 }[last.shadows ?? 'right']
+  const highlights = { blank: 1, right: 0, veiled: -1 }[last.highlights ?? 'right']
+  return STEP * (shadows + highlights) * (dry ? 1 : 0.5)
+}

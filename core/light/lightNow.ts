@@ -1,0 +1,162 @@
+import { learnedSun } from '../sun/learned'
+import { sunCourse, type SunScene } from '../sun/day'
+import { CLEAR_SKY, sunLightAt } from '../sun/irradiance'
+import type { Figure } from '../quantity/figure'
+import type { Light } from '../record/light'
+import { meteredCourse, type LightCourse, type Sample } from './dose'
+import { lampCourse } from './lamp'
+import { healthOf, litSince, type LightHistory } from './lightLedger'
+
+/** A sky that was said so long ago is no longer believed for today. */
+const SKY_KEEPS = 6 * 3_600_000
+/** How far the sky may be out when nobody has said how it is. */
+const UNSAID = 1.8
+
+/** Results of one's own under this sun: what a meter read over what was reckoned then. */
+export const sunResults = ({ entries }: LightHistory) =>
+  entries.flatMap(({ what }) =>
+    what.type === 'read' && what.reckonedMilliwattsPerCm2
+      ? [{ reckoned: what.reckonedMilliwattsPerCm2, found: what.milliwattsPerCm2 }]
+      : [],
+  )
+
+/** The sun of a light whose place is known, with the sky as last said and one's own results; `null` for any other. */
+export function sunSceneOf(
+  history: LightHistory,
+  now: number,
+): { scene: SunScene; correction: Figure } | null {
+  const { light } = history
+  if (light.kind !== 'sun' || !light.place) return null
+  const { latitude, longitude, altitudeMetres } = light.place
+  const isFresh = light.sky !== undefined && now - light.sky.at < SKY_KEEPS
+  const correction = learnedSun(sunResults(history), isFresh ? (light.sky?.factor ?? UNSAID) : UNSAID)
+  return {
+    correction,
+    scene: {
+      place: { latitude, longitude, altitudeMetres },
+      sky: {
+        aerosol: light.aerosol ?? CLEAR_SKY.aerosol,
+        ground: light.ground ?? CLEAR_SKY.ground,
+        cloud: isFresh ? (light.sky?.share ?? 1) : 1,
+      },
+      facing: light.facing ?? 'flat',
+      correction: correction.value,
+    },
+  }
+}
+
+/**
+ * The light at a frame as it is expected now, without a meter: of a lamp what its readings and hours say, of a sun what
+ * the model says.
+ *
+ * @returns mW/cm²; `null` where nothing is known in such units.
+ */
+export function expectedLight(history: LightHistory, now: number): Figure | null {
+  const sun = sunSceneOf(history, now)
+  if (sun) {
+    const { total } = sunLightAt(sun.scene.place, now, sun.scene.sky, sun.scene.facing)
+    const value = total * sun.correction.value
+    return {
+      value,
+      unit: 'mW/cm²',
+      uncertainty: value * Math.expm1(sun.correction.uncertainty ?? 0),
+      working: {
+        words: 'sun through air, dust and cloud × what your own results make of it',
+        formula: 'E = k·c·Σ(beam + sky)',
+        inputs: [
+          {
+            name: 'clear sky',
+            symbol: 'Σ',
+            value: total / sun.scene.sky.cloud,
+            unit: 'mW/cm²',
+            standing: 'memory',
+          },
+          {
+            name: 'left by the clouds',
+            symbol: 'c',
+            value: sun.scene.sky.cloud,
+            unit: '',
+            standing: 'practice',
+          },
+          {
+            name: 'your own results',
+            symbol: 'k',
+            value: sun.correction.value,
+            unit: '',
+            standing: sun.correction.working.standing,
+          },
+        ],
+        standing: 'memory',
+        source:
+          'Kasten & Young 1989, Hansen & Travis 1974, Bird & Riordan 1986; sunlight above the air from memory',
+        leavesOut: 'houses and hills, and what the sky does next',
+      },
+    }
+  }
+  const health = healthOf(history, now)
+  if (health.expected === null) return null
+  const last = history.entries.filter((one) => one.what.type === 'read').at(-1)
+  return {
+    value: health.expected,
+    unit: 'mW/cm²',
+    working: {
+      words: 'the line through your readings, at the hours burnt by now',
+      formula: 'E = E₁·e^(−k·h)',
+      inputs: [
+        { name: 'hours burnt', symbol: 'h', value: health.hours.value, unit: 'h', standing: 'yours' },
+        ...(last?.what.type === 'read'
+          ? [
+              {
+                name: 'last reading',
+                symbol: 'E',
+                value: last.what.milliwattsPerCm2,
+                unit: 'mW/cm²',
+                standing: 'yours' as const,
+              },
+            ]
+          : []),
+      ],
+      standing: 'yours',
+      source: 'Your own readings of this lamp',
+      leavesOut: 'the lamp is taken to be warm',
+    },
+  }
+}
+
+/** One exposure under a light. */
+export interface ExposureUnder {
+  /** When it began, or now for one that is planned; milliseconds. */
+  startedAt: number
+  /** The light it was planned for, mW/cm², as its record has it. */
+  milliwattsPerCm2?: number | undefined
+  /** What a meter read while it ran, in order of time. */
+  samples: readonly Sample[]
+}
+
+/**
+ * How a light runs during one exposure: by the meter where it was read, else by the model of the lamp or the sun, else
+ * `null`, and time stands for dose.
+ */
+export function courseUnder(
+  history: LightHistory,
+  { startedAt, milliwattsPerCm2, samples }: ExposureUnder,
+): LightCourse | null {
+  const first = samples[0]
+  if (first && (milliwattsPerCm2 ?? first[1]) > 0) return meteredCourse(samples, milliwattsPerCm2 ?? first[1])
+  const sun = sunSceneOf(history, startedAt)
+  if (sun) {
+    const reference =
+      milliwattsPerCm2 ??
+      sunLightAt(sun.scene.place, startedAt, sun.scene.sky, sun.scene.facing).total * sun.correction.value
+    return reference > 0 ? sunCourse(sun.scene, startedAt, reference) : null
+  }
+  const litAt = litSince(history)
+  const isCold = litAt !== null && history.light.warmUp !== undefined
+  if (!isCold && milliwattsPerCm2 === undefined) return null
+  return lampCourse({
+    ...(isCold && { litAt, warmUp: history.light.warmUp }),
+    ...(milliwattsPerCm2 !== undefined && { referenceMilliwattsPerCm2: milliwattsPerCm2 }),
+  } as Parameters<typeof lampCourse>[0])
+}
+
+export const isSun = (light: Pick<Light, 'kind'>): boolean => light.kind === 'sun'
