@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url'
 import { parseArgs } from 'node:util'
 import { createServer } from './app'
+import { addInstruments } from './instruments'
 
 const { values } = parseArgs({
   options: {
@@ -22,6 +23,7 @@ const server = app.listen(Number(values.port), values.host, () => {
   if (!['127.0.0.1', 'localhost', '::1'].includes(values.host))
     say('It can be reached from other machines on this network. It asks nobody for a password.')
 })
+addInstruments(server, Date.now, Date.now())
 server.on('error', (error: NodeJS.ErrnoException) => {
   const reason =
     error.code === 'EADDRINUSE' ? `Port ${values.port} is in use. Choose another: --port 4181` : error.message

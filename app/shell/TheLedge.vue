@@ -5,11 +5,13 @@ import { ledgeOf } from '@core/process/deadlines'
 import { formatSpan } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
+import { useLights } from '../light/lights.store'
 import { ledgeFigure, ledgeLine } from './ledgeWords'
 import { momentSaid } from './moments'
 import { stationOfSheet } from '../stations'
 
 const workroom = useWorkroom()
+const lights = useLights()
 const now = useNow()
 const router = useRouter()
 
@@ -24,7 +26,7 @@ interface LedgeItem {
   to: RouteLocationRaw
 }
 const worked = computed(() =>
-  ledgeOf(workroom.states, now.now).flatMap((clock): LedgeItem[] => {
+  ledgeOf(workroom.states, now.now, lights.courseOf).flatMap((clock): LedgeItem[] => {
     const found = workroom.work(clock.sheetId)
     if (!found) return []
     return [

@@ -2,6 +2,7 @@ import { watch } from 'vue'
 import { ledgeOf, type ClockReading } from '@core/process/deadlines'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
+import { useLights } from '../light/lights.store'
 import { endWords } from './ledgeWords'
 import { usePreferences } from './preferences.store'
 import { chime, speak } from './voice'
@@ -11,15 +12,17 @@ const STALE_MS = 3_600_000
 
 /** Makes the end of every clock heard, and notified where the user allows it. Being seen is the ledge's work. */
 export function useAlarms(): void {
-  const [workroom, now, preferences] = [useWorkroom(), useNow(), usePreferences()]
+  const [workroom, now, preferences, lights] = [useWorkroom(), useNow(), usePreferences(), useLights()]
   const rung = new Set<string>()
   const isVoice = claimVoice()
 
   watch(
     () => now.now,
     (moment) => {
-      for (const clock of ledgeOf(workroom.states, moment)) {
-        const key = `${clock.sheetId}/${clock.stepId}/${clock.dueAt}`
+      for (const clock of ledgeOf(workroom.states, moment, lights.courseOf)) {
+        // A dose comes sooner or later as the light goes, and rings once all the same.
+        const end = clock.by === 'steady' ? clock.dueAt : clock.targetSeconds
+        const key = `${clock.sheetId}/${clock.stepId}/${clock.kind}/${end}`
         if (clock.dueAt === null || clock.dueAt > moment || rung.has(key)) continue
         rung.add(key)
         if (moment - clock.dueAt < STALE_MS && isVoice()) ring(clock)

@@ -4,15 +4,22 @@ import { CoreError } from '@core/errors'
 import { clocksOf, ledgeOf } from '@core/process/deadlines'
 import { nextMove } from '@core/process/nextMove'
 import { stepInHand, wordsIdOf } from '@core/process/run'
+import type { Happening } from '@core/record/event'
 import type { StationName } from '@core/record/definition'
 import { useNow } from '../data/useNow'
 import { useRecording } from '../data/useRecording'
 import { useWorkroom } from '../data/workroom.store'
+import { useLights } from '../light/lights.store'
 import { stationOfSheet, stations } from '../stations'
 import { useNotice } from './notice.store'
 
 /** What a station works on: the sheets that lie here, the one in hand, its step, and the ways to record what happens. */
-export function useStation(station: Exclude<StationName, 'line' | 'paper'>) {
+export function useStation(
+  station: Exclude<StationName, 'line' | 'paper'>,
+  /** What a station adds to what is recorded: the dose an exposure came to, the air of the room. */
+  worded: (next: Happening) => Happening = (next) => next,
+) {
+  const lights = useLights()
   const [route, router, workroom, now, notice] = [
     useRoute(),
     useRouter(),
@@ -33,6 +40,7 @@ export function useStation(station: Exclude<StationName, 'line' | 'paper'>) {
     const clock = ledgeOf(
       here.value.map((one) => one.state),
       now.now,
+      lights.courseOf,
     )[0]
     return clock?.sheetId ?? here.value.at(-1)?.sheet.id ?? null
   }
@@ -46,7 +54,7 @@ export function useStation(station: Exclude<StationName, 'line' | 'paper'>) {
   const reading = computed(
     () =>
       (inHand.value &&
-        clocksOf(inHand.value.state, now.now).find((clock) => clock.stepId === step.value?.planned.id)) ||
+        clocksOf(inHand.value.state, now.now, lights.courseOf).find((clock) => clock.stepId === step.value?.planned.id)) ||
       null,
   )
   const place = computed(() => (inHand.value ? stationOfSheet(inHand.value.state) : null))
@@ -57,8 +65,8 @@ export function useStation(station: Exclude<StationName, 'line' | 'paper'>) {
 
   /** The next thing, as core sees it. */
   async function move(said?: string): Promise<void> {
-    const next = inHand.value && nextMove(inHand.value.state, Date.now())
-    if (next) await record(next, said)
+    const next = inHand.value && nextMove(inHand.value.state, Date.now(), lights.courseOf)
+    if (next) await record(worded(next), said)
     else
       notice.refuse(
         new CoreError({

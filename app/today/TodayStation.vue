@@ -20,7 +20,7 @@ import { dayLine, headline } from './todayWords'
 
 const [workroom, now, router] = [useWorkroom(), useNow(), useRouter()]
 
-const thing = computed(() => nextThing(workroom.states, now.now))
+const thing = computed(() => nextThing(workroom.states, now.now, lights.courseOf))
 const next = computed(() => ('sheetId' in thing.value ? workroom.work(thing.value.sheetId) : undefined))
 const isAtWork = computed(() =>
   workroom.sheets.some((one) => ['coat', 'light', 'wet', 'line'].includes(placeOf(one.state))),

@@ -77,6 +77,8 @@ const Step = z.strictObject({
   endpoint: Endpoint.optional(),
   /** How far into an exposure a look pays, as shares of the planned time. */
   looks: z.array(z.strictObject({ share: z.number().gt(0).lt(1), lookFor: Sentence })).optional(),
+  /** How often a print that shows itself is looked at, once looking has begun. */
+  lookEvery: Range.optional(),
   /** Ids of cautions that belong to what is in hand. */
   cautions: z.array(Key),
   /** `atOnce` when finishing the step before starts this one. */
@@ -193,6 +195,15 @@ export const ProcessDefinition = z.strictObject({
   /** Coverage by brush where the process has its own. */
   coverage: z
     .strictObject({ millilitresPerM2: z.number().gt(0).max(1000), standing: StandingWord, source: Sentence })
+    .optional(),
+  /** Stops to print deeper than what is wanted in the end (below 0: lighter), for what baths and drying do to it. */
+  deeper: z
+    .strictObject({
+      stops: z.number().min(-3).max(3),
+      standing: StandingWord,
+      source: Sentence,
+      why: Sentence,
+    })
     .optional(),
   /** What coats it, the usual tool first. */
   tools: z.array(z.enum(['brush', 'rod', 'sponge', 'cotton'])),

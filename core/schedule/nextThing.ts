@@ -1,4 +1,4 @@
-import { ledgeOf, lifeOf } from '../process/deadlines'
+import { ledgeOf, lifeOf, type Courses } from '../process/deadlines'
 import { stepInHand, wordsIdOf, type RunState } from '../process/run'
 import { dueLooks, placeOf, type DueLook } from '../process/standing'
 
@@ -23,9 +23,10 @@ export type NextThing =
  * that are due, then waiting, then what is only planned. Among equals the one that has waited longest.
  *
  * @param now milliseconds.
+ * @param courses the light of sheets that are exposed (see `clocksOf`).
  */
-export function nextThing(states: readonly RunState[], now: number): NextThing {
-  const clocks = ledgeOf(states, now)
+export function nextThing(states: readonly RunState[], now: number, courses?: Courses): NextThing {
+  const clocks = ledgeOf(states, now, courses)
   const over = clocks.find((clock) => clock.kind !== 'keeps' && (clock.remainingSeconds ?? 1) <= 0)
   if (over) return { kind: 'over', sheetId: over.sheetId, wordsId: over.wordsId }
 

@@ -35,6 +35,8 @@ export interface SimulatedBench {
   load: number
   celsius: number
   relativeHumidity: number
+  /** Instruments that were told to misbehave, and since when: they do so until told otherwise, over a reconnection too. */
+  faults: Partial<Record<InstrumentKind, { kind: Fault; since: number }>>
 }
 
 /** @param now milliseconds; the lamp has burnt for an hour by then. */
@@ -46,6 +48,7 @@ export const simulatedBench = (now: number): SimulatedBench => ({
   load: 0,
   celsius: 20.6,
   relativeHumidity: 48,
+  faults: {},
 })
 
 const QUANTITY: Readonly<Record<InstrumentKind, readonly MeasuredQuantity[]>> = {
@@ -98,8 +101,7 @@ export function virtualInstrument(
   bench: SimulatedBench,
   random: () => number,
 ): VirtualInstrument {
-  let fault: Fault = 'none'
-  let faultSince = 0
+  const fault = (): Fault => bench.faults[kind]?.kind ?? 'none'
   let zero = 0
   let stuck: string[] | null = null
   let period: number | null = null
@@ -124,7 +126,8 @@ export function virtualInstrument(
   function measure(quantity: MeasuredQuantity, now: number): string {
     const [share, amount] = NOISE[quantity]
     const value = truth[quantity](now)
-    const drift = fault === 'drift' ? 1 + (DRIFT_A_MINUTE * (now - faultSince)) / 60_000 : 1
+    const since = bench.faults[kind]?.since ?? now
+    const drift = fault() === 'drift' ? 1 + (DRIFT_A_MINUTE * (now - since)) / 60_000 : 1
     const read = (value + (share * value + amount) * normal(random)) * drift - zero
     return writeReading(
       quantity,
@@ -134,9 +137,10 @@ export function virtualInstrument(
 
   /** What a fault makes of an answer. */
   function spoilt(lines: string[]): string[] | null {
-    if (fault === 'drop') return null
-    if (fault === 'garbage') return lines.map(() => GARBAGE[Math.floor(random() * GARBAGE.length)] as string)
-    if (fault === 'stick') return (stuck ??= lines)
+    if (fault() === 'drop') return null
+    if (fault() === 'garbage')
+      return lines.map(() => GARBAGE[Math.floor(random() * GARBAGE.length)] as string)
+    if (fault() === 'stick') return (stuck ??= lines)
     return lines
   }
 
@@ -150,7 +154,8 @@ export function virtualInstrument(
     if (measured && isQuestion) return spoilt([measure(measured, now)])
     if (header === '*IDN' && isQuestion) return [`IDN EMBER STAND-IN,${kind.toUpperCase()},1,1.0`]
     if (header === '*RST') {
-      ;[zero, period, fault, stuck, patch] = [0, null, 'none', null, 0]
+      ;[zero, period, stuck, patch] = [0, null, null, 0]
+      delete bench.faults[kind]
       return []
     }
     if (header === 'SYST:ERR' && isQuestion) return [errors.shift() ?? 'ERR 0,"No error"']
@@ -187,7 +192,8 @@ export function virtualInstrument(
     if (header === 'SIM:FAULT') {
       const wanted = (args[0] ?? '').toLowerCase() as Fault
       if (!FAULTS.includes(wanted)) return refuse(-224, 'Illegal parameter value')
-      ;[fault, faultSince, stuck] = [wanted, now, null]
+      bench.faults[kind] = { kind: wanted, since: now }
+      stuck = null
       return []
     }
     if (numbers.length === 0 || numbers.some((value) => value === null || value < 0 || value > 1e7))

@@ -116,6 +116,12 @@ export const printingOut: StepDefinition = {
     { share: 0.7, lookFor: 'Shadows stand; highlight detail begins.' },
     { share: 0.9, lookFor: 'Highlight detail there, all of it deeper than wanted.' },
   ],
+  lookEvery: {
+    leastSeconds: 5 * MINUTE,
+    mostSeconds: 10 * MINUTE,
+    standing: 'practice',
+    source: 'Common practice under a lamp; in strong sun every minute or two',
+  },
   endpoint: {
     good: 'Highlight detail just showing, the whole clearly deeper than wanted: the baths take some back.',
     doubt: 'Nothing, or grey where brown is due: too little moisture, a buffered paper, or a dim lamp.',
@@ -214,6 +220,11 @@ export const settledLook: Look = {
 }
 
 export const looks: Look[] = [wetLook, dryLook, settledLook]
+
+/** How much deeper to print than what is wanted dry. Common practice has it in words; the stops are where this app starts. */
+export const deeper = (stops: number, words: string, why: string) => ({
+  deeper: { stops, ...starts(words), why },
+})
 
 export const LIGHTING = 'Dim tungsten or warm light. No daylight, no bare tube.'
 export const SILVER_LIGHTING = 'Dim tungsten or amber light: bare silver darkens under anything bluer.'

@@ -16,6 +16,7 @@ import {
   spreading,
   wetLook,
   YEAR,
+  deeper,
 } from './blocks'
 import { rinse } from './wetSteps'
 
@@ -62,6 +63,11 @@ export const classicCyanotype: ProcessDefinition = {
   summary: 'Two iron salts mixed just before use, brushed on, printed by contact, developed in plain water.',
   mark: 'prussian',
   kind: 'process',
+  ...deeper(
+    0.5,
+    'Lean to the long side and let the wash take it back',
+    'The wash takes some of the blue, and drying gives a little back over a day.',
+  ),
   tools: ['brush', 'rod', 'sponge'],
   lighting: LIGHTING,
   chalk: {

@@ -17,6 +17,7 @@ import {
   starts,
   WEEK,
   YEAR,
+  deeper,
 } from './blocks'
 import { ammoniumIron, dryness, humidify, metalLights } from './printingOutMetals'
 import { bindInEdta, clearInSulfite, edtaBath, sulfiteBath, washBetween } from './wetSteps'
@@ -108,6 +109,7 @@ export const goldPlatinum: ProcessDefinition = {
     },
     edtaBath,
   ],
+  ...deeper(0.25, 'Highlights deeper than wanted', 'The acid baths clear the veil with the iron.'),
   tools: ['brush', 'rod'],
   lighting: LIGHTING,
   film: FILM,

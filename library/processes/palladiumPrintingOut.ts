@@ -16,6 +16,7 @@ import {
   spreading,
   starts,
   YEAR,
+  deeper,
 } from './blocks'
 import { ammoniumIron, dryness, humidify, metalLights } from './printingOutMetals'
 import {
@@ -96,6 +97,7 @@ export const palladiumPrintingOut: ProcessDefinition = {
     },
   ],
   baths: [sulfiteBath, citricBath, edtaBath],
+  ...deeper(0.25, 'Highlights deeper than wanted', 'The clearing baths take the faintest tones.'),
   tools: ['brush', 'rod'],
   lighting: LIGHTING,
   film: FILM,

@@ -16,6 +16,7 @@ import {
   starts,
   WET_SPOT,
   YEAR,
+  deeper,
 } from './blocks'
 import { goldChoice, goldToner, hypoClearBath, plainHypo, silverFinish } from './wetSteps'
 
@@ -100,6 +101,7 @@ export const saltedPaper: ProcessDefinition = {
     { id: 'silver', name: 'Silver', parts: [{ component: 'silver', parts: 1 }] },
   ],
   baths: [goldToner, plainHypo, hypoClearBath],
+  ...deeper(0.5, 'Print clearly darker than wanted', 'Washing and fixing lighten it.'),
   tools: ['cotton', 'brush', 'rod'],
   lighting: SILVER_LIGHTING,
   film: WET_SPOT,

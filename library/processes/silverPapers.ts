@@ -19,6 +19,7 @@ import {
   WEEK,
   WET_SPOT,
   YEAR,
+  deeper,
 } from './blocks'
 import { clearHypo, fixInHypo, goldChoice, goldToner, hypoClearBath, plainHypo, toneInGold } from './wetSteps'
 
@@ -81,6 +82,7 @@ export const albumen: ProcessDefinition = {
     },
     hypoClearBath,
   ],
+  ...deeper(0.5, 'Print clearly darker than wanted', 'Washing and fixing lighten it.'),
   tools: [],
   lighting: SILVER_LIGHTING,
   film: WET_SPOT,
@@ -275,6 +277,11 @@ export const collodionChloride: ProcessDefinition = {
       stock: { ...plainHypo.stock, solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 10 }] },
     },
   ],
+  ...deeper(
+    0.75,
+    'Print very deep',
+    'Fixing lightens it clearly; the deeper the print, the more it can be toned and the cooler it ends.',
+  ),
   tools: ['rod'],
   lighting: SILVER_LIGHTING,
   film: WET_SPOT,

@@ -17,6 +17,7 @@ import {
   starts,
   WET_SPOT,
   YEAR,
+  deeper,
 } from './blocks'
 
 /** Van Dyke brown: iron citrate and silver in one bottle, partly printing out, fixed in weak plain hypo. */
@@ -67,6 +68,11 @@ export const vanDyke: ProcessDefinition = {
       cautions: ['thiosulfate'],
     },
   ],
+  ...deeper(
+    -0.25,
+    'Dries about 25 % darker',
+    'It darkens in the fixer and again as it dries: judge it wet at about three quarters of the wanted depth.',
+  ),
   tools: ['brush', 'rod'],
   lighting: SILVER_LIGHTING,
   film: WET_SPOT,

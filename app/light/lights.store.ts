@@ -1,0 +1,173 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef, watch } from 'vue'
+import { v4 as uuid } from 'uuid'
+import type { LightCourse, Sample } from '@core/light/dose'
+import { historyOf, type LightHistory } from '@core/light/lightLedger'
+import { courseUnder, expectedLight } from '@core/light/lightNow'
+import { stepInHand, type RunState } from '@core/process/run'
+import type { LightEntry } from '@core/record/light'
+import { db } from '../data/db'
+import { useLiveQuery } from '../data/useLiveQuery'
+import { useNow } from '../data/useNow'
+import { useWorkroom } from '../data/workroom.store'
+import { useInstruments } from '../instruments/instruments.store'
+
+/** Readings closer together than this are left out of a trace: the light does not change so fast. */
+const LEAST_STEP = 200
+/** A trace is written down so often; a crash loses no more, and the gap is bridged. */
+const WRITE_EVERY = 2000
+
+/** Lights with their ledgers, and the light that each sheet lies under now. */
+export const useLights = defineStore('lights', () => {
+  const [workroom, now, instruments] = [useWorkroom(), useNow(), useInstruments()]
+  const rows = useLiveQuery(
+    async () => ({
+      entries: await db.lightEntries.toArray(),
+      bases: await db.bases.toArray(),
+      tablets: await db.tablets.toArray(),
+      prints: await db.tabletPrints.toArray(),
+    }),
+    null,
+  )
+  const entries = computed(() => rows.value?.entries ?? [])
+  const bases = computed(() => (rows.value?.bases ?? []).filter((one) => one.takenBackAt === undefined))
+  const tablets = computed(() => rows.value?.tablets ?? [])
+  const tabletPrints = computed(() =>
+    (rows.value?.prints ?? []).filter((one) => one.takenBackAt === undefined),
+  )
+
+  // Ledgers are read by the minute; nothing in them need be asked at every beat.
+  const minute = computed(() => Math.floor(now.now / 60_000) * 60_000)
+  const histories = computed(() => {
+    const sheets = workroom.sheets.map(({ sheet, state }) => ({ lightId: sheet.lightId, state }))
+    return new Map(
+      workroom.lights.map((light) => [
+        light.id,
+        historyOf(light, entries.value, rows.value?.bases ?? [], sheets, minute.value),
+      ]),
+    )
+  })
+  const history = (lightId: string | undefined): LightHistory | null =>
+    (lightId && histories.value.get(lightId)) || null
+
+  /** Which light the meter lies under; the one that a sheet in the light has, unless the user says. */
+  const meterAt = shallowRef<string | null>(null)
+  const isExposing = (state: RunState) => {
+    const step = stepInHand(state)
+    return step?.planned.kind === 'expose' && step.startedAt !== undefined
+  }
+  const exposing = computed(() =>
+    workroom.sheets.filter((one) => !one.state.setAside && isExposing(one.state)),
+  )
+  const isUnderMeter = (lightId: string | undefined) => meterAt.value === null || meterAt.value === lightId
+
+  // Not reactive: ten readings a second need no redraw, the beat of the clocks asks for one.
+  const traces = new Map<string, Sample[]>()
+  const unwritten = new Map<string, Sample[]>()
+  const loading = new Set<string>()
+
+  // A trace that was begun before a reload is taken up again.
+  watch(
+    () => exposing.value.map((one) => one.sheet.id),
+    async (ids) => {
+      for (const id of ids) {
+        if (traces.has(id) || loading.has(id)) continue
+        loading.add(id)
+        const stored = (await db.traces.where('sheetId').equals(id).toArray()).flatMap((row) => row.samples)
+        // Readings that came in meanwhile may be among the stored ones already.
+        const all = new Map([...stored, ...(traces.get(id) ?? [])])
+        traces.set(
+          id,
+          [...all].sort((a, b) => a[0] - b[0]),
+        )
+        loading.delete(id)
+      }
+    },
+    { immediate: true },
+  )
+
+  instruments.listen(({ quantity, value, at }) => {
+    if (quantity !== 'irradiance') return
+    for (const { sheet, state } of exposing.value) {
+      if (!isUnderMeter(sheet.lightId) || stepInHand(state)?.status !== 'running') continue
+      const trace = traces.get(sheet.id) ?? []
+      if (at - (trace.at(-1)?.[0] ?? -Infinity) < LEAST_STEP) continue
+      const sample: Sample = [at, value]
+      trace.push(sample)
+      traces.set(sheet.id, trace)
+      unwritten.set(sheet.id, [...(unwritten.get(sheet.id) ?? []), sample])
+    }
+    if (at - writtenAt >= WRITE_EVERY) writeTraces(at)
+  })
+  let writtenAt = 0
+  function writeTraces(at: number): void {
+    writtenAt = at
+    const pending = [...unwritten].map(([sheetId, samples]) => ({ id: uuid(), sheetId, samples }))
+    unwritten.clear()
+    if (pending.length) void db.traces.bulkAdd(pending)
+  }
+  document.addEventListener('visibilitychange', () => writeTraces(Date.now()))
+
+  const samplesOf = (sheetId: string): Sample[] => traces.get(sheetId) ?? []
+
+  /** A sun's curve is long to work out and the same for a whole exposure. */
+  const cache = new Map<string, { key: string; course: LightCourse | null }>()
+  function courseOf(state: RunState): LightCourse | null {
+    const found = workroom.find(state.sheetId)
+    const step = stepInHand(state)
+    const told = history(found?.sheet.lightId)
+    if (!found || !told || !step || step.planned.kind !== 'expose' || step.startedAt === undefined)
+      return null
+    const samples = samplesOf(state.sheetId)
+    // A meter's course reads its samples where they lie, so it need not be made again for each.
+    const key = [
+      step.startedAt,
+      step.milliwattsPerCm2,
+      told.light.changedAt,
+      told.entries.length,
+      samples.length > 0,
+    ].join('/')
+    const known = cache.get(state.sheetId)
+    if (known?.key === key) return known.course
+    const course = courseUnder(told, {
+      startedAt: step.startedAt,
+      milliwattsPerCm2: step.milliwattsPerCm2,
+      samples,
+    })
+    cache.set(state.sheetId, { key, course })
+    return course
+  }
+
+  /** The light at a frame now: as a meter reads it, else as it is expected; `null` where nobody knows. */
+  function lightNow(lightId: string | undefined): { milliwattsPerCm2: number; by: 'meter' | 'model' } | null {
+    if (instruments.irradiance && isUnderMeter(lightId))
+      return { milliwattsPerCm2: instruments.irradiance.value, by: 'meter' }
+    const told = history(lightId)
+    const expected = told && expectedLight(told, now.now)
+    return expected && expected.value > 0 ? { milliwattsPerCm2: expected.value, by: 'model' } : null
+  }
+
+  /** Writes something into a light's ledger. @returns its identity, for taking it back. */
+  async function tell(lightId: string, what: LightEntry['what'], note = ''): Promise<string> {
+    const id = uuid()
+    await db.lightEntries.add({ id, lightId, at: Date.now(), what, note })
+    return id
+  }
+  const takeBack = (id: string) => void db.lightEntries.update(id, { takenBackAt: Date.now() })
+
+  return {
+    entries,
+    bases,
+    tablets,
+    tabletPrints,
+    histories,
+    history,
+    meterAt,
+    samplesOf,
+    courseOf,
+    lightNow,
+    writeTraces,
+    tell,
+    takeBack,
+  }
+})

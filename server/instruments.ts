@@ -1,0 +1,72 @@
+import type { Server } from 'node:http'
+import { WebSocketServer, type WebSocket } from 'ws'
+import { lineSplitter } from '@core/instrument/protocol'
+import {
+  INSTRUMENT_KINDS,
+  simulatedBench,
+  virtualInstrument,
+  type InstrumentKind,
+} from '@core/simulate/instruments'
+import { seededRandom } from '@core/simulate/random'
+
+/** Where the stand-ins are reached: `/instruments/uv-meter` and so on. */
+const PATH = /^\/instruments\/([a-z-]+)$/
+
+/** A line is short; what is longer than this is no talk of ours. */
+const LONGEST_MESSAGE = 4096
+
+/**
+ * Adds the simulated instruments to a server: a WebSocket each, that carries the line protocol of docs/instruments.md.
+ * They share one bench, so that the meter sees the lamp that the exposure unit lights.
+ *
+ * @param clock gives the present moment in milliseconds.
+ * @returns a function that hangs up on all of them.
+ */
+export function addInstruments(server: Server, clock: () => number, seed: number): () => void {
+  const sockets = new WebSocketServer({ noServer: true, maxPayload: LONGEST_MESSAGE })
+  const bench = simulatedBench(clock())
+  let opened = 0
+
+  server.on('upgrade', (request, socket, head) => {
+    const kind = PATH.exec(new URL(request.url ?? '/', 'http://local').pathname)?.[1] as
+      InstrumentKind | undefined
+    // A page of another origin may not drive the instruments of this machine.
+    const origin = request.headers.origin
+    const isOurs =
+      origin === undefined || (URL.canParse(origin) && new URL(origin).host === request.headers.host)
+    if (!kind || !INSTRUMENT_KINDS.includes(kind) || !isOurs) {
+      socket.end('HTTP/1.1 404 Not Found\r\nConnection: close\r\n\r\n')
+      return
+    }
+    sockets.handleUpgrade(request, socket, head, (client) => {
+      serve(client, virtualInstrument(kind, bench, seededRandom(seed + opened++)), clock)
+    })
+  })
+  return () => sockets.clients.forEach((client) => client.terminate())
+}
+
+function serve(client: WebSocket, device: ReturnType<typeof virtualInstrument>, clock: () => number): void {
+  const split = lineSplitter()
+  let timer: NodeJS.Timeout | undefined
+  let period: number | null = null
+
+  function send(lines: readonly string[] | null): void {
+    if (lines === null) client.terminate()
+    else for (const line of lines) client.send(`${line}\n`)
+  }
+  /** Keeps the beat at the pace that the device was last told. */
+  function keepBeat(): void {
+    if (device.period() === period) return
+    period = device.period()
+    clearInterval(timer)
+    if (period !== null) timer = setInterval(() => send(device.beat(clock())), period)
+  }
+  client.on('message', (data) => {
+    for (const line of split(data.toString())) {
+      send(device.hear(line, clock()))
+      keepBeat()
+    }
+  })
+  client.on('close', () => clearInterval(timer))
+  client.on('error', () => client.terminate())
+}
