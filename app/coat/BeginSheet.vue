@@ -21,8 +21,19 @@ import { arePlans, useMixPlans } from './useMixPlans'
 import { useSheetForm } from './useSheetForm'
 
 const [workroom, preferences] = [useWorkroom(), usePreferences()]
-const { changing, processId, definition, draft, faults, figured, coverage, dropper, light, exposure, save } =
-  useSheetForm()
+const {
+  changing,
+  processId,
+  definition,
+  draft,
+  faults,
+  figured,
+  coverage,
+  dropper,
+  exposure,
+  fromBase,
+  save,
+} = useSheetForm()
 
 const plans = useMixPlans(
   () => definition.value,
@@ -172,7 +183,15 @@ useMarginNotes(() => planNotes(definition.value, draft.value.choices, paper.valu
         label="Exposure"
         :fault="faults.exposure"
         :placeholder="exposure ? formatSpan(exposure.value) : 'such as 8 min'"
-        :hint="exposure ? 'empty: the first guess' : 'no figures for this light'"
+        :hint="
+          draft.strip
+            ? `a strip of ${draft.strip.count} marks`
+            : fromBase
+              ? 'empty: from your base exposure'
+              : exposure
+                ? 'empty: the first guess'
+                : 'no figures for this light'
+        "
       />
       <TextField
         v-model="draft.subject"

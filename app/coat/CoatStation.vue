@@ -27,6 +27,7 @@ import CoatEnough from './CoatEnough.vue'
 import CoatFigures from './CoatFigures.vue'
 import DropCounter from './DropCounter.vue'
 import { chalkNotes, roomNotes } from './planNotes'
+import RoomReading from './RoomReading.vue'
 import SaltBalance from './SaltBalance.vue'
 import { useBalance } from './useBalance'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
@@ -297,6 +298,11 @@ useMarginNotes((): MarginNote[] => {
       v-if="coatLaid"
       :coat="coatLaid"
       :judged="inHand.state.coatsJudged.find((one) => one.coat === coatLaid)"
+      @record="record"
+    />
+    <RoomReading
+      v-if="inHand.state.begunAt && !isCounting && !hasMovedOn"
+      :room="inHand.state.room"
       @record="record"
     />
   </div>

@@ -33,6 +33,8 @@ export interface SheetDraft {
   coverage: string
   /** Empty for the dropper that was weighed last, or for 20 to the millilitre. */
   dropper: string
+  /** Set for a test strip: how it is laid out. */
+  strip?: Sheet['strip']
 }
 
 /** What is on the shelf already, and what a new record needs from outside. */
@@ -43,6 +45,8 @@ export interface DraftRoom {
   lengthUnit: string
   coverageMillilitresPerM2: number
   dropsPerMillilitre: number
+  /** What a base exposure of one's own says for this process, paper and light; `null` where there is none. */
+  fromBase: { seconds: number; millijoulesPerCm2?: number } | null
   now: number
   newId: () => string
 }
@@ -103,12 +107,15 @@ export function readDraft(
   const exposure = attempt('exposure', () =>
     draft.exposure.trim()
       ? positiveTime(draft.exposure)
-      : firstExposure(definition, {
+      : (room.fromBase?.seconds ??
+        firstExposure(definition, {
           kind: light.kind,
           choices: draft.choices,
           usualSeconds: light.usualSeconds,
-        }).value,
+        }).value),
   )
+  /** A time that was typed is a time; one that follows from a base exposure is a dose. */
+  const dose = draft.exposure.trim() || draft.strip ? undefined : room.fromBase?.millijoulesPerCm2
   const bottles = readBottles(definition, draft, room)
   if (
     title === null ||
@@ -143,6 +150,8 @@ export function readDraft(
         dropsPerMillilitre: dropper,
         subject: draft.subject.trim(),
         exposureSeconds: exposure,
+        ...(dose !== undefined && { millijoulesPerCm2: dose }),
+        ...(draft.strip && { strip: draft.strip }),
         ...(paper.record && { paperId: paper.record.id }),
         lightId: light.id,
         bottles: Object.fromEntries(bottles.map(({ component, bottle }) => [component, bottle.id])),
@@ -183,6 +192,7 @@ export function draftOf(sheet: Sheet, room: Pick<DraftRoom, 'papers' | 'bottles'
     ratios: Object.fromEntries(Object.entries(sheet.parts).map(([mix, parts]) => [mix, parts.join(' : ')])),
     coverage: String(sheet.coverageMillilitresPerM2),
     dropper: String(sheet.dropsPerMillilitre),
+    ...(sheet.strip && { strip: sheet.strip }),
   }
 }
 

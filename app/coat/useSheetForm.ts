@@ -1,14 +1,18 @@
 import { v4 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { baseFor, exposureFromBase } from '@core/light/bases'
+import { expectedLight } from '@core/light/lightNow'
 import { firstExposure, startingChoices } from '@core/process/plan'
 import { emptyRun } from '@core/process/run'
-import { formatSize } from '@core/quantity/format'
+import { formatSize, formatSpan } from '@core/quantity/format'
 import type { LightKind, ProcessDefinition } from '@core/record/definition'
+import { Strip } from '@core/record/light'
 import { Sheet } from '@core/record/records'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { db, rowOf } from '../data/db'
 import { useWorkroom } from '../data/workroom.store'
+import { useLights } from '../light/lights.store'
 import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'
 import { draftOf, readDraft, type DraftFaults, type SheetDraft } from './sheetDraft'
@@ -23,6 +27,7 @@ export function useSheetForm() {
     usePreferences(),
     useNotice(),
   ]
+  const lights = useLights()
   /** A plan that is being changed, as long as its work has not begun. */
   const changing = computed(() => {
     const found = typeof route.query.sheet === 'string' ? workroom.find(route.query.sheet) : undefined
@@ -43,6 +48,11 @@ export function useSheetForm() {
 
   /** The next sheet starts from the last one: same paper, bottles and light, another picture. */
   function firstDraft(): SheetDraft {
+    const strip = stripOf(route.query.strip)
+    const draft = draftFromLast()
+    return strip ? { ...draft, title: 'Test strip', strip, exposure: formatSpan(strip.lastSeconds) } : draft
+  }
+  function draftFromLast(): SheetDraft {
     const shown = (sheet: Sheet) =>
       formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })
     if (changing.value && changing.value.process.id === processId.value)
@@ -51,6 +61,7 @@ export function useSheetForm() {
     if (!last) return fresh
     const again = {
       ...draftOf(last, workroom, shown(last)),
+      strip: undefined,
       title: '',
       subject: '',
       exposure: '',
@@ -67,6 +78,17 @@ export function useSheetForm() {
       draft.value.light = definition.value.lights[0]?.kind ?? 'uvBox'
   })
 
+  /** One's own base exposure for what is chosen, as its light burns now. */
+  const fromBase = computed(() => {
+    const history = lights.history(draft.value.light)
+    const found = baseFor(lights.bases, {
+      processId: processId.value,
+      choices: draft.value.choices,
+      paperId: workroom.papers.find((paper) => paper.name === draft.value.paperName.trim())?.id,
+      lightId: draft.value.light,
+    })
+    return found && exposureFromBase(found, history && expectedLight(history, Date.now()))
+  })
   const reading = (typed: SheetDraft) =>
     readDraft(definition.value, typed, {
       papers: workroom.papers,
@@ -75,6 +97,12 @@ export function useSheetForm() {
       lengthUnit: preferences.chosen.length,
       coverageMillilitresPerM2: coverage.value.value,
       dropsPerMillilitre: dropper.value.dropsPerMillilitre,
+      fromBase: fromBase.value && {
+        seconds: Math.round(fromBase.value.seconds.value),
+        ...(fromBase.value.millijoulesPerCm2 !== undefined && {
+          millijoulesPerCm2: fromBase.value.millijoulesPerCm2,
+        }),
+      },
       now: Date.now(),
       newId: uuid,
     })
@@ -92,13 +120,15 @@ export function useSheetForm() {
   const light = computed(() => workroom.lights.find((one) => one.id === draft.value.light))
   const lightKind = computed<LightKind>(() => light.value?.kind ?? (draft.value.light as LightKind))
   const exposure = computed(() =>
-    definition.value.lights.some((one) => one.kind === lightKind.value)
-      ? firstExposure(definition.value, {
-          kind: lightKind.value,
-          choices: draft.value.choices,
-          usualSeconds: light.value?.usualSeconds,
-        })
-      : null,
+    fromBase.value
+      ? fromBase.value.seconds
+      : definition.value.lights.some((one) => one.kind === lightKind.value)
+        ? firstExposure(definition.value, {
+            kind: lightKind.value,
+            choices: draft.value.choices,
+            usualSeconds: light.value?.usualSeconds,
+          })
+        : null,
   )
 
   async function save(): Promise<void> {
@@ -140,7 +170,34 @@ export function useSheetForm() {
       notice.refuse(error, 'writing the sheet down')
     }
   }
-  return { changing, processId, definition, draft, faults, figured, coverage, dropper, light, exposure, save }
+  return {
+    changing,
+    processId,
+    definition,
+    draft,
+    faults,
+    figured,
+    coverage,
+    dropper,
+    light,
+    exposure,
+    fromBase,
+    save,
+  }
+}
+
+/** A test strip as its page hands it over: first, last, marks, spacing and card. */
+function stripOf(query: unknown): Sheet['strip'] {
+  if (typeof query !== 'string') return undefined
+  const [firstSeconds, lastSeconds, count, spacing, card] = query.split('-')
+  const read = Strip.safeParse({
+    firstSeconds: Number(firstSeconds),
+    lastSeconds: Number(lastSeconds),
+    count: Number(count),
+    spacing,
+    card,
+  })
+  return read.success ? read.data : undefined
 }
 
 const emptyDraft = (unit: 'in' | 'cm' | 'mm'): SheetDraft => ({

@@ -4,7 +4,8 @@ import { useRouter } from 'vue-router'
 import { isOver } from '@core/process/nextMove'
 import { changeExposure } from '@core/light/exposureChange'
 import { exposureShare, plannedExposure } from '@core/light/plannedExposure'
-import { formatSpan } from '@core/quantity/format'
+import { printDeeper } from '@core/light/deeper'
+import { formatClock, formatSpan, formatStops } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import BigClock from '../shell/BigClock.vue'
@@ -18,7 +19,13 @@ import StationHead from '../shell/StationHead.vue'
 import { stepNotes } from '../shell/stepNotes'
 import { useStation } from '../shell/useStation'
 import ExposureRule from './ExposureRule.vue'
+import { exposureNotes } from './exposureNotes'
 import GiveMore from './GiveMore.vue'
+import LightNav from './LightNav.vue'
+import { useLights } from './lights.store'
+import { COUNTED_BY, doseText, irradianceText } from './lightWords'
+import StripCard from './StripCard.vue'
+import { useDoseClock } from './useDoseClock'
 
 const [router, workroom, now] = [useRouter(), useWorkroom(), useNow()]
 const {
@@ -34,13 +41,18 @@ const {
   move,
   follow,
   choose,
-} = useStation('light')
+} = useStation('light', (next) => withLight(next))
+const { course, samples, live, trouble, withLight, strip } = useDoseClock(
+  () => inHand.value,
+  () => step.value,
+)
+const lights = useLights()
 const isGivingMore = ref(false)
 
 const light = computed(() => workroom.lights.find((one) => one.id === inHand.value?.sheet.lightId))
 const isWaiting = computed(() => step.value?.status === 'waiting')
 const isOut = computed(() => step.value?.status === 'held')
-const isDone = computed(() => inHand.value !== null && isOver(inHand.value.state, now.now))
+const isDone = computed(() => inHand.value !== null && isOver(inHand.value.state, now.now, lights.courseOf))
 const title = computed(() => {
   if (hasMovedOn.value) return inHand.value?.state.setAside ? 'Set aside' : 'Out of the light'
   const under = light.value ? `, under ${light.value.name}` : ''
@@ -49,7 +61,9 @@ const title = computed(() => {
 })
 const plannedFigure = computed(() => (step.value ? plannedExposure(step.value) : null))
 const planned = computed(() => plannedFigure.value?.value ?? 0)
-const shareFigure = computed(() => (step.value ? exposureShare(step.value, now.now) : null))
+const shareFigure = computed(() =>
+  step.value ? exposureShare(step.value, now.now, course.value ?? undefined) : null,
+)
 const share = computed(() => shareFigure.value?.value ?? 0)
 
 /** The one target: start, a look, back under the light, or out when the time is up. */
@@ -62,7 +76,7 @@ const next = () => (hasMovedOn.value ? follow() : void move())
 function takeOut(): void {
   if (step.value && !isWaiting.value)
     void record(
-      { type: 'stepFinished', step: step.value.planned.id },
+      withLight({ type: 'stepFinished', step: step.value.planned.id }),
       `Sheet ${inHand.value?.sheet.number}: out after ${formatSpan(Math.round(reading.value?.elapsedSeconds ?? 0))}.`,
     )
 }
@@ -97,12 +111,45 @@ useKeyRows('Under the light', () => {
 })
 useMarginNotes(() => {
   if (!inHand.value || hasMovedOn.value) return []
-  const looks = stepWords.value?.looks ?? []
-  const soon = looks.findLast((look) => share.value >= look.share * 100)
   return [
-    ...(soon ? [{ title: 'By now', lines: [soon.lookFor] }] : []),
+    ...exposureNotes({
+      definition: inHand.value.definition,
+      step: stepWords.value,
+      share: share.value,
+      course: course.value,
+      samples: samples.value,
+      plannedSeconds: planned.value,
+      milliwattsPerCm2: course.value?.milliwattsPerCm2At?.(now.now) ?? live.value?.milliwattsPerCm2 ?? null,
+      deeper: deeper.value,
+    }),
     ...stepNotes(inHand.value.definition, stepWords.value),
   ]
+})
+/** How much deeper to print, by the trade and by one's own prints of this process. */
+const deeper = computed(() => {
+  const one = inHand.value
+  if (!one) return null
+  const states = workroom.sheets
+    .filter((other) => other.sheet.process.id === one.sheet.process.id)
+    .map((other) => other.state)
+    .reverse()
+  return printDeeper(one.definition.deeper, states)
+})
+const doseLine = computed(() => {
+  const reference = course.value?.referenceMilliwattsPerCm2
+  const at = course.value?.milliwattsPerCm2At?.(now.now)
+  const parts = [
+    ...(reference
+      ? [
+          `${doseText((share.value / 100) * planned.value * reference)} of ${doseText(planned.value * reference)}`,
+        ]
+      : []),
+    ...(at !== undefined
+      ? [`${course.value?.by === 'meter' ? 'meter' : 'about'} ${irradianceText(at)}`]
+      : []),
+    COUNTED_BY[course.value?.by ?? 'steady'],
+  ]
+  return parts.join(' · ')
 })
 </script>
 
@@ -115,6 +162,7 @@ useMarginNotes(() => {
     @act="router.push({ name: 'begin' })"
   >
     <p>A sheet comes here when its coat is dry. Its clock starts when the cover comes off.</p>
+    <LightNav here="light" />
   </EmptyPage>
 
   <div v-else class="LightStation">
@@ -134,9 +182,27 @@ useMarginNotes(() => {
         <strong>{{ formatSpan(planned) }}</strong>
         <span>planned{{ light ? ` under ${light.name}` : '' }}</span>
       </p>
+      <p v-if="isWaiting && live" class="LightStation-dose">
+        {{ live.by === 'meter' ? 'The meter reads' : 'Expected now: about' }}
+        {{ irradianceText(live.milliwattsPerCm2) }}
+      </p>
+      <StripCard v-if="isWaiting && strip" :times="strip.times" :covered="strip.covered" />
       <template v-if="reading">
         <BigClock :reading="reading" />
+        <p class="LightStation-dose">{{ doseLine }}</p>
+        <p v-if="trouble" class="LightStation-trouble" role="status">{{ trouble }}</p>
+        <template v-if="strip">
+          <p class="LightStation-cue" role="status">
+            <strong v-if="strip.next">{{ strip.next.words }}</strong>
+            <strong v-else>All marks have theirs but the last</strong>
+            <template v-if="strip.next">
+              in {{ formatClock(Math.max(0, Math.ceil(strip.next.atSeconds - strip.counted))) }}
+            </template>
+          </p>
+          <StripCard :times="strip.times" :covered="strip.covered" />
+        </template>
         <ExposureRule
+          v-else
           :elapsed="reading.elapsedSeconds"
           :planned="planned"
           :looks="stepWords.looks ?? []"
@@ -151,6 +217,12 @@ useMarginNotes(() => {
           label="of it so far"
           :figure="shareFigure"
           :text="`${Math.floor(share)} %`"
+        />
+        <FigureValue
+          v-if="deeper && (deeper.value || deeper.working.standing === 'yours')"
+          :label="deeper.value < 0 ? 'print lighter by' : 'print deeper by'"
+          :figure="deeper"
+          :text="formatStops(Math.abs(deeper.value)).replace('+', '')"
         />
         <EndpointStrip
           v-if="!isWaiting"
@@ -170,6 +242,7 @@ useMarginNotes(() => {
         <BigTarget plain label="Undo" hint="u" @press="takeBack" />
       </div>
     </template>
+    <LightNav here="light" class="LightStation-nav" />
     <GiveMore v-if="isGivingMore" :planned-seconds="planned" @give="give" @close="isGivingMore = false" />
   </div>
 </template>
@@ -194,6 +267,26 @@ useMarginNotes(() => {
 
 .LightStation-planned span {
   font-size: 20px;
+}
+
+.LightStation-dose {
+  font-size: 18px;
+}
+
+.LightStation-trouble {
+  color: var(--es-ember);
+}
+
+.LightStation-cue {
+  font-size: 26px;
+}
+
+.LightStation-cue strong {
+  font-weight: 400;
+}
+
+.LightStation-nav {
+  margin-top: 18px;
 }
 
 .LightStation-figures {

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Solution } from '@core/chemistry/solution'
 import { substances } from '@library/index'
 import { cautions } from '@library/cautions'
+import TakeReading from '../instruments/TakeReading.vue'
 import BigTarget from '../shell/BigTarget.vue'
 import { figureText } from '../shell/figureText'
 import { useKeyRows } from '../shell/keys.store'
@@ -59,6 +60,11 @@ useKeyRows('At the balance', () => [
         :placeholder="figureText(figure)"
         hint="empty: as planned"
         @update:model-value="emit('read', row.key, $event)"
+      />
+      <TakeReading
+        v-if="portion.grams"
+        quantity="mass"
+        @read="emit('read', row.key, String(Math.round($event * 1000) / 1000))"
       />
     </template>
     <template v-else>

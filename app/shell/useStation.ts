@@ -54,7 +54,9 @@ export function useStation(
   const reading = computed(
     () =>
       (inHand.value &&
-        clocksOf(inHand.value.state, now.now, lights.courseOf).find((clock) => clock.stepId === step.value?.planned.id)) ||
+        clocksOf(inHand.value.state, now.now, lights.courseOf).find(
+          (clock) => clock.stepId === step.value?.planned.id,
+        )) ||
       null,
   )
   const place = computed(() => (inHand.value ? stationOfSheet(inHand.value.state) : null))

@@ -8,6 +8,7 @@ import { placeOf } from '@core/process/standing'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { useNow } from '../data/useNow'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
+import { useLights } from '../light/lights.store'
 import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import { useKeyRows } from '../shell/keys.store'
@@ -18,7 +19,7 @@ import { cautionNotes } from '../shell/stepNotes'
 import DayThreads from './DayThreads.vue'
 import { dayLine, headline } from './todayWords'
 
-const [workroom, now, router] = [useWorkroom(), useNow(), useRouter()]
+const [workroom, now, router, lights] = [useWorkroom(), useNow(), useRouter(), useLights()]
 
 const thing = computed(() => nextThing(workroom.states, now.now, lights.courseOf))
 const next = computed(() => ('sheetId' in thing.value ? workroom.work(thing.value.sheetId) : undefined))

@@ -2,7 +2,6 @@ import { learnedSun } from '../sun/learned'
 import { sunCourse, type SunScene } from '../sun/day'
 import { CLEAR_SKY, sunLightAt } from '../sun/irradiance'
 import type { Figure } from '../quantity/figure'
-import type { Light } from '../record/light'
 import { meteredCourse, type LightCourse, type Sample } from './dose'
 import { lampCourse } from './lamp'
 import { healthOf, litSince, type LightHistory } from './lightLedger'
@@ -158,5 +157,3 @@ export function courseUnder(
     ...(milliwattsPerCm2 !== undefined && { referenceMilliwattsPerCm2: milliwattsPerCm2 }),
   } as Parameters<typeof lampCourse>[0])
 }
-
-export const isSun = (light: Pick<Light, 'kind'>): boolean => light.kind === 'sun'

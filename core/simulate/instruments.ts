@@ -155,7 +155,7 @@ export function virtualInstrument(
     if (header === '*IDN' && isQuestion) return [`IDN EMBER STAND-IN,${kind.toUpperCase()},1,1.0`]
     if (header === '*RST') {
       ;[zero, period, stuck, patch] = [0, null, null, 0]
-      delete bench.faults[kind]
+      bench.faults[kind] = { kind: 'none', since: now }
       return []
     }
     if (header === 'SYST:ERR' && isQuestion) return [errors.shift() ?? 'ERR 0,"No error"']

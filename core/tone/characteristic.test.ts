@@ -1,5 +1,5 @@
 import { seededRandom } from '../simulate/random'
-import { characteristicOf } from './characteristic'
+import { characteristicOf, densityBehind } from './characteristic'
 import { evenTablet, suitNegative, TABLETS } from './tablet'
 
 /** Logistic in log exposure: its ISO points have closed forms. */
@@ -23,7 +23,7 @@ describe('characteristicOf', () => {
     expect(curve.exposureRange!.value).toBeCloseTo(100 * isoRange, 1)
     expect(curve.negativeRange!.value).toBeCloseTo(isoRange, 3)
     expect(curve.averageGradient!.value).toBeCloseTo((0.9 * net - 0.04) / isoRange, 3)
-    expect(curve.densityBehind(1.35)).toBeCloseTo(white + net / 2, 3)
+    expect(densityBehind(curve, 1.35)).toBeCloseTo(white + net / 2, 3)
     expect(curve.outliers).not.toContain(true)
   })
 

@@ -4,6 +4,7 @@ import { leastSquares, median, robustFit, type Model } from './leastSquares'
 
 /** A curve of density by log exposure, with its way back. */
 interface Family {
+  towards: 1 | -1
   model: Model
   /** Log exposure at which a share of the height is reached. */
   inverse(parameters: readonly number[], share: number): number
@@ -17,6 +18,7 @@ interface Family {
 const family = (towards: 1 | -1): Family => {
   const foot = (k: number, m: number, x: number) => Math.exp(Math.min(200, -towards * k * (x - m)))
   return {
+    towards,
     model: {
       value: ([a, r, m, k, s], x) => {
         const share = (1 + foot(k!, m!, x)) ** -Math.exp(s!)
@@ -78,9 +80,17 @@ export interface Characteristic {
   residuals: number[]
   scatter: number
   outliers: boolean[]
-  /** Density of the print behind a density of the negative. */
-  densityBehind(negativeDensity: number): number
+  /** The fitted curve, as plain data (see `densityBehind`). */
+  curve: { towards: 1 | -1; parameters: number[] }
 }
+
+/**
+ * Density of the print behind a density of the negative, on the fitted curve.
+ *
+ * @param negativeDensity over clear film.
+ */
+export const densityBehind = ({ curve }: Pick<Characteristic, 'curve'>, negativeDensity: number): number =>
+  family(curve.towards).model.value(curve.parameters, -negativeDensity)
 
 /**
  * Fits a print's densities behind a step tablet.
@@ -172,7 +182,7 @@ export function characteristicOf(
     residuals: back(fit.residuals, Number.NaN),
     scatter: fit.scatter,
     outliers: back(fit.outliers, false),
-    densityBehind: (negativeDensity) => curve(-negativeDensity),
+    curve: { towards: kind.towards, parameters: fit.parameters },
   }
 }
 

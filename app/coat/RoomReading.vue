@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { CoreError, type Refusal } from '@core/errors'
+import { digits } from '@core/quantity/format'
+import { parseQuantity } from '@core/quantity/parse'
+import type { RunState } from '@core/process/run'
+import type { Happening } from '@core/record/event'
+import { useInstruments } from '../instruments/instruments.store'
+import { useNotice } from '../shell/notice.store'
+import TextField from '../shell/TextField.vue'
+
+/** Air of the room, written into the sheet's record: by the instrument, or as the wall has it. */
+const props = defineProps<{ room: RunState['room'] }>()
+const emit = defineEmits<{ record: [happening: Happening] }>()
+const [instruments, notice] = [useInstruments(), useNotice()]
+const typed = ref('')
+const fault = ref<Refusal | undefined>()
+const isThere = computed(() => instruments.deviceFor('humidity') !== null)
+const said = computed(() =>
+  props.room ? `${digits(props.room.celsius)}\u00a0°C, ${digits(props.room.relativeHumidity, 2)}\u00a0%` : '',
+)
+
+const write = (celsius: number, relativeHumidity: number) =>
+  emit('record', {
+    type: 'roomRead',
+    celsius: Math.round(celsius * 10) / 10,
+    relativeHumidity: Math.round(relativeHumidity),
+  })
+async function measure(): Promise<void> {
+  try {
+    write(await instruments.measure('temperature'), await instruments.measure('humidity'))
+  } catch (error) {
+    notice.refuse(error, 'the room')
+  }
+}
+function keep(): void {
+  fault.value = undefined
+  try {
+    const [first = '', second = ''] = typed.value.split(/[,;]\s*|\s+(?=\d+\s*%?\s*$)/)
+    const celsius = parseQuantity(first, 'temperature', { field: 'room', bareUnit: 'degC' })
+    const humidity = Number(/^\s*(\d+(?:\.\d+)?)\s*%?\s*$/.exec(second)?.[1] ?? Number.NaN)
+    if (!(humidity >= 0 && humidity <= 100) || !(celsius > -30 && celsius < 60))
+      throw new CoreError({
+        code: 'unreadable',
+        field: 'room',
+        problem: `“${typed.value}” is not a temperature and a humidity.`,
+        remedy: 'Write them like 21 °C, 48 %.',
+      })
+    write(celsius, humidity)
+    typed.value = ''
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    fault.value = error.refusal
+  }
+}
+</script>
+
+<template>
+  <form class="RoomReading" @submit.prevent="keep">
+    <span v-if="said">The room: {{ said }}</span>
+    <button v-if="isThere" type="button" @click="measure">Read the room</button>
+    <TextField v-else v-model="typed" label="The room" placeholder="21 °C, 48 %" :fault="fault" />
+  </form>
+</template>
+
+<style scoped>
+.RoomReading {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: center;
+  max-width: 420px;
+  color: var(--es-quiet);
+}
+
+button {
+  padding: 6px 12px;
+  border: 1px solid var(--es-line);
+  background: none;
+  cursor: pointer;
+}
+</style>

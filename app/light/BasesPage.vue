@@ -1,0 +1,222 @@
+<script setup lang="ts">
+import { v4 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { CoreError, type Refusal } from '@core/errors'
+import { exposureFromBase } from '@core/light/bases'
+import { expectedLight } from '@core/light/lightNow'
+import { formatSpan } from '@core/quantity/format'
+import { parseQuantity } from '@core/quantity/parse'
+import { Base } from '@core/record/light'
+import { db } from '../data/db'
+import { useNow } from '../data/useNow'
+import { useWorkroom } from '../data/workroom.store'
+import EmptyPage from '../shell/EmptyPage.vue'
+import FigureValue from '../shell/FigureValue.vue'
+import { useMarginNotes } from '../shell/margin.store'
+import { dateOf } from '../shell/moments'
+import { useNotice } from '../shell/notice.store'
+import SelectField from '../shell/SelectField.vue'
+import TextField from '../shell/TextField.vue'
+import LightNav from './LightNav.vue'
+import { useLights } from './lights.store'
+import { doseText } from './lightWords'
+
+const [workroom, lights, notice, now] = [useWorkroom(), useLights(), useNotice(), useNow()]
+
+const papers = computed(() => new Map(workroom.papers.map((paper) => [paper.id, paper.name])))
+const WAY = { strip: 'from a strip', eye: 'from a strip, by eye', typed: 'written down' } as const
+/** Each with what it comes to under its light as it burns today. */
+const shown = computed(() =>
+  [...lights.bases]
+    .sort((a, b) => b.at - a.at)
+    .map((base) => {
+      const history = lights.history(base.lightId)
+      const from = exposureFromBase({ base, differs: [] }, history && expectedLight(history, now.now))
+      return {
+        base,
+        from,
+        definition: workroom.definitionOf(base.processId),
+        light: history?.light.name ?? 'a light that is gone',
+        paper: (base.paperId && papers.value.get(base.paperId)) || 'any paper',
+        isScaled: Math.abs(from.seconds.value / base.seconds - 1) > 0.01,
+      }
+    }),
+)
+
+const processId = ref(workroom.sheets[0]?.sheet.process.id ?? '')
+const lightId = ref(workroom.lights[0]?.id ?? '')
+const paperId = ref('')
+const film = ref('clear film')
+const seconds = ref('')
+const fault = ref<Refusal | undefined>()
+const isTyping = ref(false)
+async function add(): Promise<void> {
+  fault.value = undefined
+  try {
+    const value = parseQuantity(seconds.value, 'time', { field: 'base exposure', bareUnit: 'min' })
+    if (!processId.value || !lightId.value)
+      throw new CoreError({
+        code: 'missing',
+        field: 'base exposure',
+        problem: 'Process and light are not named.',
+        remedy: 'Choose both; add the light at Lights first.',
+      })
+    const id = uuid()
+    const light = lights.lightNow(lightId.value)
+    await db.bases.add(
+      Base.parse({
+        id,
+        at: Date.now(),
+        processId: processId.value,
+        choices: {},
+        ...(paperId.value && { paperId: paperId.value }),
+        lightId: lightId.value,
+        film: film.value.trim(),
+        seconds: value,
+        ...(light && { milliwattsPerCm2: light.milliwattsPerCm2 }),
+        by: 'typed',
+        note: '',
+      }),
+    )
+    isTyping.value = false
+    seconds.value = ''
+    notice.say('Base exposure kept.', () => takeBack(id))
+  } catch (error) {
+    if (error instanceof CoreError) fault.value = error.refusal
+    else notice.refuse(error, 'the base exposure')
+  }
+}
+const takeBack = (id: string) => void db.bases.update(id, { takenBackAt: Date.now() })
+const ofProcess = computed(() => workroom.allProcesses.map((one) => ({ id: one.id, name: one.name })))
+
+useMarginNotes(() => [
+  {
+    title: 'What it is kept for',
+    lines: [
+      'One combination: process and sensitizer, paper, light and film. A new sheet of the same starts from it by itself.',
+    ],
+  },
+  {
+    title: 'A dose where the light is known',
+    lines: [
+      'Found with a meter, or under a lamp that was read, it is a dose: when the lamp dims, the time grows by itself.',
+    ],
+  },
+])
+</script>
+
+<template>
+  <section class="BasesPage">
+    <header>
+      <p class="es-kicker">The shortest that still gives the deepest black</p>
+      <h1>Base exposures</h1>
+      <LightNav here="bases" />
+    </header>
+    <EmptyPage v-if="!shown.length" under kicker="None yet" title="No base exposure has been found">
+      <p>Print a test strip once, read it, and every sheet after it starts from what it says.</p>
+      <p><RouterLink :to="{ name: 'strip' }">Plan a test strip</RouterLink></p>
+    </EmptyPage>
+    <article
+      v-for="one in shown"
+      :key="one.base.id"
+      :aria-label="`${one.definition.name}, ${one.paper}, ${one.light}`"
+    >
+      <h2>
+        <span class="BasesPage-mark" :style="{ background: `var(--es-${one.definition.mark})` }" />
+        {{ one.definition.name }}
+      </h2>
+      <p>{{ one.paper }}, under {{ one.light }}, through {{ one.base.film || 'clear film' }}</p>
+      <div class="BasesPage-figures">
+        <FigureValue
+          :label="one.isScaled ? 'as its light burns now' : 'base exposure'"
+          :figure="one.from.seconds"
+          :text="formatSpan(Math.round(one.from.seconds.value))"
+        />
+        <p v-if="one.base.lowSeconds !== undefined && one.base.highSeconds !== undefined" class="es-quiet">
+          found {{ formatSpan(Math.round(one.base.seconds)) }}, between
+          {{ formatSpan(Math.round(one.base.lowSeconds)) }} and
+          {{ formatSpan(Math.round(one.base.highSeconds)) }}
+        </p>
+        <p v-if="one.from.millijoulesPerCm2" class="es-quiet">{{ doseText(one.from.millijoulesPerCm2) }}</p>
+        <p class="es-quiet">{{ WAY[one.base.by] }}, {{ dateOf(one.base.at, now.now) }}</p>
+        <button type="button" @click="takeBack(one.base.id)">take back</button>
+      </div>
+    </article>
+    <form v-if="isTyping" class="BasesPage-new" @submit.prevent="add">
+      <SelectField v-model="processId" label="Process" :options="ofProcess" />
+      <SelectField
+        v-model="lightId"
+        label="Light"
+        :options="workroom.lights.map((one) => ({ id: one.id, name: one.name }))"
+      />
+      <SelectField
+        v-model="paperId"
+        label="Paper"
+        :options="workroom.papers.map((one) => ({ id: one.id, name: one.name }))"
+        clearable
+        placeholder="any"
+      />
+      <TextField v-model="film" label="Film it was printed through" />
+      <TextField v-model="seconds" label="Base exposure" placeholder="8 min" :fault="fault" />
+      <button type="submit">Keep it</button>
+    </form>
+    <button v-else type="button" class="BasesPage-add" @click="isTyping = true">Write one down</button>
+  </section>
+</template>
+
+<style scoped>
+.BasesPage {
+  display: grid;
+  gap: 16px;
+  max-width: 860px;
+}
+
+header {
+  display: grid;
+  gap: 10px;
+}
+
+article {
+  display: grid;
+  gap: 4px;
+  padding-bottom: 12px;
+  border-bottom: 1px solid var(--es-rule);
+}
+
+.BasesPage-mark {
+  display: inline-block;
+  width: 10px;
+  height: 10px;
+  margin-right: 6px;
+}
+
+.BasesPage-figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  align-items: baseline;
+}
+
+.BasesPage-figures button {
+  border: 0;
+  background: none;
+  color: var(--es-quiet);
+  cursor: pointer;
+  text-decoration: underline;
+}
+
+.BasesPage-new {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 2px 24px;
+}
+
+.BasesPage-new button,
+.BasesPage-add {
+  justify-self: start;
+  padding: 9px 14px;
+  border: 1px solid var(--es-line);
+  background: none;
+  cursor: pointer;
+}
+</style>

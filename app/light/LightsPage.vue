@@ -1,0 +1,218 @@
+<script setup lang="ts">
+import { v4 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { litSince, healthOf } from '@core/light/lightLedger'
+import { expectedLight } from '@core/light/lightNow'
+import { digits } from '@core/quantity/format'
+import type { LightKind } from '@core/record/definition'
+import { Light } from '@core/record/light'
+import { db } from '../data/db'
+import { useNow } from '../data/useNow'
+import ChoiceRow from '../shell/ChoiceRow.vue'
+import EmptyPage from '../shell/EmptyPage.vue'
+import { useMarginNotes, type MarginNote } from '../shell/margin.store'
+import { dayOf } from '../shell/moments'
+import { useNotice } from '../shell/notice.store'
+import TextField from '../shell/TextField.vue'
+import LightGlyph from './LightGlyph.vue'
+import LightNav from './LightNav.vue'
+import LightPanel from './LightPanel.vue'
+import { useLights } from './lights.store'
+import { irradianceText, KIND_WORDS } from './lightWords'
+
+const [route, router, lights, now, notice] = [
+  useRoute(), useRouter(), useLights(), useNow(), useNotice(),
+] // prettier-ignore
+
+const standing = computed(() =>
+  [...lights.histories.values()].map((history) => {
+    const isSun = history.light.kind === 'sun'
+    const health = healthOf(history, now.now)
+    const expected = expectedLight(history, now.now)
+    return {
+      history,
+      light: history.light,
+      health,
+      isLit: isSun ? (expected?.value ?? 0) > 0.05 : litSince(history) !== null,
+      strength: Math.min(1, (health.left?.value ?? 100) / 100),
+      /** The line under its name. */
+      says: isSun
+        ? [
+            history.light.place
+              ? expected
+                ? `about ${irradianceText(expected.value)} now`
+                : 'below the horizon'
+              : 'no place yet',
+          ]
+        : [
+            `${digits(Math.round(health.hours.value * 10) / 10)}\u00a0h`,
+            ...(health.left ? [`${Math.round(health.left.value)}\u00a0% of what it was`] : []),
+            ...(expected ? [irradianceText(expected.value)] : ['not read yet']),
+          ],
+      isDue: !isSun && health.nextCheckHours < 0,
+    }
+  }),
+)
+const chosen = computed(() => standing.value.find((one) => one.light.id === route.params.lightId) ?? null)
+const choose = (id: string) =>
+  void router.replace({ name: 'lights', params: { lightId: chosen.value?.light.id === id ? '' : id } })
+
+const name = ref('')
+const kind = ref<string | undefined>('uvBox')
+const kinds = (Object.keys(KIND_WORDS) as LightKind[]).map((id) => ({ id, name: KIND_WORDS[id] }))
+const isAdding = ref(false)
+async function add(): Promise<void> {
+  try {
+    const light = Light.parse({
+      id: uuid(),
+      name: name.value.trim() || `the ${KIND_WORDS[kind.value as LightKind]}`,
+      kind: kind.value,
+      note: '',
+      changedAt: Date.now(),
+    })
+    await db.lights.add(light)
+    isAdding.value = false
+    name.value = ''
+    choose(light.id)
+  } catch (error) {
+    notice.refuse(error, 'the light')
+  }
+}
+
+useMarginNotes(() => {
+  const notes: MarginNote[] = standing.value
+    .filter((one) => one.isDue)
+    .map((one) => ({
+      title: `Read ${one.light.name}`,
+      lines: ['It has burnt long enough since it was last read to have changed.'],
+      tone: 'caution',
+    }))
+  const last = chosen.value?.history.entries.filter((one) => one.what.type === 'read').at(-1)
+  if (last?.what.type === 'read')
+    notes.push({
+      title: 'Last reading',
+      lines: [`${irradianceText(last.what.milliwattsPerCm2)}, ${dayOf(last.at)}`],
+    })
+  notes.push(
+    {
+      title: 'Eyes',
+      tone: 'caution',
+      lines: [
+        'Cover closed before the lamp goes on. Do not look into it; UV-blocking glasses. Your local code comes first.',
+      ],
+    },
+    {
+      title: 'Why read a lamp',
+      lines: [
+        'Bulbs grow dim unnoticed: two prints alike are not alike any more.',
+        'Same place in the frame, lamp warm. Without a meter, every base exposure that is found tells the same.',
+      ],
+    },
+  )
+  return notes
+})
+</script>
+
+<template>
+  <section class="LightsPage">
+    <header>
+      <p class="es-kicker">What there is to print by</p>
+      <h1>Lights</h1>
+      <LightNav here="lights" />
+    </header>
+    <EmptyPage v-if="!standing.length" under kicker="Still dark" title="No light is known yet">
+      <p>Add the lamp or the window you print by. Ember Sheet keeps its hours and sees when it grows dim.</p>
+    </EmptyPage>
+    <ul v-else class="LightsPage-row">
+      <li v-for="one in standing" :key="one.light.id">
+        <button
+          type="button"
+          :aria-pressed="one.light.id === chosen?.light.id"
+          :class="{ 'is-due': one.isDue }"
+          @click="choose(one.light.id)"
+        >
+          <span v-if="one.isDue" class="LightsPage-due">read it again</span>
+          <LightGlyph :kind="one.light.kind" :strength="one.strength" :lit="one.isLit" />
+          <strong>{{ one.light.name }}</strong>
+          <span v-for="line in one.says" :key="line">{{ line }}</span>
+        </button>
+      </li>
+    </ul>
+    <LightPanel
+      v-if="chosen"
+      :key="chosen.light.id"
+      :history="chosen.history"
+      :health="chosen.health"
+      :is-lit="chosen.isLit"
+    />
+    <form v-if="isAdding || !standing.length" class="LightsPage-new" @submit.prevent="add">
+      <TextField v-model="name" label="What you call it" placeholder="the attic box" />
+      <ChoiceRow v-model="kind" label="Which kind" :options="kinds" />
+      <button type="submit">Add this light</button>
+    </form>
+    <button v-else type="button" class="LightsPage-add" @click="isAdding = true">Another light</button>
+  </section>
+</template>
+
+<style scoped>
+.LightsPage {
+  display: grid;
+  gap: 18px;
+  max-width: 860px;
+}
+
+header {
+  display: grid;
+  gap: 10px;
+}
+
+.LightsPage-row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  margin: 0;
+  padding: 0 0 14px;
+  border-bottom: 2px solid var(--es-line);
+  list-style: none;
+}
+
+.LightsPage-row button {
+  display: grid;
+  gap: 3px;
+  justify-items: center;
+  min-width: 150px;
+  padding: 8px 14px;
+  border: 1px solid transparent;
+  background: none;
+  cursor: pointer;
+}
+
+.LightsPage-row button[aria-pressed='true'] {
+  border-color: var(--es-ember);
+}
+
+.LightsPage-row span {
+  color: var(--es-quiet);
+  font-size: 14px;
+}
+
+.LightsPage-row .LightsPage-due {
+  color: var(--es-ember);
+}
+
+.LightsPage-new {
+  display: grid;
+  gap: 8px;
+  max-width: 520px;
+}
+
+.LightsPage-new button,
+.LightsPage-add {
+  justify-self: start;
+  padding: 10px 16px;
+  border: 1px solid var(--es-line);
+  background: none;
+  cursor: pointer;
+}
+</style>

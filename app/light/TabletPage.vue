@@ -1,0 +1,487 @@
+<script setup lang="ts">
+import { v4 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { CoreError, type Refusal } from '@core/errors'
+import { densityBehind, type Characteristic } from '@core/tone/characteristic'
+import { suitNegative, TABLETS } from '@core/tone/tablet'
+import { digits } from '@core/quantity/format'
+import { Tablet, TabletPrint } from '@core/record/light'
+import { db } from '../data/db'
+import { useWorkroom } from '../data/workroom.store'
+import TakeReading from '../instruments/TakeReading.vue'
+import BigTarget from '../shell/BigTarget.vue'
+import ChartFigure, { type ChartSeries } from '../shell/ChartFigure.vue'
+import ChoiceRow from '../shell/ChoiceRow.vue'
+import FigureValue from '../shell/FigureValue.vue'
+import { useMarginNotes, type MarginNote } from '../shell/margin.store'
+import { useNotice } from '../shell/notice.store'
+import SelectField from '../shell/SelectField.vue'
+import TextField from '../shell/TextField.vue'
+import LightNav from './LightNav.vue'
+import { useLights } from './lights.store'
+import { readDensities } from './stripReading'
+import { useCurves } from './useCurves'
+
+const [workroom, lights, notice] = [useWorkroom(), useLights(), useNotice()]
+const HAND = 'in hand'
+
+const tabletId = ref<string | undefined>(TABLETS[0].id)
+const tablets = computed(() => [
+  ...TABLETS.map(({ id, name, densities }) => ({
+    id: id as string,
+    name: name as string,
+    densities: densities as readonly number[],
+  })),
+  ...lights.tablets,
+])
+const tablet = computed(() => tablets.value.find((one) => one.id === tabletId.value) ?? TABLETS[0])
+const name = ref('')
+const typed = ref('')
+const scale = ref<string | undefined>('density')
+const processId = ref('')
+const isByInstrument = ref(false)
+const processOptions = computed(() => workroom.allProcesses.map((one) => ({ id: one.id, name: one.name })))
+
+/** Readings in a row, clear step first; a dash for a step that could not be read. */
+const read = computed((): { print: (number | null)[] | null; fault?: Refusal } => {
+  const words = typed.value
+    .replace(/(\d),(\d)/g, '$1.$2')
+    .split(/[\s;]+/)
+    .filter(Boolean)
+  if (!words.length) return { print: null }
+  try {
+    const print = words.map((word) =>
+      /^[-–—x]$/i.test(word)
+        ? null
+        : (readDensities(word, scale.value === 'lightness' ? 'lightness' : 'density')[0] ?? null),
+    )
+    if (print.length > tablet.value.densities.length)
+      throw new CoreError({
+        code: 'too-many',
+        field: 'readings',
+        problem: `These are ${print.length} readings, and the tablet has ${tablet.value.densities.length} steps.`,
+        remedy: 'Choose the other tablet, or take out what is double.',
+      })
+    return {
+      print: [...print, ...Array.from({ length: tablet.value.densities.length - print.length }, () => null)],
+    }
+  } catch (error) {
+    if (error instanceof CoreError) return { print: null, fault: error.refusal }
+    throw error
+  }
+})
+function take(value: number): void {
+  isByInstrument.value = true
+  typed.value = `${typed.value.trim()} ${value.toFixed(3)}`.trim()
+}
+
+// --- own tablets
+const ownName = ref('')
+const ownDensities = ref('')
+const ownFault = ref<Refusal | undefined>()
+async function keepTablet(): Promise<void> {
+  ownFault.value = undefined
+  try {
+    const densities = readDensities(ownDensities.value, 'density')
+    if (densities.length < 6)
+      throw new CoreError({
+        code: 'too-few',
+        field: 'tablet',
+        problem: 'A tablet has at least six steps.',
+        remedy: 'Write the density of each step, the clear one first.',
+      })
+    const clear = densities[0] ?? 0
+    const id = uuid()
+    // Over its clear step, so that readings with and without film base are the same tablet.
+    await db.tablets.add(
+      Tablet.parse({
+        id,
+        name: ownName.value.trim() || 'my tablet',
+        densities: densities.map((one) => Math.max(0, Math.round((one - clear) * 1000) / 1000)),
+        changedAt: Date.now(),
+      }),
+    )
+    tabletId.value = id
+    ;[ownName.value, ownDensities.value] = ['', '']
+  } catch (error) {
+    if (error instanceof CoreError) ownFault.value = error.refusal
+    else notice.refuse(error, 'the tablet')
+  }
+}
+
+// --- curves
+const shownIds = ref<string[]>([])
+const question = computed(() => [
+  ...(read.value.print ? [{ id: HAND, tablet: [...tablet.value.densities], print: read.value.print }] : []),
+  ...lights.tabletPrints.map((one) => ({ id: one.id, tablet: one.tablet, print: one.print })),
+])
+const curves = useCurves(() => question.value)
+const curveOf = (id: string): Characteristic | null => {
+  const found = curves.value[id]
+  return found && 'curve' in found ? found.curve : null
+}
+const refusalOfHand = computed(() => {
+  const found = read.value.print ? curves.value[HAND] : undefined
+  return found && 'refusal' in found ? found.refusal : undefined
+})
+const inHand = computed(() => (read.value.print ? curveOf(HAND) : null))
+const kept = computed(() => [...lights.tabletPrints].sort((a, b) => b.at - a.at))
+const isShown = (id: string) => shownIds.value.includes(id)
+const toggle = (id: string) =>
+  (shownIds.value = isShown(id) ? shownIds.value.filter((one) => one !== id) : [...shownIds.value, id])
+/** What the figures are of: the one in hand, else the one shown last, else the newest. */
+const figured = computed(() => {
+  if (inHand.value) return { name: name.value.trim() || 'in hand', curve: inHand.value }
+  const one = kept.value.find((print) => print.id === shownIds.value.at(-1)) ?? kept.value[0]
+  const curve = one && curveOf(one.id)
+  return one && curve ? { name: one.name, curve } : null
+})
+
+const COLOURS = ['ember', 'prussian', 'umber', 'plum', 'ink'] as const
+const drawn = computed(() => [
+  ...(read.value.print && inHand.value
+    ? [
+        {
+          id: HAND,
+          name: name.value.trim() || 'in hand',
+          tablet: [...tablet.value.densities],
+          print: read.value.print,
+          curve: inHand.value,
+        },
+      ]
+    : []),
+  ...kept.value
+    .filter((one, at) => isShown(one.id) || (!inHand.value && !shownIds.value.length && at === 0))
+    .flatMap((one) => {
+      const curve = curveOf(one.id)
+      return curve ? [{ id: one.id, name: one.name, tablet: one.tablet, print: one.print, curve }] : []
+    }),
+])
+const series = computed<ChartSeries[]>(() =>
+  drawn.value.flatMap(({ name: title, tablet: steps, print, curve }, n) => {
+    const last = Math.max(...steps)
+    const colour = COLOURS[n % COLOURS.length]
+    return [
+      { name: title, kind: 'points' as const, colour, points: steps.flatMap((density, i) => (print[i] == null ? [] : [{ x: -density, y: print[i] }])) },
+      {
+        name: `${title}, curve`, kind: 'line' as const, colour, isDrawnOnly: true,
+        points: Array.from({ length: 61 }, (_, i) => (last * i) / 60).map((density) => ({ x: -density, y: densityBehind(curve, density) })),
+      },
+    ] // prettier-ignore
+  }),
+)
+const outliers = computed(() => figured.value?.curve.outliers.flatMap((is, at) => (is ? [at + 1] : [])) ?? [])
+const ends = computed(() => {
+  const curve = figured.value?.curve
+  if (!curve) return []
+  const said = (title: string, end: Characteristic['minimum'], word: string) =>
+    end.isMet
+      ? { title, value: digits(end.fitted, 3), says: 'the tablet reaches it' }
+      : {
+          title,
+          value: digits(end.reached, 3),
+          says: `the tablet ends here; the curve goes on to about ${digits(end.fitted, 3)}: ${word}`,
+        }
+  return [
+    said('whitest', curve.minimum, 'a longer tablet, or less exposure'),
+    said('deepest', curve.maximum, 'more exposure would show it'),
+  ]
+})
+
+async function keep(): Promise<void> {
+  if (!read.value.print) return
+  const id = uuid()
+  try {
+    await db.tabletPrints.add(
+      TabletPrint.parse({
+        id,
+        at: Date.now(),
+        name: name.value.trim() || `tablet ${lights.tabletPrints.length + 1}`,
+        tablet: [...tablet.value.densities],
+        print: read.value.print,
+        by: isByInstrument.value ? 'instrument' : 'typed',
+        ...(processId.value && { processId: processId.value }),
+        note: '',
+      }),
+    )
+    shownIds.value = [...shownIds.value, id]
+    ;[name.value, typed.value, isByInstrument.value] = ['', '', false]
+    notice.say('The tablet is kept.', () => takeBack(id))
+  } catch (error) {
+    notice.refuse(error, 'the tablet')
+  }
+}
+const takeBack = (id: string) => void db.tabletPrints.update(id, { takenBackAt: Date.now() })
+
+// --- which one suits a negative
+const negative = ref('')
+const suits = computed(() => {
+  const range = Number(negative.value.replace(',', '.'))
+  if (!(range > 0)) return []
+  return suitNegative(
+    range,
+    kept.value.flatMap((one) => {
+      const curve = curveOf(one.id)
+      return curve ? [{ id: one.id, name: one.name, curve }] : []
+    }),
+  )
+})
+const SUIT_WORDS = {
+  fits: 'fits',
+  shortPaper: 'too contrasty: shadows or highlights will be lost',
+  longPaper: 'too soft: the print will be flat',
+  unknown: 'its tablet ended too early to tell',
+} as const
+
+useMarginNotes(() => {
+  const notes: MarginNote[] = []
+  if (outliers.value.length)
+    notes.push({
+      title: 'Off the curve',
+      tone: 'caution',
+      lines: [
+        `Step ${outliers.value.join(', ')}: read again, or look for a hair or a spot. They are shown, and do not bend the curve.`,
+      ],
+    })
+  notes.push(
+    {
+      title: 'How to print it',
+      lines: [
+        'The tablet in the frame like a negative, at the base exposure. Read each step in its middle, dry.',
+      ],
+    },
+    {
+      title: 'What it tells',
+      lines: [
+        'How much density range a negative must have to use the whole paper. Print one for each contrast addition, humidity or paper, and compare.',
+      ],
+    },
+    {
+      title: 'Two kinds of end',
+      lines: [
+        'Where the curve levels out is the paper. Where it just stops is the tablet: then the true range is longer.',
+      ],
+    },
+  )
+  return notes
+})
+</script>
+
+<template>
+  <section class="TabletPage">
+    <header>
+      <p class="es-kicker">How the paper answers</p>
+      <h1>Step tablet</h1>
+      <LightNav here="tablet" />
+    </header>
+    <ChoiceRow v-model="tabletId" label="Tablet" :options="tablets" />
+    <div class="TabletPage-row">
+      <TextField v-model="name" label="What was printed" placeholder="3 drops of chlorate, 50 % RH" />
+      <SelectField
+        v-model="processId"
+        label="Process"
+        :options="processOptions"
+        clearable
+        placeholder="any"
+      />
+    </div>
+    <ChoiceRow
+      v-model="scale"
+      label="Readings are"
+      :options="[
+        { id: 'density', name: 'densities' },
+        { id: 'lightness', name: 'L*' },
+      ]"
+    />
+    <TextField
+      v-model="typed"
+      label="Readings, clear step first"
+      placeholder="1.42 1.40 1.36 1.28 … a dash for a step that cannot be read"
+      :fault="read.fault ?? refusalOfHand"
+      :hint="
+        read.print
+          ? `${read.print.filter((one) => one !== null).length} of ${tablet.densities.length} steps`
+          : ''
+      "
+    />
+    <div class="TabletPage-acts">
+      <TakeReading quantity="density" label="Read the next step" @read="take" />
+      <BigTarget label="Keep this tablet" :disabled="!inHand" @press="keep" />
+    </div>
+
+    <ChartFigure
+      v-if="series.length"
+      label="Density by log exposure"
+      :series="series"
+      x-name="log exposure behind the tablet"
+      y-name="density of the print"
+      :y-text="(y) => digits(y, 3)"
+      :x-text="(x) => digits(x, 3)"
+      :y-min="0"
+      :marks="
+        figured && figured.curve.foot !== null && figured.curve.shoulder !== null
+          ? [
+              { x: figured.curve.foot, name: '0.04 over white' },
+              { x: figured.curve.shoulder, name: '90 % of black' },
+            ]
+          : []
+      "
+    />
+    <div v-if="figured" class="TabletPage-figures">
+      <FigureValue
+        v-if="figured.curve.negativeRange"
+        label="density range a negative needs"
+        :figure="figured.curve.negativeRange"
+        :text="digits(figured.curve.negativeRange.value, 3)"
+      />
+      <FigureValue
+        v-if="figured.curve.exposureRange"
+        label="ISO range"
+        :figure="figured.curve.exposureRange"
+        :text="String(Math.round(figured.curve.exposureRange.value))"
+      />
+      <FigureValue
+        v-if="figured.curve.averageGradient"
+        label="average gradient"
+        :figure="figured.curve.averageGradient"
+        :text="digits(figured.curve.averageGradient.value, 2)"
+      />
+      <p v-for="end in ends" :key="end.title">
+        <strong>{{ end.value }}</strong>
+        <span>{{ end.title }}: {{ end.says }}</span>
+      </p>
+    </div>
+
+    <section v-if="kept.length">
+      <h2>Kept tablets</h2>
+      <ul>
+        <li v-for="one in kept" :key="one.id">
+          <label>
+            <input type="checkbox" :checked="isShown(one.id)" @change="toggle(one.id)" />
+            {{ one.name }}
+          </label>
+          <span class="es-quiet">
+            {{ one.processId ? workroom.definitionOf(one.processId).name : '' }}
+            {{
+              curveOf(one.id)?.negativeRange
+                ? `needs ${digits(curveOf(one.id)!.negativeRange!.value, 3)}`
+                : ''
+            }}
+          </span>
+          <button type="button" :aria-label="`Take ${one.name} back`" @click="takeBack(one.id)">
+            take back
+          </button>
+        </li>
+      </ul>
+      <TextField
+        v-model="negative"
+        label="Density range of a negative"
+        placeholder="1.65"
+        hint="says which of these suits it"
+      />
+      <ul v-if="suits.length" aria-label="What suits this negative">
+        <li
+          v-for="(suit, at) in suits"
+          :key="suit.id"
+          :class="{ 'is-best': at === 0 && suit.says !== 'unknown' }"
+        >
+          {{ suit.name }}: {{ SUIT_WORDS[suit.says] }}
+          <span v-if="suit.spare !== null" class="es-quiet">
+            {{ suit.spare > 0 ? '+' : '−' }}{{ digits(Math.abs(suit.spare), 2) }}
+          </span>
+        </li>
+      </ul>
+    </section>
+    <details>
+      <summary>A tablet of your own</summary>
+      <div class="TabletPage-row">
+        <TextField v-model="ownName" label="Its name" placeholder="calibrated, no. 4" />
+        <TextField
+          v-model="ownDensities"
+          label="Densities of its steps, clear one first"
+          placeholder="0.05 0.20 0.36 …"
+          :fault="ownFault"
+        />
+      </div>
+      <button type="button" @click="keepTablet">Keep these steps</button>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.TabletPage {
+  display: grid;
+  gap: 14px;
+  max-width: 880px;
+}
+
+header {
+  display: grid;
+  gap: 10px;
+}
+
+.TabletPage-row {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 2px 24px;
+}
+
+.TabletPage-acts,
+.TabletPage-figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 30px;
+  align-items: center;
+}
+
+.TabletPage-figures p {
+  display: grid;
+  max-width: 17em;
+}
+
+.TabletPage-figures strong {
+  font-size: 22px;
+  font-weight: 400;
+}
+
+.TabletPage-figures span {
+  color: var(--es-quiet);
+  font-size: 14px;
+}
+
+ul {
+  display: grid;
+  gap: 6px;
+  margin: 8px 0 14px;
+  padding: 0;
+  list-style: none;
+}
+
+li .es-quiet {
+  margin: 0 12px;
+}
+
+li.is-best {
+  font-weight: 700;
+}
+
+li button {
+  border: 0;
+  background: none;
+  color: var(--es-quiet);
+  cursor: pointer;
+  text-decoration: underline;
+}
+
+summary {
+  padding: 6px 0;
+  cursor: pointer;
+}
+
+details > button {
+  padding: 8px 12px;
+  border: 1px solid var(--es-line);
+  background: none;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,106 @@
+import { computed, watch } from 'vue'
+import { countedDose } from '@core/light/countedDose'
+import { isStuck } from '@core/light/dose'
+import { cueWords, stripCues, stripTimes } from '@core/light/strip'
+import type { StepState } from '@core/process/run'
+import { elapsedSeconds } from '@core/process/clock'
+import { clockOf } from '@core/process/run'
+import type { Happening } from '@core/record/event'
+import { useNow } from '../data/useNow'
+import type { SheetInRoom } from '../data/workroom.store'
+import { useInstruments } from '../instruments/instruments.store'
+import { tick, speak } from '../shell/voice'
+import { useLights } from './lights.store'
+
+/** A cue this long past was spoken or missed before; it is shown, not said. */
+const STALE_SECONDS = 5
+
+/** What the exposure clock knows of light: who counts, what the meter says, where the card of a strip lies. */
+export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepState | null) {
+  const [now, lights, instruments] = [useNow(), useLights(), useInstruments()]
+
+  const course = computed(() => {
+    const one = inHand()
+    return one && now.now ? lights.courseOf(one.state) : null
+  })
+  const samples = computed(() => {
+    const one = inHand()
+    return one && now.now ? lights.samplesOf(one.sheet.id) : []
+  })
+  const live = computed(() => lights.lightNow(inHand()?.sheet.lightId))
+  /** What is wrong with the meter, said plainly; empty while nothing is. */
+  const trouble = computed(() => {
+    const last = samples.value.at(-1)
+    if (course.value?.by !== 'meter' || !last) return ''
+    if (instruments.meterSilentSince !== null || now.now - last[0] > 5000)
+      return step()?.status === 'running'
+        ? 'The meter is silent. Counting on by its last reading; the record will say so.'
+        : ''
+    return isStuck(samples.value)
+      ? 'The meter has not moved by a digit for ten seconds: it may have stuck.'
+      : ''
+  })
+
+  /** The light to be written down when the cover comes off: one second of dose is a second of it. */
+  function reference(): number | undefined {
+    const sheet = inHand()?.sheet
+    if (!sheet) return undefined
+    if (sheet.millijoulesPerCm2 !== undefined) return sheet.millijoulesPerCm2 / sheet.exposureSeconds
+    return live.value?.milliwattsPerCm2
+  }
+  /** Adds to what is recorded what the light has to say of it. */
+  function withLight(next: Happening): Happening {
+    const one = step()
+    if (one?.planned.kind !== 'expose') return next
+    if (next.type === 'stepStarted') {
+      const milliwattsPerCm2 = reference()
+      return milliwattsPerCm2 === undefined ? next : { ...next, light: { milliwattsPerCm2 } }
+    }
+    if (next.type === 'stepFinished') {
+      lights.writeTraces(Date.now())
+      const dose = countedDose(one, course.value, samples.value, Date.now())
+      return dose ? { ...next, dose } : next
+    }
+    return next
+  }
+
+  /** Seconds the card's moves are counted in: of the dose, or of the wall where nobody counts. */
+  const counted = computed(() => {
+    const one = step()
+    const clock = one && clockOf(one)
+    if (!one || !clock) return 0
+    return course.value
+      ? (countedDose(one, course.value, samples.value, now.now)?.seconds ?? 0)
+      : elapsedSeconds(clock, now.now)
+  })
+  const strip = computed(() => {
+    const plan = inHand()?.sheet.strip
+    if (!plan) return null
+    // More or less given under the light stretches the whole strip.
+    const stretch = (step()?.plannedSeconds ?? plan.lastSeconds) / plan.lastSeconds
+    const cues = stripCues(plan).map((cue) => ({
+      ...cue,
+      atSeconds: cue.atSeconds * stretch,
+      words: cueWords(plan, cue),
+    }))
+    const done = cues.filter((cue) => cue.atSeconds <= counted.value)
+    return {
+      plan,
+      times: stripTimes(plan).map((seconds) => seconds * stretch),
+      covered: done.at(-1)?.mark ?? (plan.card === 'frees' ? plan.count - 1 : 0),
+      last: done.at(-1) ?? null,
+      next: cues[done.length] ?? null,
+      counted: counted.value,
+    }
+  })
+  watch(
+    () => strip.value?.last?.atSeconds,
+    () => {
+      const cue = strip.value?.last
+      if (!cue || step()?.status !== 'running' || counted.value - cue.atSeconds > STALE_SECONDS) return
+      tick()
+      speak(cue.words)
+    },
+  )
+  return { course, samples, live, trouble, withLight, strip }
+}
