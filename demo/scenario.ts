@@ -15,6 +15,7 @@ import {
 } from './pictures/scenes'
 import { otherSheets, paperDrawer } from './drawerStory'
 import { seededRandom, seededUuid } from '@core/simulate/random'
+import { lightStory } from './lightStory'
 import { demoShelf, type DemoShelf } from './shelf'
 import { carryOn, choicesWith, workLog, type Work } from './sheetStory'
 
@@ -151,7 +152,7 @@ const ENTRIES: readonly Entry[] = [
   },
   {
     number: 30, title: 'Sea lettuce', subject: 'three leaves, wet-pressed', photogram: true, paper: 'laid', light: 'box',
-    work: { stage: 'exposing', ago: 5 * MINUTE + 20_000 },
+    work: { stage: 'exposing', ago: 5 * MINUTE + 20_000, milliwattsPerCm2: 4.19 },
     after: [
       [4 * MINUTE, { type: 'looked', step: 'expose-objects' }],
       [4 * MINUTE + 16_000, { type: 'returned', step: 'expose-objects' }],
@@ -219,6 +220,14 @@ export function demoScenario(
   const drawer = paperDrawer(shelf, random, now)
   records.sheets.push(...others.sheets)
   records.events.push(...others.events, ...drawer.events)
+  // A source of its own, so that what is told of light moves nobody else's identity.
+  const light = lightStory(shelf, seededRandom(seed + 1), now)
+  records.lights = light.lights
+  records.lightEntries.push(...light.lightEntries)
+  records.bases.push(...light.bases)
+  records.tabletPrints.push(...light.tabletPrints)
+  records.sheets.push(...light.sheets)
+  records.events.push(...light.events)
   records.pieces.push(...drawer.pieces)
   records.paperRuns.push(...drawer.paperRuns)
   return { records, pictures }

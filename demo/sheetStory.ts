@@ -23,6 +23,8 @@ export interface Work {
   gramsPerM2: number
   /** Minutes the dry coat lay before it was exposed. */
   waitedMinutes?: number
+  /** The light under which it was exposed, where it was known. */
+  milliwattsPerCm2?: number
   /** A change given under the light. */
   given?: { said: string; plannedSeconds: number }
 }
@@ -57,7 +59,12 @@ export function workLog(sheet: Sheet, work: Work, random: () => number): SheetEv
     then(about(10 * MINUTE), { type: 'stepFinished', step: 'dry' })
   }
   if (reached('exposing')) {
-    then((work.waitedMinutes ?? 6) * MINUTE, { type: 'stepStarted', step: expose })
+    const { milliwattsPerCm2 } = work
+    then((work.waitedMinutes ?? 6) * MINUTE, {
+      type: 'stepStarted',
+      step: expose,
+      ...(milliwattsPerCm2 && { light: { milliwattsPerCm2 } }),
+    })
     if (reached('exposed')) {
       then(total * 550, { type: 'looked', step: expose })
       then(about(18 * SECOND), { type: 'returned', step: expose })

@@ -30,6 +30,7 @@ const {
   figured,
   coverage,
   dropper,
+  light,
   exposure,
   fromBase,
   save,

@@ -37,6 +37,7 @@ const room = (changes: Partial<DraftRoom> = {}): DraftRoom => {
     lengthUnit: 'in',
     coverageMillilitresPerM2: 38.8,
     dropsPerMillilitre: 20,
+    fromBase: null,
     now: T0,
     newId: () => uuid(n++),
     ...changes,

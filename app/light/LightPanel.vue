@@ -198,6 +198,15 @@ const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and
       </p>
     </div>
 
+    <ChartFigure
+      v-if="chart.length"
+      :label="`${light.name}, strength by hours`"
+      :series="chart"
+      x-name="hours"
+      :y-name="health.from === 'meter' ? 'mW/cm²' : '1000 ÷ base exposure in s'"
+      :y-min="0"
+    />
+
     <div class="LightPanel-acts">
       <template v-if="!isSun">
         <button v-if="!isLit" type="button" @click="told({ type: 'lit' }, `${light.name} is lit.`)">
@@ -230,15 +239,6 @@ const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and
       />
       <button type="submit">Count from there</button>
     </form>
-
-    <ChartFigure
-      v-if="chart.length"
-      :label="`${light.name}, strength by hours`"
-      :series="chart"
-      x-name="hours"
-      :y-name="health.from === 'meter' ? 'mW/cm²' : '1000 ÷ base exposure in s'"
-      :y-min="0"
-    />
 
     <details v-if="!isSun">
       <summary>
@@ -335,6 +335,10 @@ const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and
   flex-wrap: wrap;
   gap: 4px 20px;
   align-items: center;
+}
+
+.LightPanel-row > .TextField {
+  flex: 0 1 280px;
 }
 
 button {

@@ -5,7 +5,7 @@ import { isOver } from '@core/process/nextMove'
 import { changeExposure } from '@core/light/exposureChange'
 import { exposureShare, plannedExposure } from '@core/light/plannedExposure'
 import { printDeeper } from '@core/light/deeper'
-import { formatClock, formatSpan, formatStops } from '@core/quantity/format'
+import { digits, formatClock, formatSpan, formatStops } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import BigClock from '../shell/BigClock.vue'
@@ -141,7 +141,7 @@ const doseLine = computed(() => {
   const parts = [
     ...(reference
       ? [
-          `${doseText((share.value / 100) * planned.value * reference)} of ${doseText(planned.value * reference)}`,
+          `${digits(Math.round((share.value / 100) * planned.value * reference), 4)} of ${doseText(planned.value * reference)}`,
         ]
       : []),
     ...(at !== undefined

@@ -40,9 +40,9 @@ const standing = computed(() =>
       says: isSun
         ? [
             history.light.place
-              ? expected
+              ? expected && expected.value > 0.005
                 ? `about ${irradianceText(expected.value)} now`
-                : 'below the horizon'
+                : 'the sun is down'
               : 'no place yet',
           ]
         : [

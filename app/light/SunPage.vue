@@ -138,6 +138,7 @@ const scene = computed(
 )
 const curve = computed(() => scene.value && sunCurve(scene.value.scene, dayStart.value, dayStart.value + DAY))
 const times = computed(() => light.value?.place && sunTimes(light.value.place, dayStart.value))
+const isUpAtNoon = computed(() => curve.value && times.value && lightAt(curve.value, times.value.highest) > 0)
 const expected = computed(() => history.value && expectedLight(history.value, now.now))
 
 // --- what a frame needs
@@ -176,7 +177,7 @@ const finish = computed(() => {
   const typed = /^(\d{1,2})[:.](\d{2})$/.exec(outAt.value.trim())
   const from = typed
     ? new Date(dayStart.value).setHours(Number(typed[1]), Number(typed[2]), 0, 0)
-    : isToday.value
+    : isToday.value && lightAt(curve.value, now.now) > 0.02
       ? now.now
       : (best.value?.at ?? dayStart.value + DAY / 2)
   const spread = Math.exp(scene.value.correction.uncertainty ?? 0.3)
@@ -219,7 +220,7 @@ const finishFigure = computed<Figure | null>(() => {
       ],
       standing: 'memory',
       source: expected.value?.working.source ?? '',
-      leavesOut: 'what the sky does meanwhile; the interval is one in three likely to be left',
+      leavesOut: 'what the sky does meanwhile; the interval is left one time in three',
     },
   }
 })
@@ -255,7 +256,7 @@ useMarginNotes(() => [
     title: 'How sure this is',
     lines: scene.value
       ? [
-          `The light may be out by ${Math.round(100 * Math.expm1(scene.value.correction.uncertainty ?? 0))} % either way: sky ${skyText(light.value?.sky)}.`,
+          `Two times in three the light lies within a factor of ${digits(Math.exp(scene.value.correction.uncertainty ?? 0), 2)} of this, either way. The sky: ${skyText(light.value?.sky)}.`,
           'Each reading of a meter under this sun, and each base exposure, makes the model yours.',
         ]
       : ['Say where the frame is put out; nothing leaves this machine.'],
@@ -281,6 +282,12 @@ useMarginNotes(() => [
     <header>
       <p class="es-kicker">{{ light ? light.name : 'Printing out of doors' }}</p>
       <h1>The sun, {{ dayOf(dayStart) }}</h1>
+      <p v-if="times" class="es-quiet">
+        <template v-if="times.rises && times.sets">
+          up {{ timeOfDay(times.rises) }}, down {{ timeOfDay(times.sets) }}
+        </template>
+        <template v-else>{{ isUpAtNoon ? 'the sun does not set' : 'the sun does not rise' }}</template>
+      </p>
       <LightNav here="sun" />
     </header>
     <ChoiceRow v-if="suns.length > 1" v-model="sunId" label="Which window or place" :options="suns" />
@@ -292,14 +299,6 @@ useMarginNotes(() => [
         <form @submit.prevent="goDate">
           <TextField v-model="date" label="Another day" placeholder="2026-06-21" :fault="faults.date" />
         </form>
-        <p class="es-quiet">
-          <template v-if="times.rises && times.sets">
-            up {{ timeOfDay(times.rises) }}, down {{ timeOfDay(times.sets) }}
-          </template>
-          <template v-else>
-            {{ series[3]?.points.length ? 'the sun does not set' : 'the sun does not rise' }}
-          </template>
-        </p>
       </div>
       <ChartFigure
         :label="`Light on the frame, ${dayOf(dayStart)}`"
@@ -310,6 +309,8 @@ useMarginNotes(() => [
         :y-text="(y) => digits(y, 2)"
         :x-ticks="[3, 6, 9, 12, 15, 18, 21]"
         :y-min="0"
+        :x-min="0"
+        :x-max="24"
         :band="best ? { from: asHour(best.from), to: asHour(best.to) } : null"
         :marks="isToday ? [{ x: asHour(Math.floor(now.now / 60000) * 60000), name: 'now' }] : []"
       />
@@ -351,7 +352,11 @@ useMarginNotes(() => [
         </p>
       </div>
       <div class="SunPage-row">
-        <TextField v-model="outAt" label="Put out at" :placeholder="isToday ? 'now' : '12:30'" />
+        <TextField
+          v-model="outAt"
+          label="Put out at"
+          :placeholder="finish ? timeOfDay(finish.from) : '12:30'"
+        />
         <TextField
           v-model="typedDose"
           label="Dose it needs, mJ/cm²"

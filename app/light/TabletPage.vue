@@ -176,11 +176,11 @@ const ends = computed(() => {
   if (!curve) return []
   const said = (title: string, end: Characteristic['minimum'], word: string) =>
     end.isMet
-      ? { title, value: digits(end.fitted, 3), says: 'the tablet reaches it' }
+      ? { title, value: end.fitted.toFixed(2), says: 'the tablet reaches it' }
       : {
           title,
-          value: digits(end.reached, 3),
-          says: `the tablet ends here; the curve goes on to about ${digits(end.fitted, 3)}: ${word}`,
+          value: end.reached.toFixed(2),
+          says: `the tablet ends here; the curve goes on to about ${end.fitted.toFixed(2)}: ${word}`,
         }
   return [
     said('whitest', curve.minimum, 'a longer tablet, or less exposure'),
@@ -327,12 +327,13 @@ useMarginNotes(() => {
           : []
       "
     />
+    <p v-if="figured && drawn.length > 1" class="es-kicker">{{ figured.name }}</p>
     <div v-if="figured" class="TabletPage-figures">
       <FigureValue
         v-if="figured.curve.negativeRange"
         label="density range a negative needs"
         :figure="figured.curve.negativeRange"
-        :text="digits(figured.curve.negativeRange.value, 3)"
+        :text="figured.curve.negativeRange.value.toFixed(2)"
       />
       <FigureValue
         v-if="figured.curve.exposureRange"
@@ -344,7 +345,7 @@ useMarginNotes(() => {
         v-if="figured.curve.averageGradient"
         label="average gradient"
         :figure="figured.curve.averageGradient"
-        :text="digits(figured.curve.averageGradient.value, 2)"
+        :text="figured.curve.averageGradient.value.toFixed(2)"
       />
       <p v-for="end in ends" :key="end.title">
         <strong>{{ end.value }}</strong>

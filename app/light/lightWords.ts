@@ -21,7 +21,7 @@ export const KIND_WORDS = { sun: 'sun', uvBox: 'UV box', lamp: 'single lamp', tu
 
 /** The sky as it was last said. */
 export function skyText(sky: SkySaid | undefined): string {
-  if (!sky) return 'nobody has said how the sky is'
+  if (!sky) return 'nobody has said how it is'
   if (typeof sky.by === 'string') return SKIES.find((one) => one.id === sky.by)?.name ?? sky.by
   return `by a UV index of ${digits(sky.by.uvIndex, 2)}`
 }

@@ -38,6 +38,8 @@ const props = defineProps<{
   marks?: readonly { x: number; name: string }[]
   xLog?: boolean
   yMin?: number
+  xMin?: number
+  xMax?: number
   xTicks?: readonly number[]
 }>()
 
@@ -97,6 +99,8 @@ const options = computed<ChartOptions<'scatter'>>(() => {
       x: {
         ...x,
         type: props.xLog ? 'logarithmic' : 'linear',
+        ...(props.xMin !== undefined && { min: props.xMin }),
+        ...(props.xMax !== undefined && { max: props.xMax }),
         ...(props.xTicks && {
           afterBuildTicks: (scale: { ticks: { value: number }[] }) => {
             scale.ticks = (props.xTicks ?? []).map((value) => ({ value }))

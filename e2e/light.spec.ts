@@ -1,0 +1,144 @@
+import { expect, test, type Page } from '@playwright/test'
+import { trueBaseDose, VIRTUAL_COATS } from '../core/simulate/coat'
+import { coatAndDry, open, plan } from './workroom'
+
+/** Adds a lamp and writes down what it reads. */
+async function addLamp(page: Page, name: string, milliwatts: string): Promise<void> {
+  await open(page, '/light/lights')
+  await page.getByLabel('What you call it').fill(name)
+  await page.getByRole('button', { name: 'Add this light' }).click()
+  await page.getByLabel('Reading at the frame, mW/cm²').fill(milliwatts)
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByRole('region', { name: 'Margin' }).or(page.getByLabel('Margin')).first()).toContainText(milliwatts)
+}
+
+const connect = async (page: Page, device: string): Promise<void> => {
+  const panel = page.getByRole('article', { name: device })
+  await panel.getByRole('button', { name: 'Connect', exact: true }).click()
+  await expect(panel).toContainText('connected')
+}
+
+/** From a planned strip to a strip hanging on the line. */
+async function runStrip(page: Page): Promise<void> {
+  await page.getByLabel('First mark').fill('40 s')
+  await page.getByLabel('Last mark').fill('12 min')
+  await page.getByLabel('Marks', { exact: true }).fill('12')
+  await expect(page.getByLabel('Marks of the strip').getByRole('listitem')).toHaveCount(12)
+  await page.getByRole('button', { name: 'A new sheet for it' }).click()
+  await expect(page.getByLabel('What is the picture?')).toHaveValue('Test strip')
+  await page.getByText('the attic box', { exact: true }).click()
+  await page.getByLabel('Size of the picture').fill('8x10')
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await expect(page.getByRole('button', { name: 'Begin: count the drops' })).toBeVisible()
+  await coatAndDry(page)
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: /Ready for the frame/ })).toBeVisible()
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('timer')).toBeVisible()
+}
+
+test('a strip is planned, run by its cues, read by the densitometer, and the base exposure is true', async ({ page }) => {
+  test.setTimeout(90_000)
+  await page.clock.install()
+  await addLamp(page, 'the attic box', '4')
+  await open(page, '/light/strip')
+  await runStrip(page)
+  await expect(page.getByText('Cover to mark 1')).toBeVisible()
+  await expect(page.getByText(/of 2880\smJ\/cm²/)).toBeVisible()
+  await page.clock.fastForward(41_000)
+  await expect(page.getByText('Cover to mark 2')).toBeVisible()
+  await expect(page.getByLabel('Marks of the strip').getByText('covered')).toHaveCount(1)
+  await page.clock.fastForward('11:20')
+  await expect(page.getByText(/over the planned|left of/)).toContainText('over the planned')
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: 'Out of the light' })).toBeVisible()
+
+  await page.getByRole('navigation', { name: 'At the light' }).getByRole('link', { name: 'Instruments' }).click()
+  await connect(page, 'Densitometer')
+  await page.getByRole('link', { name: 'Test strip' }).click()
+  await page.getByRole('link', { name: /Read sheet 1/ }).click()
+  await page.getByRole('button', { name: 'Read the whole strip with the stand-in' }).click()
+  await expect(page.getByLabel('Mark 12')).toHaveValue(/^\d\.\d+ \d\.\d+ \d\.\d+$/, { timeout: 20_000 })
+  const said = await page.getByRole('button', { name: /base exposure/ }).first().innerText()
+  const truth = trueBaseDose(VIRTUAL_COATS.developingOut, 0.04) / 4
+  const [minutes = 0, seconds = 0] = [/(\d+) min/, /(\d+) s/].map((unit) => Number(unit.exec(said.replace(/\u00a0/g, ' '))?.[1] ?? 0))
+  expect(Math.abs((minutes * 60 + seconds) / truth - 1), `${said} against ${truth} s`).toBeLessThan(0.05)
+
+  await page.getByRole('button', { name: 'Keep it as base exposure' }).click()
+  await expect(page.getByRole('heading', { name: 'Base exposures' })).toBeVisible()
+  await expect(page.getByRole('article').first()).toContainText('from a strip')
+
+  // The next sheet starts from it, and a dimmer lamp gets longer.
+  await page.keyboard.press('n')
+  await expect(page.getByText('empty: from your base exposure')).toBeVisible()
+})
+
+test('a strip that is too short says so; by eye the last mark cannot be chosen; typed L* are read', async ({ page }) => {
+  await page.clock.install()
+  await addLamp(page, 'the attic box', '4')
+  await open(page, '/light/strip')
+  await page.getByLabel('Marks', { exact: true }).fill('1')
+  await expect(page.getByText('A strip has 2 to 24 marks.')).toBeVisible()
+  await runStrip(page)
+  await page.clock.fastForward('12:05')
+  await page.keyboard.press(' ')
+  await page.getByRole('navigation', { name: 'At the light' }).getByRole('link', { name: 'Test strip' }).click()
+  await page.getByRole('link', { name: /Read sheet 1/ }).click()
+  for (let mark = 1; mark <= 12; mark++) await page.getByLabel(`Mark ${mark}`, { exact: true }).fill((0.1 + mark * 0.1).toFixed(2))
+  await expect(page.getByText('The strip did not reach far enough')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Keep it as base exposure' })).toBeDisabled()
+  await page.getByLabel('Mark 3', { exact: true }).fill('black')
+  await expect(page.getByText('“black” is not a density.')).toBeVisible()
+
+  await page.getByText('L*', { exact: true }).click()
+  const lightness = [80, 70, 60, 50, 40, 30, 24, 21, 20, 19.6, 19.5, 19.5]
+  for (const [i, value] of lightness.entries()) await page.getByLabel(`Mark ${i + 1}`, { exact: true }).fill(String(value))
+  await expect(page.getByRole('button', { name: /base exposure/ }).first()).toContainText('min')
+
+  await page.getByText('by eye', { exact: true }).click()
+  await page.getByRole('listitem').filter({ hasText: /^12/ }).getByRole('button').click()
+  await expect(page.getByText('The last mark has none after it to compare with.')).toBeVisible()
+  await page.getByRole('listitem').filter({ hasText: /^9/ }).getByRole('button').click()
+  await page.getByRole('button', { name: 'Keep it as base exposure' }).click()
+  await expect(page.getByRole('article').first()).toContainText('by eye')
+  await page.getByRole('button', { name: 'take back' }).click()
+  await expect(page.getByText('No base exposure has been found')).toBeVisible()
+})
+
+test('a meter counts the dose; when it drops out the clock goes on, says so, and marks the record', async ({ page }) => {
+  test.setTimeout(90_000)
+  await addLamp(page, 'the attic box', '4.82')
+  await open(page, '/light/instruments')
+  await connect(page, 'UV meter')
+  await page.getByRole('link', { name: 'In the frame' }).click()
+  await plan(page, 'Under the meter', { 'Size of the picture': '1x1', Exposure: '20 s' }, ['the attic box'])
+  // A square inch takes few drops; the waits are passed over by pressing on.
+  await page.keyboard.press(' ')
+  for (let press = 0; press < 6; press++) {
+    await page.waitForTimeout(150)
+    if (await page.getByRole('heading', { name: /Ready for the frame/ }).isVisible()) break
+    await page.keyboard.press(' ')
+  }
+  await expect(page.getByText(/The meter reads/)).toBeVisible()
+  await page.keyboard.press(' ')
+  await expect(page.getByText('counted by the meter')).toBeVisible()
+  await page.waitForTimeout(4000)
+  await page.getByRole('navigation', { name: 'At the light' }).getByRole('link', { name: 'Instruments' }).click()
+  await page.getByText('drop out', { exact: true }).first().click()
+  await expect(page.getByRole('article', { name: 'UV meter' })).toContainText(/gone|calling/)
+  await page.keyboard.press('5')
+  await expect(page.getByText('The meter is silent. Counting on by its last reading')).toBeVisible({ timeout: 15_000 })
+
+  // A reload in the middle loses nothing of what was counted.
+  const share = async () => Number(/(\d+) of/.exec(await page.getByText(/ of \d+\smJ\/cm²/).innerText())?.[1])
+  const before = await share()
+  await page.reload()
+  await expect(page.getByText('counted by the meter')).toBeVisible({ timeout: 15_000 })
+  expect(await share()).toBeGreaterThanOrEqual(before)
+  await expect(page.getByText(/over the planned/)).toBeVisible({ timeout: 40_000 })
+  await page.keyboard.press('Enter')
+  await open(page, '/prints')
+  await page.goto('/prints')
+  await page.getByText('Under the meter').first().click()
+  await expect(page.getByText(/mJ\/cm² by the meter, .*\sof it while the meter was silent/)).toBeVisible()
+})
