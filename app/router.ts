@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { stations } from './stations'
+import { fetchWorkersAhead } from './workers/start'
 import TodayStation from './today/TodayStation.vue'
 
 /** Pages beyond the first screen, fetched when they are asked for or when the first screen has come to rest. */
@@ -34,7 +35,10 @@ const pages = {
 
 /** Brings every page in ahead, so that no key press waits for one and the server may go away. */
 export function fetchPagesAhead(): void {
-  const fetchAll = () => Object.values(pages).forEach((page) => void page().catch(() => undefined))
+  const fetchAll = () => {
+    Object.values(pages).forEach((page) => void page().catch(() => undefined))
+    fetchWorkersAhead()
+  }
   if ('requestIdleCallback' in window) requestIdleCallback(fetchAll)
   else setTimeout(fetchAll, 500)
 }

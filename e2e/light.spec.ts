@@ -1,6 +1,7 @@
+import { spawn } from 'node:child_process'
 import { expect, test, type Page } from '@playwright/test'
 import { trueBaseDose, VIRTUAL_COATS } from '../core/simulate/coat'
-import { coatAndDry, open, plan } from './workroom'
+import { coatAndDry, countDrops, open, plan } from './workroom'
 
 /** Adds a lamp and writes down what it reads. */
 async function addLamp(page: Page, name: string, milliwatts: string): Promise<void> {
@@ -9,7 +10,9 @@ async function addLamp(page: Page, name: string, milliwatts: string): Promise<vo
   await page.getByRole('button', { name: 'Add this light' }).click()
   await page.getByLabel('Reading at the frame, mW/cm²').fill(milliwatts)
   await page.getByRole('button', { name: 'Write it down' }).click()
-  await expect(page.getByRole('region', { name: 'Margin' }).or(page.getByLabel('Margin')).first()).toContainText(milliwatts)
+  await expect(
+    page.getByRole('region', { name: 'Margin' }).or(page.getByLabel('Margin')).first(),
+  ).toContainText(milliwatts)
 }
 
 const connect = async (page: Page, device: string): Promise<void> => {
@@ -37,7 +40,9 @@ async function runStrip(page: Page): Promise<void> {
   await expect(page.getByRole('timer')).toBeVisible()
 }
 
-test('a strip is planned, run by its cues, read by the densitometer, and the base exposure is true', async ({ page }) => {
+test('a strip is planned, run by its cues, read by the densitometer, and the base exposure is true', async ({
+  page,
+}) => {
   test.setTimeout(90_000)
   await page.clock.install()
   await addLamp(page, 'the attic box', '4')
@@ -53,15 +58,23 @@ test('a strip is planned, run by its cues, read by the densitometer, and the bas
   await page.keyboard.press(' ')
   await expect(page.getByRole('heading', { name: 'Out of the light' })).toBeVisible()
 
-  await page.getByRole('navigation', { name: 'At the light' }).getByRole('link', { name: 'Instruments' }).click()
+  await page
+    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('link', { name: 'Instruments' })
+    .click()
   await connect(page, 'Densitometer')
   await page.getByRole('link', { name: 'Test strip' }).click()
   await page.getByRole('link', { name: /Read sheet 1/ }).click()
   await page.getByRole('button', { name: 'Read the whole strip with the stand-in' }).click()
   await expect(page.getByLabel('Mark 12')).toHaveValue(/^\d\.\d+ \d\.\d+ \d\.\d+$/, { timeout: 20_000 })
-  const said = await page.getByRole('button', { name: /base exposure/ }).first().innerText()
+  const said = await page
+    .getByRole('button', { name: /base exposure/ })
+    .first()
+    .innerText()
   const truth = trueBaseDose(VIRTUAL_COATS.developingOut, 0.04) / 4
-  const [minutes = 0, seconds = 0] = [/(\d+) min/, /(\d+) s/].map((unit) => Number(unit.exec(said.replace(/\u00a0/g, ' '))?.[1] ?? 0))
+  const [minutes = 0, seconds = 0] = [/(\d+) min/, /(\d+) s/].map((unit) =>
+    Number(unit.exec(said.replace(/\u00a0/g, ' '))?.[1] ?? 0),
+  )
   expect(Math.abs((minutes * 60 + seconds) / truth - 1), `${said} against ${truth} s`).toBeLessThan(0.05)
 
   await page.getByRole('button', { name: 'Keep it as base exposure' }).click()
@@ -73,7 +86,9 @@ test('a strip is planned, run by its cues, read by the densitometer, and the bas
   await expect(page.getByText('empty: from your base exposure')).toBeVisible()
 })
 
-test('a strip that is too short says so; by eye the last mark cannot be chosen; typed L* are read', async ({ page }) => {
+test('a strip that is too short says so; by eye the last mark cannot be chosen; typed L* are read', async ({
+  page,
+}) => {
   await page.clock.install()
   await addLamp(page, 'the attic box', '4')
   await open(page, '/light/strip')
@@ -82,9 +97,13 @@ test('a strip that is too short says so; by eye the last mark cannot be chosen; 
   await runStrip(page)
   await page.clock.fastForward('12:05')
   await page.keyboard.press(' ')
-  await page.getByRole('navigation', { name: 'At the light' }).getByRole('link', { name: 'Test strip' }).click()
+  await page
+    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('link', { name: 'Test strip' })
+    .click()
   await page.getByRole('link', { name: /Read sheet 1/ }).click()
-  for (let mark = 1; mark <= 12; mark++) await page.getByLabel(`Mark ${mark}`, { exact: true }).fill((0.1 + mark * 0.1).toFixed(2))
+  for (let mark = 1; mark <= 12; mark++)
+    await page.getByLabel(`Mark ${mark}`, { exact: true }).fill((0.1 + mark * 0.1).toFixed(2))
   await expect(page.getByText('The strip did not reach far enough')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Keep it as base exposure' })).toBeDisabled()
   await page.getByLabel('Mark 3', { exact: true }).fill('black')
@@ -92,7 +111,8 @@ test('a strip that is too short says so; by eye the last mark cannot be chosen; 
 
   await page.getByText('L*', { exact: true }).click()
   const lightness = [80, 70, 60, 50, 40, 30, 24, 21, 20, 19.6, 19.5, 19.5]
-  for (const [i, value] of lightness.entries()) await page.getByLabel(`Mark ${i + 1}`, { exact: true }).fill(String(value))
+  for (const [i, value] of lightness.entries())
+    await page.getByLabel(`Mark ${i + 1}`, { exact: true }).fill(String(value))
   await expect(page.getByRole('button', { name: /base exposure/ }).first()).toContainText('min')
 
   await page.getByText('by eye', { exact: true }).click()
@@ -105,7 +125,9 @@ test('a strip that is too short says so; by eye the last mark cannot be chosen; 
   await expect(page.getByText('No base exposure has been found')).toBeVisible()
 })
 
-test('a meter counts the dose; when it drops out the clock goes on, says so, and marks the record', async ({ page }) => {
+test('a meter counts the dose; when it drops out the clock goes on, says so, and marks the record', async ({
+  page,
+}) => {
   test.setTimeout(90_000)
   await addLamp(page, 'the attic box', '4.82')
   await open(page, '/light/instruments')
@@ -123,11 +145,16 @@ test('a meter counts the dose; when it drops out the clock goes on, says so, and
   await page.keyboard.press(' ')
   await expect(page.getByText('counted by the meter')).toBeVisible()
   await page.waitForTimeout(4000)
-  await page.getByRole('navigation', { name: 'At the light' }).getByRole('link', { name: 'Instruments' }).click()
+  await page
+    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('link', { name: 'Instruments' })
+    .click()
   await page.getByText('drop out', { exact: true }).first().click()
   await expect(page.getByRole('article', { name: 'UV meter' })).toContainText(/gone|calling/)
   await page.keyboard.press('5')
-  await expect(page.getByText('The meter is silent. Counting on by its last reading')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText('The meter is silent. Counting on by its last reading')).toBeVisible({
+    timeout: 15_000,
+  })
 
   // A reload in the middle loses nothing of what was counted.
   const share = async () => Number(/(\d+) of/.exec(await page.getByText(/ of \d+\smJ\/cm²/).innerText())?.[1])
@@ -141,4 +168,143 @@ test('a meter counts the dose; when it drops out the clock goes on, says so, and
   await page.goto('/prints')
   await page.getByText('Under the meter').first().click()
   await expect(page.getByText(/mJ\/cm² by the meter, .*\sof it while the meter was silent/)).toBeVisible()
+})
+
+test('the balance is read into the field in hand, the hygrometer into the record', async ({ page }) => {
+  await open(page, '/light/instruments')
+  await connect(page, 'Balance')
+  await connect(page, 'Thermo-hygrometer')
+  await page.getByRole('article', { name: 'Balance' }).getByRole('button', { name: 'Set to zero' }).click()
+  // What was connected is connected again on the next page that is opened.
+  await open(page, '/shelf/make?recipe=kallitype/silver')
+  await page.getByRole('button', { name: 'To the balance' }).click()
+  await page.getByRole('button', { name: 'From the balance' }).click()
+  await expect(page.getByLabel('The balance says, g')).toHaveValue(/^-?0(\.0\d*)?$/)
+
+  await plan(page, 'In a known room')
+  await page.keyboard.press(' ')
+  await countDrops(page, 20)
+  await page.keyboard.press(' ')
+  await page.getByRole('button', { name: 'Read the room' }).click()
+  await expect(page.getByText(/The room: 2\d[.\d]*\s°C, \d+\s%/)).toBeVisible()
+})
+
+test('the day of the sun: curve, best window, when it is done, the sky by eye and by a forecast', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-06-21T10:00:00') })
+  await open(page, '/light/sun')
+  await page.getByLabel('Latitude, longitude').fill('nowhere')
+  await page.getByRole('button', { name: 'The frame is put out here' }).click()
+  await expect(page.getByText('“nowhere” is not a latitude and a longitude.')).toBeVisible()
+  await page.getByLabel('Place', { exact: true }).fill('Utrecht')
+  await page
+    .getByRole('option', { name: 'Utrecht' })
+    .or(page.getByText('Utrecht', { exact: true }))
+    .last()
+    .click()
+  await expect(page.getByLabel('Latitude, longitude')).toHaveValue(/52\.1/)
+  await page.getByRole('button', { name: 'The frame is put out here' }).click()
+  await expect(page.getByRole('button', { name: /light now/ })).toContainText('mW/cm²')
+  await expect(page.getByText(/best to put it out/)).toBeVisible()
+  await expect(page.getByText(/done, if put out/)).toBeVisible()
+
+  const now = async () =>
+    Number(/[\d.]+/.exec(await page.getByRole('button', { name: /light now/ }).innerText())?.[0])
+  const clear = await now()
+  await page.getByText('overcast', { exact: true }).click()
+  await expect.poll(async () => (await now()) / clear).toBeLessThan(0.4)
+  await page.getByLabel('Or the UV index forecast for now').fill('2')
+  await page.getByRole('button', { name: 'Take the sky from it' }).click()
+  await expect(page.getByText('by a UV index of 2').first()).toBeVisible()
+
+  // The chart by keyboard and as a table.
+  await page.getByRole('application', { name: /Light on the frame/ }).focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await expect(page.locator('figcaption')).toContainText('on the hour')
+  await page.getByRole('button', { name: 'As a table' }).click()
+  const rows = await page.getByRole('table', { name: 'on the hour' }).getByRole('row').count()
+  expect(rows).toBeGreaterThan(12)
+  await page.getByLabel('Another day').fill('2026-12-21')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('21 Dec')
+})
+
+test('a tablet is typed, kept, compared, and says what suits a negative', async ({ page }) => {
+  await open(page, '/light/tablet')
+  const print = (steep: number) =>
+    Array.from({ length: 21 }, (_, i) => (0.06 + 1.4 / (1 + Math.exp(steep * (i * 0.15 - 1.2)))).toFixed(2))
+  const keep = async (name: string, readings: string[]) => {
+    await page.getByLabel('What was printed').fill(name)
+    await page.getByLabel('Readings, clear step first').fill(readings.join(' '))
+    await expect(page.getByRole('button', { name: /density range a negative needs/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Keep this tablet' }).click()
+    await expect(page.getByRole('checkbox', { name })).toBeChecked()
+  }
+  await page.getByLabel('Readings, clear step first').fill('1.4 1.3 grey')
+  await expect(page.getByText('“grey” is not a density.')).toBeVisible()
+  await page.getByLabel('Readings, clear step first').fill('1.4 1.3')
+  await expect(page.getByText('A curve needs at least six steps.')).toBeVisible()
+  await keep('soft', print(3))
+  await keep('hard', print(6))
+  const spoilt = print(4)
+  spoilt[9] = '0.30'
+  await page.getByLabel('Readings, clear step first').fill(spoilt.join(' '))
+  await expect(page.getByLabel('Margin').first()).toContainText('Step 10: read again')
+  // A logistic's range between 0.04 over white and 90 % of its height: (ln 9 + ln(1.4/0.04 − 1)) / k.
+  await page.getByLabel('Density range of a negative').fill(((Math.log(9) + Math.log(34)) / 6).toFixed(2))
+  await expect(page.getByLabel('What suits this negative').getByRole('listitem').first()).toContainText(
+    'hard: fits',
+  )
+})
+
+test('all of it with the server stopped: typed values, times, and a clock that counts', async ({ page }) => {
+  test.setTimeout(90_000)
+  const port = 4879
+  const server = spawn(process.execPath, ['dist/server/main.js', '--port', String(port)])
+  await new Promise((resolve) => server.stdout.once('data', resolve))
+  try {
+    await page.clock.install()
+    await page.goto(`http://127.0.0.1:${port}/light/lights`)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    // Every page is brought in ahead, once the first has come to rest.
+    await page.clock.fastForward(1000)
+    await page.waitForTimeout(2500)
+  } finally {
+    server.kill()
+  }
+  await page.getByLabel('What you call it').fill('the attic box')
+  await page.getByRole('button', { name: 'Add this light' }).click()
+  await page.getByLabel('Reading at the frame, mW/cm²').fill('4')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  const nav = page.getByRole('navigation', { name: 'At the light' })
+  await nav.getByRole('link', { name: 'Instruments' }).click()
+  await page
+    .getByRole('article', { name: 'UV meter' })
+    .getByRole('button', { name: 'Connect', exact: true })
+    .click()
+  await expect(page.getByRole('article', { name: 'UV meter' })).toContainText('calling')
+  await page.getByRole('article', { name: 'UV meter' }).getByRole('button', { name: 'Disconnect' }).click()
+  await nav.getByRole('link', { name: 'Test strip' }).click()
+  await runStrip(page)
+  await expect(page.getByText('counted by the model of this light')).toBeVisible()
+  await page.clock.fastForward('12:01')
+  await page.keyboard.press(' ')
+  await nav.getByRole('link', { name: 'Test strip' }).click()
+  await page.getByRole('link', { name: /Read sheet 1/ }).click()
+  const densities = [0.3, 0.42, 0.56, 0.71, 0.87, 1.02, 1.15, 1.26, 1.33, 1.37, 1.385, 1.39]
+  for (const [i, density] of densities.entries())
+    await page.getByLabel(`Mark ${i + 1}`, { exact: true }).fill(String(density))
+  await page.getByRole('button', { name: 'Keep it as base exposure' }).click()
+  await expect(page.getByRole('article').first()).toContainText('from a strip')
+  await nav.getByRole('link', { name: 'The sun' }).click()
+  await page.getByLabel('Latitude, longitude').fill('52.1, 5.1')
+  await page.getByRole('button', { name: 'The frame is put out here' }).click()
+  await expect(page.getByRole('application', { name: /Light on the frame/ })).toBeVisible()
+  await nav.getByRole('link', { name: 'Step tablet' }).click()
+  await page
+    .getByLabel('Readings, clear step first')
+    .fill('1.4 1.39 1.36 1.3 1.2 1.02 0.8 0.56 0.36 0.22 0.14 0.1 0.08 0.07 0.07')
+  await expect(page.getByRole('button', { name: /density range a negative needs/ })).toBeVisible()
 })

@@ -16,9 +16,16 @@ const PAGES = [
   '/paper/tear',
   '/paper/treat',
   '/coat/begin',
+  '/light',
+  '/light/lights',
+  '/light/sun',
+  '/light/strip',
+  '/light/tablet',
+  '/light/bases',
+  '/light/instruments',
 ]
 
-test('every control of shelf, paper and plan has a name, and is reached in a sensible order', async ({
+test('every control of shelf, paper, plan and light has a name, and is reached in a sensible order', async ({
   page,
 }) => {
   test.setTimeout(120_000)

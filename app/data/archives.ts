@@ -4,14 +4,12 @@ import { applyMerge, planMerge, type MergePlan } from '@core/record/merge'
 import type { WorkroomRecords } from '@core/record/records'
 import type { ArchiveAnswer, ArchiveQuestion, PixelBlobs } from '../workers/archive.worker'
 import { callWorker } from '../workers/call'
+import { startWorker } from '../workers/start'
 import { db, isDemo } from './db'
 import { rebuildStandings } from './log'
 
 const ask = <Value extends ArchiveAnswer>(question: ArchiveQuestion): Promise<Value> =>
-  callWorker<ArchiveQuestion, Value>(
-    new Worker(new URL('../workers/archive.worker.ts', import.meta.url), { type: 'module', name: 'archive' }),
-    question,
-  )
+  callWorker<ArchiveQuestion, Value>(startWorker.archive(), question)
 
 /** Tables that an archive holds as they are, under the same names. */
 const KEPT = [

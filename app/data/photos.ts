@@ -1,6 +1,7 @@
 import { v4 as uuid } from 'uuid'
 import { Photo } from '@core/record/records'
 import { callWorker } from '../workers/call'
+import { startWorker } from '../workers/start'
 import type { ThumbnailAnswer } from '../workers/thumbnail.worker'
 import { db } from './db'
 import { append } from './log'
@@ -11,10 +12,7 @@ import { append } from './log'
  * @throws CoreError `unreadable-picture`; nothing is stored then.
  */
 export async function addPhoto(sheetId: string, file: File): Promise<void> {
-  const worker = new Worker(new URL('../workers/thumbnail.worker.ts', import.meta.url), {
-    type: 'module',
-    name: 'thumbnail',
-  })
+  const worker = startWorker.thumbnail()
   const { thumbnail, mime, widthPixels, heightPixels } = await callWorker<Blob, ThumbnailAnswer>(worker, file)
   const photo = Photo.parse({
     id: uuid(),

@@ -42,7 +42,17 @@ export interface DeviceState {
 const SILENT_MILLISECONDS = 3000
 const ANSWER_MILLISECONDS = 2000
 const CALL_AGAIN_MILLISECONDS = 2000
+const CALL_AGAIN_AT_MOST = 30_000
 const METER_HERTZ = 10
+const REMEMBERED = 'ember-sheet-instruments'
+
+function remembered(): string[] {
+  try {
+    return (localStorage.getItem(REMEMBERED) ?? '').split(' ')
+  } catch {
+    return []
+  }
+}
 
 const fresh = (id: DeviceId): DeviceState => ({
   id,
@@ -64,6 +74,8 @@ export const useInstruments = defineStore('instruments', () => {
     >,
   )
   const links = new Map<DeviceId, InstrumentLink>()
+  /** Calls without an answer so far: a server that is gone is called less and less often. */
+  const calls = new Map<DeviceId, number>()
   const listeners = new Set<(reading: Reading) => void>()
   const waiting = new Set<{ id: DeviceId; quantity: MeasuredQuantity; got: (value: number) => void }>()
 
@@ -85,7 +97,9 @@ export const useInstruments = defineStore('instruments', () => {
       if (!device.isWanted) device.state = 'off'
       else {
         device.state = device.identity ? 'gone' : 'calling'
-        if (id !== 'serial') setTimeout(() => void call(id), CALL_AGAIN_MILLISECONDS)
+        const wait = Math.min(CALL_AGAIN_AT_MOST, CALL_AGAIN_MILLISECONDS * 2 ** (calls.get(id) ?? 0))
+        calls.set(id, (calls.get(id) ?? 0) + 1)
+        if (id !== 'serial') setTimeout(() => void call(id), wait)
       }
     },
   })
@@ -98,6 +112,7 @@ export const useInstruments = defineStore('instruments', () => {
         const reading = { quantity: said.quantity, value: said.value, at: Date.now() }
         device.readings[said.quantity] = reading
         device.state = 'on'
+        calls.set(id, 0)
         listeners.forEach((listener) => listener(reading))
         for (const one of [...waiting])
           if (one.id === id && one.quantity === said.quantity) {
@@ -132,6 +147,7 @@ export const useInstruments = defineStore('instruments', () => {
 
   async function connect(id: DeviceId): Promise<void> {
     Object.assign(devices[id], fresh(id), { isWanted: true })
+    remember()
     try {
       await call(id)
       if (id === 'serial') eventsFor(id).opened()
@@ -148,10 +164,22 @@ export const useInstruments = defineStore('instruments', () => {
 
   function disconnect(id: DeviceId): void {
     devices[id].isWanted = false
+    remember()
     devices[id].state = 'off'
     links.get(id)?.close()
     links.delete(id)
   }
+
+  // What was connected is connected again after a reload: a dose may hang on it. A serial port has to be picked by hand.
+  function remember(): void {
+    const wanted = Object.values(devices).filter((one) => one.isWanted && one.id !== 'serial')
+    try {
+      localStorage.setItem(REMEMBERED, wanted.map((one) => one.id).join(' '))
+    } catch {
+      // A browser that keeps nothing still works for this visit.
+    }
+  }
+  for (const id of remembered()) if (id in DEVICES && id !== 'serial') void connect(id as DeviceId)
 
   /** The connected device that measures something, a stand-in before one's own. */
   const deviceFor = (quantity: MeasuredQuantity): DeviceId | null =>

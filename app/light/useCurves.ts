@@ -1,5 +1,6 @@
 import { shallowRef, watch } from 'vue'
 import { callWorker } from '../workers/call'
+import { startWorker } from '../workers/start'
 import type { CurvesAnswer, CurvesQuestion } from '../workers/curves.worker'
 
 /** The curves of several tablet prints, fitted beside the page; the last question wins. */
@@ -10,10 +11,7 @@ export function useCurves(question: () => CurvesQuestion) {
     () => JSON.stringify(question()),
     async () => {
       const mine = ++asked
-      const worker = new Worker(new URL('../workers/curves.worker.ts', import.meta.url), {
-        type: 'module',
-        name: 'curves',
-      })
+      const worker = startWorker.curves()
       const found = await callWorker<CurvesQuestion, CurvesAnswer>(worker, question())
       if (mine === asked) curves.value = found
     },

@@ -3,6 +3,7 @@ import { CoreError, type Refusal } from '@core/errors'
 import type { TearingPlan } from '@core/paper/tearing'
 import type { TearingQuestion } from '../workers/tearing.worker'
 import { callWorker } from '../workers/call'
+import { startWorker } from '../workers/start'
 
 /** The best plan for what is asked, worked out beside the page; the last question wins. */
 export function useTearing(question: () => TearingQuestion | null) {
@@ -21,10 +22,7 @@ export function useTearing(question: () => TearingQuestion | null) {
       }
       isBusy.value = true
       try {
-        const worker = new Worker(new URL('../workers/tearing.worker.ts', import.meta.url), {
-          type: 'module',
-          name: 'tearing',
-        })
+        const worker = startWorker.tearing()
         const found = await callWorker<TearingQuestion, TearingPlan>(worker, now)
         if (mine === asked) plan.value = found
       } catch (error) {
