@@ -87,7 +87,10 @@ export function useSheetForm() {
       paperId: workroom.papers.find((paper) => paper.name === draft.value.paperName.trim())?.id,
       lightId: draft.value.light,
     })
-    return found && exposureFromBase(found, history && expectedLight(history, Date.now()))
+    return (
+      found &&
+      exposureFromBase(found, history && expectedLight(history, Date.now()), history?.light.schwarzschild)
+    )
   })
   const reading = (typed: SheetDraft) =>
     readDraft(definition.value, typed, {

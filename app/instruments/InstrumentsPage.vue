@@ -72,6 +72,14 @@ async function readAll(id: DeviceId): Promise<void> {
     if (error instanceof CoreError) notice.refuse(error, DEVICES[id].name)
   }
 }
+/** Switches the lamp, and tells the ledger of the light it belongs to, so that its hours and its warm-up are known. */
+function switchLamp(isOn: boolean): void {
+  instruments.switchLamp(isOn)
+  const lamps = workroom.lights.filter((light) => light.kind !== 'sun')
+  const lamp =
+    lamps.find((light) => light.id === lights.meterAt) ?? (lamps.length === 1 ? lamps[0] : undefined)
+  if (lamp) void lights.tell(lamp.id, { type: isOn ? 'lit' : 'out' })
+}
 /** Which light the meter lies under; a choice row knows no nothing, so a word stands for it. */
 const meterAt = computed({
   get: () => lights.meterAt ?? 'any',
@@ -152,8 +160,8 @@ useMarginNotes(() => [
             Calibrate
           </button>
           <template v-if="id === 'exposure-unit'">
-            <button type="button" @click="instruments.switchLamp(true)">Lamp on</button>
-            <button type="button" @click="instruments.switchLamp(false)">Lamp off</button>
+            <button type="button" @click="switchLamp(true)">Lamp on</button>
+            <button type="button" @click="switchLamp(false)">Lamp off</button>
           </template>
         </template>
       </div>

@@ -31,7 +31,11 @@ const shown = computed(() =>
     .sort((a, b) => b.at - a.at)
     .map((base) => {
       const history = lights.history(base.lightId)
-      const from = exposureFromBase({ base, differs: [] }, history && expectedLight(history, now.now))
+      const from = exposureFromBase(
+        { base, differs: [] },
+        history && expectedLight(history, now.now),
+        history?.light.schwarzschild,
+      )
       return {
         base,
         from,

@@ -7,11 +7,9 @@ import { exposureForLight } from '@core/light/exposureChange'
 import { warmAfterSeconds } from '@core/light/lamp'
 import { fitAgeing } from '@core/light/ageing'
 import { readingsOf, type LightHistory } from '@core/light/lightLedger'
-import { sunSceneOf } from '@core/light/lightNow'
 import { digits, formatQuantity, formatSpan } from '@core/quantity/format'
 import { parseQuantity } from '@core/quantity/parse'
 import { Light } from '@core/record/light'
-import { sunLightAt } from '@core/sun/irradiance'
 import { db } from '../data/db'
 import TakeReading from '../instruments/TakeReading.vue'
 import ChartFigure, { type ChartSeries } from '../shell/ChartFigure.vue'
@@ -54,16 +52,9 @@ async function told(what: Parameters<typeof lights.tell>[1], said: string): Prom
 const keepReading = (by: 'meter' | 'typed', value?: number) =>
   attempt('reading', async () => {
     const milliwattsPerCm2 = value ?? readPositive(reading.value, 'reading', 'Write mW/cm², such as 4.82.')
-    const sun = sunSceneOf(props.history, Date.now())
-    const reckoned = sun && sunLightAt(sun.scene.place, Date.now(), sun.scene.sky, sun.scene.facing).total
-    await told(
-      {
-        type: 'read',
-        milliwattsPerCm2,
-        by,
-        ...(reckoned && reckoned > 0.01 && { reckonedMilliwattsPerCm2: reckoned }),
-      },
-      `${light.value.name}: ${irradianceText(milliwattsPerCm2)} written down.`,
+    const id = await lights.tellReading(light.value.id, milliwattsPerCm2, by, Date.now())
+    notice.say(`${light.value.name}: ${irradianceText(milliwattsPerCm2)} written down.`, () =>
+      lights.takeBack(id),
     )
     reading.value = ''
   })
@@ -121,7 +112,13 @@ const keepDistance = () =>
     change({ distanceMillimetres: length(distance.value, 'distance'), falloff: readFalloff() }),
   )
 
-const wanted = ref({ time: '8 min', distance: '', transmission: '', sheets: '1', exponent: '1' })
+const wanted = ref({
+  time: '8 min',
+  distance: '',
+  transmission: '',
+  sheets: '1',
+  exponent: String(light.value.schwarzschild ?? 1),
+})
 /** What another distance or something in the light's way makes of a time. */
 const other = computed(() => {
   try {
@@ -155,6 +152,23 @@ const other = computed(() => {
     throw error
   }
 })
+
+const keepExponent = () =>
+  attempt('exponent', async () => {
+    const exponent = readPositive(
+      wanted.value.exponent,
+      'exponent',
+      'Write 1, or a little less, such as 0.95.',
+    )
+    if (exponent < 0.5 || exponent > 1.2)
+      throw new CoreError({
+        code: 'out-of-range',
+        field: 'exponent',
+        problem: `${exponent} is no exponent that a coat has.`,
+        remedy: 'They lie between 0.5 and 1.2; most coats have 1.',
+      })
+    await change({ schwarzschild: exponent })
+  })
 
 /** Readings by hours, and the line through them. */
 const chart = computed<ChartSeries[]>(() => {
@@ -296,8 +310,10 @@ const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and
         <TextField
           v-model="wanted.exponent"
           label="Schwarzschild exponent"
+          :fault="faults.exponent"
           hint="1: light and time stand for each other"
         />
+        <button type="button" @click="keepExponent">Keep the exponent for this light</button>
       </div>
       <p v-if="other.fault" role="alert" class="LightPanel-fault">
         {{ other.fault.problem }} {{ other.fault.remedy }}

@@ -257,7 +257,7 @@ useMarginNotes(() => [
     lines: scene.value
       ? [
           `Two times in three the light lies within a factor of ${digits(Math.exp(scene.value.correction.uncertainty ?? 0), 2)} of this, either way. The sky: ${skyText(light.value?.sky)}.`,
-          'Each reading of a meter under this sun, and each base exposure, makes the model yours.',
+          'Each reading of a meter under this sun, and each exposure that a meter counts, makes the model yours.',
         ]
       : ['Say where the frame is put out; nothing leaves this machine.'],
   },

@@ -3,7 +3,8 @@ import { computed, shallowRef, watch } from 'vue'
 import { v4 as uuid } from 'uuid'
 import type { LightCourse, Sample } from '@core/light/dose'
 import { historyOf, type LightHistory } from '@core/light/lightLedger'
-import { courseUnder, expectedLight } from '@core/light/lightNow'
+import { courseUnder, expectedLight, sunSceneOf } from '@core/light/lightNow'
+import { sunLightAt } from '@core/sun/irradiance'
 import { stepInHand, type RunState } from '@core/process/run'
 import type { LightEntry } from '@core/record/light'
 import { db } from '../data/db'
@@ -153,6 +154,23 @@ export const useLights = defineStore('lights', () => {
     await db.lightEntries.add({ id, lightId, at: Date.now(), what, note })
     return id
   }
+  /** Writes a reading into a light's ledger; of a sun with what the model had reckoned for that moment. */
+  function tellReading(
+    lightId: string,
+    milliwattsPerCm2: number,
+    by: 'meter' | 'typed',
+    at: number,
+  ): Promise<string> {
+    const told = history(lightId)
+    const sun = told && sunSceneOf(told, at)
+    const reckoned = sun ? sunLightAt(sun.scene.place, at, sun.scene.sky, sun.scene.facing).total : 0
+    return tell(lightId, {
+      type: 'read',
+      milliwattsPerCm2,
+      by,
+      ...(reckoned > 0.01 && { reckonedMilliwattsPerCm2: reckoned }),
+    })
+  }
   const takeBack = (id: string) => void db.lightEntries.update(id, { takenBackAt: Date.now() })
 
   return {
@@ -168,6 +186,7 @@ export const useLights = defineStore('lights', () => {
     lightNow,
     writeTraces,
     tell,
+    tellReading,
     takeBack,
   }
 })

@@ -8,10 +8,13 @@ import { clockOf } from '@core/process/run'
 import type { Happening } from '@core/record/event'
 import { useNow } from '../data/useNow'
 import type { SheetInRoom } from '../data/workroom.store'
+import { median } from '@core/tone/leastSquares'
 import { useInstruments } from '../instruments/instruments.store'
 import { tick, speak } from '../shell/voice'
 import { useLights } from './lights.store'
 
+/** So many of the last readings are taken for the light at the end. */
+const READINGS_AT_THE_END = 15
 /** A cue this long past was spoken or missed before; it is shown, not said. */
 const STALE_SECONDS = 5
 
@@ -59,9 +62,23 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
     if (next.type === 'stepFinished') {
       lights.writeTraces(Date.now())
       const dose = countedDose(one, course.value, samples.value, Date.now())
+      if (dose?.by === 'meter') keepReading()
       return dose ? { ...next, dose } : next
     }
     return next
+  }
+
+  /** What the meter read at the end of an exposure is a reading of its light like any other: it says how the lamp ages, and how far the model of the sun is out. */
+  function keepReading(): void {
+    const lightId = inHand()?.sheet.lightId
+    const last = samples.value.slice(-READINGS_AT_THE_END)
+    if (!lightId || last.length < READINGS_AT_THE_END || isStuck(samples.value)) return
+    void lights.tellReading(
+      lightId,
+      median(last.map(([, value]) => value)),
+      'meter',
+      last.at(-1)?.[0] ?? Date.now(),
+    )
   }
 
   /** Seconds the card's moves are counted in: of the dose, or of the wall where nobody counts. */

@@ -53,13 +53,18 @@ export interface ExposureFromBase {
  * Seconds to give now for the dose of a base exposure.
  *
  * @param expected light now, where it is known in the same units; without it the base's own time is given.
+ * @param schwarzschild exponent p of E·tᵖ for this light; 1 where light and time stand for each other.
  */
-export function exposureFromBase({ base, differs }: FoundBase, expected: Figure | null): ExposureFromBase {
+export function exposureFromBase(
+  { base, differs }: FoundBase,
+  expected: Figure | null,
+  schwarzschild = 1,
+): ExposureFromBase {
   const dose = base.milliwattsPerCm2 === undefined ? undefined : base.seconds * base.milliwattsPerCm2
   const isScaled = dose !== undefined && expected !== null && expected.value > 0
   const half =
     base.highSeconds !== undefined ? (base.highSeconds - (base.lowSeconds ?? base.seconds)) / 2 : undefined
-  const scale = isScaled ? (base.milliwattsPerCm2 ?? 1) / expected.value : 1
+  const scale = isScaled ? ((base.milliwattsPerCm2 ?? 1) / expected.value) ** (1 / schwarzschild) : 1
   return {
     ...(dose !== undefined && { millijoulesPerCm2: dose }),
     seconds: {
@@ -74,7 +79,7 @@ export function exposureFromBase({ base, differs }: FoundBase, expected: Figure 
       }),
       working: {
         words: isScaled ? 'dose of the base exposure ÷ light now' : 'the base exposure that was found',
-        formula: isScaled ? 't = t₀·E₀ / E' : 't = t₀',
+        formula: !isScaled ? 't = t₀' : schwarzschild === 1 ? 't = t₀·E₀ / E' : 't = t₀·(E₀ / E)^(1/p)',
         inputs: [
           { name: 'base exposure', symbol: 't₀', value: base.seconds, unit: 's', standing: 'yours' },
           ...(isScaled

@@ -157,6 +157,10 @@ describe('base exposures', () => {
     const from = exposureFromBase(found, expectedLight(told, T0 + H))
     expect(from.seconds.value).toBeCloseTo(375, 9)
     expect(from.millijoulesPerCm2).toBe(1500)
+    expect(exposureFromBase(found, expectedLight(told, T0 + H), 0.9).seconds.value).toBeCloseTo(
+      300 * 1.25 ** (1 / 0.9),
+      9,
+    )
     expect(exposureFromBase(found, null).seconds.value).toBe(300)
     expect(
       exposureFromBase({ base: base({}), differs: ['paper'] }, null).seconds.working.leavesOut,

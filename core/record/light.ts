@@ -1,8 +1,6 @@
 import { z } from 'zod'
 import { Id, Key, Line, Seconds, Stamp, Text } from './common'
 
-const Share = z.number().gt(0).max(1)
-
 /** Where a frame is put out. Degrees, north and east positive. */
 export const Place = z.strictObject({
   name: Line,
@@ -24,9 +22,6 @@ export const SkySaid = z.strictObject({
   ]),
   at: Stamp,
 })
-
-/** Something in the light's way, sheet upon sheet. */
-const Layer = z.strictObject({ name: Line.min(1), transmission: Share, sheets: z.int().min(1).max(20) })
 
 /** A light: a lamp in its box, a row of tubes, or the sun at a place. */
 export const Light = z.strictObject({
@@ -59,7 +54,6 @@ export const Light = z.strictObject({
       }),
     ])
     .optional(),
-  layers: z.array(Layer).max(9).optional(),
   /** Schwarzschild's exponent; 1 where light and time stand for each other. */
   schwarzschild: z.number().min(0.5).max(1.2).optional(),
   place: Place.optional(),

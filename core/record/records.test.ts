@@ -42,11 +42,6 @@ describe('the records', () => {
       { ...records.lights[0], place: { name: '', latitude: 95, longitude: 0, altitudeMetres: 0 } },
     ],
     [
-      'a lamp that lets more through a tissue than falls on it',
-      Light,
-      { ...records.lights[0], layers: [{ name: 'tissue', transmission: 1.2, sheets: 1 }] },
-    ],
-    [
       'a reading of no light',
       LightEntry,
       { ...records.lightEntries[0], what: { type: 'read', milliwattsPerCm2: 0, by: 'typed' } },
