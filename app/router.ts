@@ -129,7 +129,9 @@ export const router = createRouter({
 })
 
 /** The window names its station, so that two of them can be told apart. */
-router.afterEach((to) => {
+router.afterEach((to, from) => {
+  // The page scrolls inside its frame, so the browser does not begin a new one at its top by itself.
+  if (to.name !== from.name) document.getElementById('page')?.scrollTo(0, 0)
   const station = stations.find((one) => one.name === to.meta.station)
   document.title = station ? `${station.title} · Ember Sheet` : 'Ember Sheet'
 })

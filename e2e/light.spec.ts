@@ -1,7 +1,8 @@
 import { spawn } from 'node:child_process'
 import { expect, test, type Page } from '@playwright/test'
 import { trueBaseDose, VIRTUAL_COATS } from '../core/simulate/coat'
-import { coatAndDry, countDrops, open, plan } from './workroom'
+import { DEMO_ADDRESS } from './browser.ts'
+import { coatAndDry, countDrops, expectDim, open, plan } from './workroom.ts'
 
 /** Adds a lamp and writes down what it reads. */
 async function addLamp(page: Page, name: string, milliwatts: string): Promise<void> {
@@ -21,6 +22,13 @@ const connect = async (page: Page, device: string): Promise<void> => {
   await expect(panel).toContainText('connected')
 }
 
+/** From the plan to the frame. */
+async function coatAndDryQuickly(page: Page): Promise<void> {
+  await coatAndDry(page)
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: /Ready for the frame/ })).toBeVisible()
+}
+
 /** From a planned strip to a strip hanging on the line. */
 async function runStrip(page: Page): Promise<void> {
   await page.getByLabel('First mark').fill('40 s')
@@ -33,9 +41,7 @@ async function runStrip(page: Page): Promise<void> {
   await page.getByLabel('Size of the picture').fill('8x10')
   await page.getByRole('button', { name: 'To the bench' }).first().click()
   await expect(page.getByRole('button', { name: 'Begin: count the drops' })).toBeVisible()
-  await coatAndDry(page)
-  await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /Ready for the frame/ })).toBeVisible()
+  await coatAndDryQuickly(page)
   await page.keyboard.press(' ')
   await expect(page.getByRole('timer')).toBeVisible()
 }
@@ -307,4 +313,79 @@ test('all of it with the server stopped: typed values, times, and a clock that c
     .getByLabel('Readings, clear step first')
     .fill('1.4 1.39 1.36 1.3 1.2 1.02 0.8 0.56 0.36 0.22 0.14 0.1 0.08 0.07 0.07')
   await expect(page.getByRole('button', { name: /density range a negative needs/ })).toBeVisible()
+})
+
+test('the light in the dim room: no blue anywhere, charts included', async ({ page }) => {
+  test.setTimeout(120_000)
+  await open(page, `${DEMO_ADDRESS}/light`)
+  await page.keyboard.press('d')
+  await expectDim(page)
+  for (const path of ['lights', 'sun', 'strip', 'tablet', 'bases', 'instruments']) {
+    await open(page, `${DEMO_ADDRESS}/light/${path}`)
+    await page.waitForTimeout(400)
+    await expectDim(page)
+  }
+  await open(page, `${DEMO_ADDRESS}/light/lights`)
+  await page.getByText('the attic box').click()
+  await expect(page.getByRole('application', { name: /strength by hours/ })).toBeVisible()
+  await page.getByRole('application', { name: /strength by hours/ }).focus()
+  await page.keyboard.press('ArrowRight')
+  await expectDim(page)
+  await open(page, `${DEMO_ADDRESS}/light/strip`)
+  await page.getByRole('link', { name: /sheet 16/ }).click()
+  await expect(page.getByRole('application', { name: 'Black by exposure' })).toBeVisible()
+  await expectDim(page)
+})
+
+test('cues of a strip are spoken when the voice is on', async ({ page }) => {
+  await page.addInitScript(() => {
+    localStorage.setItem('ember-sheet-preferences', JSON.stringify({ speech: true }))
+    const said: string[] = []
+    Object.assign(window, { said })
+    speechSynthesis.speak = (utterance) => void said.push(utterance.text)
+  })
+  await page.clock.install()
+  await addLamp(page, 'the attic box', '4')
+  await open(page, '/light/strip')
+  await runStrip(page)
+  await page.clock.runFor(41_000)
+  await page.clock.runFor(12_000)
+  const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said)
+  await expect.poll(said).toContain('Cover to mark 2')
+  expect((await said()).filter((words) => words.startsWith('Cover'))).toEqual([
+    'Cover to mark 1',
+    'Cover to mark 2',
+  ])
+})
+
+test('a lamp that is lit cold is counted by its warm-up, and the ledger of its hours grows', async ({
+  page,
+}) => {
+  await page.clock.install()
+  await addLamp(page, 'the attic box', '4')
+  await page.getByText('Warm-up and distance').click()
+  await page.getByLabel('Starts at, % of its full light').fill('50')
+  await page.getByLabel('Two thirds of the rest come in').fill('60 s')
+  await page.getByRole('button', { name: 'Keep', exact: true }).first().click()
+  await page.getByLabel('Lamp to paper, mm').fill('150')
+  await page.getByRole('button', { name: 'Keep', exact: true }).nth(1).click()
+  await page.getByText('Another distance, a tissue, an interleaf film').click()
+  await page.getByLabel('New distance, mm').fill('300')
+  await page.getByLabel('A sheet lets through, %').fill('50')
+  const other = page.getByRole('button', { name: /time then/ })
+  await expect(other).toContainText(/\d+\smin/)
+  await page.getByRole('button', { name: 'It is lit now' }).click()
+  await plan(page, 'A cold start', { Exposure: '2 min' }, ['the attic box'])
+  await coatAndDryQuickly(page)
+  // The lamp has burnt through the waits; it is put out and lit again just before the cover comes off.
+  await page.getByRole('link', { name: 'Lights' }).click()
+  await page.getByText('the attic box', { exact: true }).click()
+  await page.getByRole('button', { name: 'It is out' }).click()
+  await page.getByRole('button', { name: 'It is lit now' }).click()
+  await page.keyboard.press('5')
+  await page.keyboard.press(' ')
+  // Two minutes of full light from a lamp that starts at half with 60 s: t − 30·(1 − e^(−t/60)) = 120, so t = 147.4 s.
+  await expect(page.getByRole('timer')).toHaveText(/2:2[5-8]/)
+  await page.clock.fastForward('02:30')
+  await expect(page.getByText(/over the planned/)).toBeVisible()
 })

@@ -74,11 +74,38 @@ export async function benchCore() {
     const tearing = timeOf(() => tearingPlan(sheet, wanted, 0), 15)
     const single = timeOf(() => tearingPlan(sheet, [size(11.25, 10, 99)], 0), 15)
 
+    // Light: eight hours of a meter at 10 Hz, a day of the sun minute by minute, a hundred tablets with their noise.
+    const { integrateIrradiance } = await load('core/light/dose.ts')
+    const { sunCurve } = await load('core/sun/day.ts')
+    const { CLEAR_SKY } = await load('core/sun/irradiance.ts')
+    const { characteristicOf } = await load('core/tone/characteristic.ts')
+    const { seededRandom } = await load('core/simulate/random.ts')
+    const random = seededRandom(1)
+    const log = Array.from({ length: 8 * 36_000 }, (_, i) => [i * 100, 4.8 + 0.01 * random()])
+    const dose = timeOf(() => integrateIrradiance(log, 0, 8 * 3_600_000), 15)
+    const plainSum = timeOf(() => log.reduce((sum, [, value]) => sum + value * 0.1, 0), 15)
+    const scene = {
+      place: { latitude: 52, longitude: 5, altitudeMetres: 0 },
+      sky: CLEAR_SKY,
+      facing: 'sun',
+      correction: 1,
+    }
+    const day = timeOf(() => sunCurve(scene, 1_790_000_000_000, 1_790_086_400_000), 15)
+    const steps = Array.from({ length: 21 }, (_, i) => i * 0.15)
+    const tablets = Array.from({ length: 100 }, () =>
+      steps.map((step) => 0.06 + 1.4 / (1 + Math.exp(4 * (step - 1.3))) + 0.02 * (random() - 0.5)),
+    )
+    const fits = timeOf(() => tablets.forEach((print) => characteristicOf(steps, print)), 9)
+
     const rows = [
+      ['dose of eight hours at 10 Hz', dose, 30],
+      ['the sun of a day, minute by minute', day, 20],
+      ['a hundred step tablets', fits, 200],
       ['a recipe of ten components, worked out afresh', recipe, 2],
       ['tearing plan, three mixed sizes in eighths of an inch', tearing, 100],
       ['tearing plan, one size', single, 100],
     ]
+    console.log(`Dose integral over a plain sum of the same log: ${(dose / plainSum).toFixed(1)} times`)
     console.log('Sums, median in Node:')
     for (const [name, took, budget] of rows)
       console.log(

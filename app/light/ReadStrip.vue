@@ -327,7 +327,7 @@ useMarginNotes(() => {
 
 .ReadStrip-fields {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(185px, 1fr));
   gap: 2px 18px;
 }
 

@@ -60,6 +60,15 @@ describe('the stand-ins', () => {
     expect(value(device.hear('MEAS:MASS?', T))).toBeCloseTo(12, 1)
   })
 
+  it('the meter takes its zero in the dark only', () => {
+    const { bench, device } = stand('uv-meter')
+    device.hear('CAL:ZERO', T)
+    expect(device.hear('SYST:ERR?', T)).toEqual(['ERR -221,"Settings conflict"'])
+    bench.litAt = null
+    device.hear('CAL:ZERO', T)
+    expect(value(device.hear('MEAS:IRR?', T))).toBeLessThan(0.003)
+  })
+
   it('the hygrometer tells the room', () => {
     const { device } = stand('hygrometer')
     device.hear('SIM:ROOM 18.5,62', T)

@@ -68,6 +68,8 @@ const NOISE: Readonly<Record<MeasuredQuantity, readonly [share: number, amount: 
 }
 /** A drifting instrument gains so much of its reading in a minute. */
 const DRIFT_A_MINUTE = 0.05
+/** Less light than this is a covered sensor, mW/cm². */
+const DARK = 0.1
 const GARBAGE = [
   'IRR',
   '\u0007\u0000~~',
@@ -171,7 +173,10 @@ export function virtualInstrument(
     }
     if (header === 'CAL:ZERO') {
       const first = QUANTITY[kind][0]
-      if (first) zero = kind === 'balance' ? bench.load : 0
+      const now0 = first === undefined ? 0 : truth[first](now)
+      // A meter is zeroed in the dark, a densitometer on its white plate, which a stand-in has none of.
+      if (kind === 'uv-meter' && now0 > DARK) return refuse(-221, 'Settings conflict')
+      if (kind === 'balance' || kind === 'uv-meter') zero = now0
       return []
     }
     if (header === 'OUTP' && kind === 'exposure-unit') {
