@@ -173,7 +173,10 @@ export const useLights = defineStore('lights', () => {
   }
   const takeBack = (id: string) => void db.lightEntries.update(id, { takenBackAt: Date.now() })
 
+  const isReady = computed(() => rows.value !== null)
+
   return {
+    isReady,
     entries,
     bases,
     tablets,
