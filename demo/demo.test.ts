@@ -1,5 +1,9 @@
 import { ledgeOf } from '@core/process/deadlines'
+import { expectedLight, sunSceneOf } from '@core/light/lightNow'
+import { healthOf, historyOf } from '@core/light/lightLedger'
 import { replay } from '@core/process/run'
+import { trueBaseDose, VIRTUAL_COATS } from '@core/simulate/coat'
+import { characteristicOf } from '@core/tone/characteristic'
 import { placeOf } from '@core/process/standing'
 import { looksDue } from '@core/schedule/nextThing'
 import { logsBySheet } from '@core/record/logs'
@@ -44,6 +48,34 @@ describe('the demo scenario', () => {
         .map((look) => look.id)
         .sort(),
     ).toEqual(['dry', 'dry', 'settled'])
+  })
+
+  it('has lights of which something is told', () => {
+    const [box, sill] = records.lights
+    const history = (light: typeof box) => historyOf(light!, records.lightEntries, records.bases, [], NOW)
+    const health = healthOf(history(box), NOW)
+    expect(health.left!.value).toBeGreaterThan(80)
+    expect(health.left!.value).toBeLessThan(92)
+    expect(expectedLight(history(box), NOW)!.value).toBeCloseTo(4.2, 1)
+    expect(sunSceneOf(history(sill), NOW)!.correction.value).not.toBe(1)
+    for (const entry of records.lightEntries) expect(entry.at).toBeLessThanOrEqual(NOW)
+  })
+
+  it('has a strip that tells the base exposure of its coat', () => {
+    const strip = records.sheets.find((sheet) => sheet.strip)!
+    const base = records.bases.find((one) => one.sheetId === strip.id)!
+    const truth =
+      trueBaseDose({ ...VIRTUAL_COATS.cyanotype, speedMillijoulesPerCm2: 470 }, 0.04) / base.milliwattsPerCm2!
+    expect(Math.abs(base.seconds / truth - 1)).toBeLessThan(0.1)
+    const read = replay(strip.id, logs.get(strip.id)!).stripRead!
+    expect(read.densities).toHaveLength(strip.strip!.count)
+  })
+
+  it('has tablets of which the chlorate makes the harder ones, and one with a speck on it', () => {
+    const curves = records.tabletPrints.map((one) => characteristicOf(one.tablet, one.print))
+    const ranges = curves.map((curve) => curve.negativeRange!.value)
+    expect(ranges).toEqual([...ranges].sort((a, b) => b - a))
+    expect(curves[0]!.outliers[17]).toBe(true)
   })
 
   it('knows nothing of the future', () => {

@@ -1,8 +1,9 @@
 import { spawn } from 'node:child_process'
 import { expect, test, type Page } from '@playwright/test'
+import { WebSocket } from 'ws'
 import { trueBaseDose, VIRTUAL_COATS } from '../core/simulate/coat'
-import { DEMO_ADDRESS } from './browser.ts'
-import { coatAndDry, countDrops, expectDim, open, plan } from './workroom.ts'
+import { DEMO_ADDRESS, OWN_ADDRESS } from './browser.ts'
+import { coatAndDry, countDrops, expectDim, open, pick, plan } from './workroom.ts'
 
 /** Adds a lamp and writes down what it reads. */
 async function addLamp(page: Page, name: string, milliwatts: string): Promise<void> {
@@ -131,10 +132,20 @@ test('a strip that is too short says so; by eye the last mark cannot be chosen; 
   await expect(page.getByText('No base exposure has been found')).toBeVisible()
 })
 
+/** A stand-in does as it was told until told otherwise; the next test, or the next try, begins with one that behaves. */
+async function mend(device: string, address = OWN_ADDRESS): Promise<void> {
+  const socket = new WebSocket(`${address.replace('http', 'ws')}/instruments/${device}`)
+  await new Promise((resolve) => socket.once('open', resolve))
+  socket.send('SIM:FAULT NONE\n')
+  await new Promise((resolve) => setTimeout(resolve, 100))
+  socket.close()
+}
+
 test('a meter counts the dose; when it drops out the clock goes on, says so, and marks the record', async ({
   page,
 }) => {
   test.setTimeout(90_000)
+  await mend('uv-meter')
   await addLamp(page, 'the attic box', '4.82')
   await open(page, '/light/instruments')
   await connect(page, 'UV meter')
@@ -170,8 +181,8 @@ test('a meter counts the dose; when it drops out the clock goes on, says so, and
   expect(await share()).toBeGreaterThanOrEqual(before)
   await expect(page.getByText(/over the planned/)).toBeVisible({ timeout: 40_000 })
   await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Out of the light' })).toBeVisible()
   await open(page, '/prints')
-  await page.goto('/prints')
   await page.getByText('Under the meter').first().click()
   await expect(page.getByText(/mJ\/cm² by the meter, .*\sof it while the meter was silent/)).toBeVisible()
 })
@@ -388,4 +399,71 @@ test('a lamp that is lit cold is counted by its warm-up, and the ledger of its h
   await expect(page.getByRole('timer')).toHaveText(/2:2[5-8]/)
   await page.clock.fastForward('02:30')
   await expect(page.getByText(/over the planned/)).toBeVisible()
+})
+
+test('a meter that sticks or sends garbage is not believed, and says so', async ({ page }) => {
+  await mend('uv-meter', DEMO_ADDRESS)
+  await open(page, `${DEMO_ADDRESS}/light/instruments`)
+  await connect(page, 'UV meter')
+  const meter = page.getByRole('article', { name: 'UV meter' })
+  await meter.getByText('stick', { exact: true }).click()
+  await page.keyboard.press('5')
+  await expect(page.getByText('it may have stuck')).toBeVisible({ timeout: 20_000 })
+  await page
+    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('link', { name: 'Instruments' })
+    .click()
+  await meter.getByText('send garbage', { exact: true }).click()
+  await expect(meter).toContainText(/\d+ lines could not be believed/)
+  await expect(meter).toContainText(/\d+ s ago/, { timeout: 15_000 })
+  await meter.getByText('behave', { exact: true }).click()
+  await expect(meter).toContainText('now')
+})
+
+test('a base exposure is written down, a tablet of one’s own is kept', async ({ page }) => {
+  await addLamp(page, 'the attic box', '4')
+  await page
+    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('link', { name: 'Base exposures' })
+    .click()
+  await page.getByRole('button', { name: 'Write one down' }).click()
+  await page.getByLabel('Base exposure', { exact: true }).fill('soon')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('does not begin with a number')).toBeVisible()
+  await pick(page, 'Process', 'Kallitype', 'Kalli')
+  await pick(page, 'Light', 'the attic box')
+  await page.getByLabel('Base exposure', { exact: true }).fill('6 min')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  const base = page.getByRole('article').first()
+  await expect(base).toContainText('Kallitype')
+  await expect(base).toContainText(/1440\smJ\/cm²/)
+
+  // The lamp is read again, dimmer: what is given now grows by itself.
+  await page.getByRole('navigation', { name: 'At the light' }).getByRole('link', { name: 'Lights' }).click()
+  await page.getByText('the attic box', { exact: true }).click()
+  await page.getByRole('button', { name: 'New tubes or bulb' }).click()
+  await page.getByLabel('Reading at the frame, mW/cm²').fill('3')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page
+    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('link', { name: 'Base exposures' })
+    .click()
+  await expect(base.getByRole('button', { name: /as its light burns now/ })).toContainText(/8\smin/)
+
+  await page
+    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('link', { name: 'Step tablet' })
+    .click()
+  await page.getByText('A tablet of your own').click()
+  await page.getByLabel('Its name').fill('number four')
+  await page.getByLabel('Densities of its steps, clear one first').fill('0.05 0.2')
+  await page.getByRole('button', { name: 'Keep these steps' }).click()
+  await expect(page.getByText('A tablet has at least six steps.')).toBeVisible()
+  await page
+    .getByLabel('Densities of its steps, clear one first')
+    .fill('0.05 0.21 0.36 0.5 0.66 0.8 0.96 1.1')
+  await page.getByRole('button', { name: 'Keep these steps' }).click()
+  await expect(page.getByRole('radio', { name: 'number four' })).toBeChecked()
+  await page.getByLabel('Readings, clear step first').fill('1.4 1.3 1.1 0.8 0.5 0.3 0.2 0.15 0.1')
+  await expect(page.getByText('These are 9 readings, and the tablet has 8 steps.')).toBeVisible()
 })

@@ -207,3 +207,44 @@ describe('readDraft for every process', () => {
     ).toHaveLength(1)
   })
 })
+
+describe('an exposure that follows from a base exposure', () => {
+  const fromBase = { seconds: 390, millijoulesPerCm2: 1640 }
+
+  it('is a dose, as long as no time is typed', () => {
+    expect(read({}, { fromBase }).read?.sheet).toMatchObject({
+      exposureSeconds: 390,
+      millijoulesPerCm2: 1640,
+    })
+    const typed = read({ exposure: '7 min' }, { fromBase }).read?.sheet
+    expect(typed).toMatchObject({ exposureSeconds: 420 })
+    expect(typed).not.toHaveProperty('millijoulesPerCm2')
+  })
+
+  it('is a time where the light was not known when it was found', () => {
+    const sheet = read({}, { fromBase: { seconds: 390 } }).read?.sheet
+    expect(sheet).toMatchObject({ exposureSeconds: 390 })
+    expect(sheet).not.toHaveProperty('millijoulesPerCm2')
+  })
+})
+
+describe('a test strip', () => {
+  const strip = { firstSeconds: 60, lastSeconds: 960, count: 9, spacing: 'ratio', card: 'covers' } as const
+
+  it('is a sheet with its own times, whatever a base exposure says', () => {
+    const sheet = read({ strip, exposure: '16 min' }, { fromBase: { seconds: 390, millijoulesPerCm2: 1640 } })
+      .read?.sheet
+    expect(sheet).toMatchObject({ strip, exposureSeconds: 960 })
+    expect(sheet).not.toHaveProperty('millijoulesPerCm2')
+  })
+
+  it('comes back into the form when its plan is changed', () => {
+    const sheet = read({ strip, exposure: '16 min' }).read!.sheet
+    const again = draftOf(
+      { ...sheet, id: uuid(1), number: 1, createdAt: T0 },
+      { papers: [], bottles: [] },
+      '8 x 10 in',
+    )
+    expect(again.strip).toEqual(strip)
+  })
+})

@@ -1,6 +1,6 @@
 import type { Table } from 'dexie'
 import type { Workroom } from '@core/record/archive'
-import { applyMerge, planMerge, type MergePlan } from '@core/record/merge'
+import { applyMerge, KINDS, planMerge, type MergePlan } from '@core/record/merge'
 import type { WorkroomRecords } from '@core/record/records'
 import type { ArchiveAnswer, ArchiveQuestion, PixelBlobs } from '../workers/archive.worker'
 import { callWorker } from '../workers/call'
@@ -11,31 +11,12 @@ import { rebuildStandings } from './log'
 const ask = <Value extends ArchiveAnswer>(question: ArchiveQuestion): Promise<Value> =>
   callWorker<ArchiveQuestion, Value>(startWorker.archive(), question)
 
-/** Tables that an archive holds as they are, under the same names. */
-const KEPT = [
-  'sheets',
-  'papers',
-  'pieces',
-  'paperRuns',
-  'bottles',
-  'takings',
-  'wastes',
-  'droppers',
-  'ownProcesses',
-  'lights',
-  'lightEntries',
-  'bases',
-  'tablets',
-  'tabletPrints',
-  'photos',
-] as const satisfies readonly Exclude<keyof WorkroomRecords, 'events'>[]
-
-const everything = [...KEPT.map((name) => db[name]), db.events, db.standings, db.pixels] as Table[]
+const everything = [...KINDS.map((name) => db[name]), db.events, db.standings, db.pixels] as Table[]
 
 /** Every record of this workroom, as one moment saw it. */
 function allRecords(): Promise<WorkroomRecords> {
   return db.transaction('r', everything, async () => {
-    const lists = await Promise.all(KEPT.map(async (name) => [name, await (db[name] as Table).toArray()]))
+    const lists = await Promise.all(KINDS.map(async (name) => [name, await (db[name] as Table).toArray()]))
     const events = await db.events.orderBy('[sheetId+index]').toArray()
     return { ...Object.fromEntries(lists), events } as WorkroomRecords
   })
@@ -92,7 +73,7 @@ export async function finishImport(
     for (const sheetId of replaceLogs)
       await db.events.where('[sheetId+index]').between([sheetId, 0], [sheetId, Infinity]).delete()
     await Promise.all([
-      ...KEPT.map((name) => (db[name] as Table).bulkPut(records[name])),
+      ...KINDS.map((name) => (db[name] as Table).bulkPut(records[name])),
       db.events.bulkPut(records.events),
       db.pixels.bulkPut(
         records.photos.flatMap((photo) => {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { elapsedSeconds, type Hold } from '@core/process/clock'
 import { formatClock } from '@core/quantity/format'
 
 /** The exposure as a rule: how far it has run, where looks pay, where they were taken. */
@@ -8,17 +7,12 @@ const props = defineProps<{
   elapsed: number
   planned: number
   looks: readonly { share: number; lookFor: string }[]
-  taken: readonly Hold[]
-  startedAt: number
+  /** Looks that were taken, in seconds of the exposure. */
+  taken: readonly number[]
 }>()
 
 const full = computed(() => Math.max(props.planned, props.elapsed, 1))
 const at = (seconds: number) => `${(100 * seconds) / full.value}%`
-const takenAt = computed(() =>
-  props.taken.map((hold, i) =>
-    elapsedSeconds({ startedAt: props.startedAt, holds: props.taken.slice(0, i) }, hold.from),
-  ),
-)
 </script>
 
 <template>
@@ -34,12 +28,7 @@ const takenAt = computed(() =>
       look
     </span>
     <span class="ExposureRule-mark is-end" :style="{ left: at(planned) }">{{ formatClock(planned) }}</span>
-    <span
-      v-for="seconds in takenAt"
-      :key="seconds"
-      class="ExposureRule-taken"
-      :style="{ left: at(seconds) }"
-    />
+    <span v-for="seconds in taken" :key="seconds" class="ExposureRule-taken" :style="{ left: at(seconds) }" />
   </div>
 </template>
 

@@ -5,6 +5,7 @@ import { isOver } from '@core/process/nextMove'
 import { changeExposure } from '@core/light/exposureChange'
 import { exposureShare, plannedExposure } from '@core/light/plannedExposure'
 import { printDeeper } from '@core/light/deeper'
+import { doseSeconds, STEADY } from '@core/light/dose'
 import { digits, formatClock, formatSpan, formatStops } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
@@ -71,6 +72,14 @@ const nextWords = computed(() => {
   if (isWaiting.value) return stepWords.value?.press.start ?? ''
   if (isOut.value) return 'Back under the light'
   return isDone.value ? (stepWords.value?.press.finish ?? '') : 'Open the back'
+})
+/** Where on the exposure's own rule the looks lie. */
+const taken = computed(() => {
+  const { startedAt, holds = [] } = step.value ?? {}
+  if (startedAt === undefined) return []
+  return holds.map((hold, i) =>
+    doseSeconds(course.value ?? STEADY, { startedAt, holds: holds.slice(0, i) }, hold.from),
+  )
 })
 const next = () => (hasMovedOn.value ? follow() : void move())
 function takeOut(): void {
@@ -206,8 +215,7 @@ const doseLine = computed(() => {
           :elapsed="reading.elapsedSeconds"
           :planned="planned"
           :looks="stepWords.looks ?? []"
-          :taken="step.holds"
-          :started-at="step.startedAt ?? 0"
+          :taken="taken"
         />
       </template>
       <div v-if="plannedFigure && shareFigure" class="LightStation-figures">

@@ -69,6 +69,13 @@ async function change(part: Partial<Light>): Promise<void> {
   await db.lights.put(Light.parse({ ...fresh, ...part, changedAt: Date.now() }))
   if (before) notice.say(`${before.name} is changed.`, () => void db.lights.put(before))
 }
+/** The sky is kept with its light, and in the ledger, so that a frame that is out is counted under each sky it had. */
+async function saySky(sky: Omit<NonNullable<Light['sky']>, 'at'>): Promise<void> {
+  const one = light.value
+  if (!one) return
+  await lights.tell(one.id, { type: 'sky', share: sky.share })
+  await change({ sky: { ...sky, at: Date.now() } })
+}
 const keepPlace = () =>
   attempt('place', async () => {
     const metres = altitude.value.trim() ? Number(altitude.value.replace(/[^\d.-]/g, '')) : 0
@@ -89,7 +96,7 @@ const sky = computed<string | undefined>({
   },
   set: (id) => {
     const one = SKIES.find((other) => other.id === id)
-    if (one) void change({ sky: { share: one.share, factor: one.factor, by: id as SkyName, at: Date.now() } })
+    if (one) void saySky({ share: one.share, factor: one.factor, by: id as SkyName })
   },
 })
 const uvIndex = ref('')
@@ -99,14 +106,7 @@ const keepIndex = () =>
     if (!place) return
     const index = readPositive(uvIndex.value, 'UV index', 'Write the forecast, such as 4.5.')
     const figure = cloudFromUvIndex(index, sunPosition(place, Date.now()).zenith)
-    await change({
-      sky: {
-        share: figure.value,
-        factor: 1 + (figure.uncertainty ?? 0.3),
-        by: { uvIndex: index },
-        at: Date.now(),
-      },
-    })
+    await saySky({ share: figure.value, factor: 1 + (figure.uncertainty ?? 0.3), by: { uvIndex: index } })
     uvIndex.value = ''
   })
 const facing = computed<string | undefined>({

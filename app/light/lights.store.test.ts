@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { createPinia, setActivePinia } from 'pinia'
+import { createPinia, disposePinia, setActivePinia, type Pinia } from 'pinia'
 import { reactive } from 'vue'
 import { logOf, sheet, SHEET, T0, uuid, wholeJob } from '@core/fixtures/workroom'
 import { replay } from '@core/process/run'
@@ -34,6 +34,18 @@ async function until(is: () => boolean | Promise<boolean>): Promise<void> {
   throw new Error('it did not come to pass')
 }
 
+/** Live queries of a store go on until it is let go. */
+let pinia: Pinia | null = null
+function freshStores(): void {
+  if (pinia) disposePinia(pinia)
+  pinia = createPinia()
+  setActivePinia(pinia)
+}
+afterAll(async () => {
+  if (pinia) disposePinia(pinia)
+  ;(await import('../data/db')).db.close()
+})
+
 async function room(count = 9) {
   const { db, rowOf } = await import('../data/db')
   await Promise.all(db.tables.map((table) => table.clear()))
@@ -42,7 +54,7 @@ async function room(count = 9) {
   const log = logOf(wholeJob.slice(0, count))
   await db.events.bulkAdd(log)
   await db.standings.put(rowOf(replay(SHEET, log)))
-  setActivePinia(createPinia())
+  freshStores()
   listeners.length = 0
   meter.irradiance = null
   clock.now = at(950)
@@ -81,7 +93,7 @@ describe('the light of a sheet in the frame', () => {
     for (let s = 900; s <= 930; s++) read(s, 4)
     await until(async () => (await db.traces.count()) > 0)
     expect((await db.traces.toArray()).flatMap((row) => row.samples).length).toBeGreaterThan(25)
-    setActivePinia(createPinia())
+    freshStores()
     const { useLights } = await import('./lights.store')
     const again = useLights()
     await until(() => again.samplesOf(SHEET).length > 0)

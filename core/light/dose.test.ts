@@ -170,5 +170,8 @@ describe('readings of a meter', () => {
     expect(isStuck(every(1000, 30, (t) => 4.8 + (t % 2) / 1000))).toBe(false)
     expect(isStuck(every(1000, 10, () => 4.8))).toBe(false)
     expect(isStuck(every(100, 30, () => 4.8))).toBe(false)
+    expect(isStuck(every(200, 60, () => 4.8))).toBe(true)
+    expect(isStuck(every(200, 60, (t) => (t > 5 ? 4.8 : 4.7)))).toBe(false)
+    expect(isStuck([])).toBe(false)
   })
 })

@@ -201,15 +201,21 @@ export function stretchesOf(clock: Clock, now: number): [from: number, to: numbe
   return stretches.filter(([a, b]) => b > a)
 }
 
-/** A meter whose last twenty readings over ten seconds are the same to the last digit has stuck: real light trembles. */
+/** So long without a change in the last digit is no steady light: real light trembles. */
+const STUCK_MILLISECONDS = 10_000
+
+/** Whether a meter has stuck: all its readings of the last ten seconds are the same to the last digit. */
 export function isStuck(samples: readonly Sample[]): boolean {
-  const tail = samples.slice(-20)
-  const [first, last] = [tail[0], tail.at(-1)]
+  const last = samples.at(-1)
+  if (!last) return false
+  let first = samples.length - 1
+  while (first > 0 && last[0] - samples[first]![0] < STUCK_MILLISECONDS) {
+    if (samples[first]![1] !== last[1]) return false
+    first--
+  }
   return (
-    tail.length === 20 &&
-    !!first &&
-    !!last &&
-    last[0] - first[0] >= 10_000 &&
-    tail.every(([, value]) => value === last[1])
+    samples.length - first >= 10 &&
+    last[0] - samples[first]![0] >= STUCK_MILLISECONDS &&
+    samples[first]![1] === last[1]
   )
 }

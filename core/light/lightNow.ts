@@ -1,5 +1,5 @@
 import { learnedSun } from '../sun/learned'
-import { sunCourse, type SunScene } from '../sun/day'
+import { sunCourse, type SkyChange, type SunScene } from '../sun/day'
 import { CLEAR_SKY, sunLightAt } from '../sun/irradiance'
 import type { Figure } from '../quantity/figure'
 import { meteredCourse, type LightCourse, type Sample } from './dose'
@@ -122,6 +122,12 @@ export function expectedLight(history: LightHistory, now: number): Figure | null
   }
 }
 
+/** Changes of the sky that were said from a while before an exposure on; the last one before it holds at its start. */
+const skiesOf = ({ entries }: LightHistory, startedAt: number): SkyChange[] =>
+  entries.flatMap(({ at, what }) =>
+    what.type === 'sky' && at > startedAt - SKY_KEEPS ? [{ at, share: what.share }] : [],
+  )
+
 /** One exposure under a light. */
 export interface ExposureUnder {
   /** When it began, or now for one that is planned; milliseconds. */
@@ -147,13 +153,16 @@ export function courseUnder(
     const reference =
       milliwattsPerCm2 ??
       sunLightAt(sun.scene.place, startedAt, sun.scene.sky, sun.scene.facing).total * sun.correction.value
-    return reference > 0 ? sunCourse(sun.scene, startedAt, reference) : null
+    return reference > 0 ? sunCourse(sun.scene, startedAt, reference, skiesOf(history, startedAt)) : null
   }
   const litAt = litSince(history)
   const isCold = litAt !== null && history.light.warmUp !== undefined
   if (!isCold && milliwattsPerCm2 === undefined) return null
+  // A sheet that was planned for the lamp as it was may lie under it when it has grown dimmer.
+  const expected = milliwattsPerCm2 === undefined ? null : expectedLight(history, startedAt)
   return lampCourse({
     ...(isCold && { litAt, warmUp: history.light.warmUp }),
     ...(milliwattsPerCm2 !== undefined && { referenceMilliwattsPerCm2: milliwattsPerCm2 }),
+    ...(expected && milliwattsPerCm2 !== undefined && { share: expected.value / milliwattsPerCm2 }),
   } as Parameters<typeof lampCourse>[0])
 }

@@ -110,6 +110,25 @@ describe('the light of an exposure', () => {
     expect(course.secondsBetween(T0, T0 + 120_000)).toBeCloseTo(warmSeconds(box.warmUp!, 120), 6)
   })
 
+  it('is weaker than planned where the lamp has faded since', () => {
+    const told = history([entry(0, { type: 'read', milliwattsPerCm2: 4, by: 'typed' })])
+    const course = courseUnder(told, { startedAt: T0 + H, milliwattsPerCm2: 5, samples: [] })!
+    expect(course.secondsBetween(T0 + H, T0 + H + 100_000)).toBeCloseTo(80, 6)
+    expect(course.milliwattsPerCm2At!(T0 + H)).toBeCloseTo(4, 9)
+  })
+
+  it('follows what is said of the sky while the frame is out', () => {
+    const noon = Date.parse('2026-06-21T11:40:00Z')
+    const hours = (noon - T0) / H
+    const told = historyOf(sill, [entry(hours + 0.25, { type: 'sky', share: 0.35 }, sill.id)], [], [], noon)
+    const course = courseUnder(told, { startedAt: noon, samples: [] })!
+    const quarter = course.secondsBetween(noon, noon + H / 4)
+    // Past its height the sun gives a little less in each quarter of an hour.
+    expect(quarter).toBeGreaterThan(870)
+    expect(quarter).toBeLessThan(905)
+    expect(course.secondsBetween(noon + H / 4, noon + H / 2) / quarter).toBeCloseTo(0.35, 1)
+  })
+
   it('is unknown for a lamp of which nobody told anything', () =>
     expect(courseUnder(history(), { startedAt: T0, samples: [] })).toBeNull())
 

@@ -81,6 +81,8 @@ export const LightEntry = z.strictObject({
       by: z.enum(['meter', 'typed']),
       reckonedMilliwattsPerCm2: z.number().gt(0).max(1000).optional(),
     }),
+    /** How the sky was said to be from then on: the share of a clear sky's light that the clouds leave. */
+    z.strictObject({ type: z.literal('sky'), share: z.number().gt(0).max(1.2) }),
     /** Hours it had burnt by then, as a counter or a memory has them. */
     z.strictObject({ type: z.literal('hours'), hours: z.number().min(0).max(1_000_000) }),
     /** New tubes or a new bulb: hours and readings begin afresh. */

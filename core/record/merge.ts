@@ -27,7 +27,8 @@ export interface MergePlan {
   conflicts: Conflict[]
 }
 
-const KINDS = [
+/** Kinds of records that are kept as they are, each under its identity. */
+export const KINDS = [
   'sheets',
   'papers',
   'pieces',

@@ -114,9 +114,34 @@ export function bestWindow(curve: SunCurve, dose: number): BestWindow | null {
   return { ...best, from: near[0]!.at, to: near.at(-1)!.at }
 }
 
-/** The sun as a light to expose by, foreseen for a day and a half from a moment on. */
-export function sunCourse(scene: SunScene, from: number, referenceMilliwattsPerCm2: number): LightCourse {
-  const curve = sunCurve(scene, from, from + 129_600_000, 120)
+/** What the clouds leave of the light from a moment on. */
+export interface SkyChange {
+  at: number
+  share: number
+}
+
+/**
+ * The sun as a light to expose by, foreseen for a day from a moment on.
+ *
+ * @param skies changes of the sky in order of time; before the first, and without any, the sky is the scene's own. What
+ *   was counted under an earlier sky stays as it was.
+ */
+export function sunCourse(
+  scene: SunScene,
+  from: number,
+  referenceMilliwattsPerCm2: number,
+  skies: readonly SkyChange[] = [],
+): LightCourse {
+  const curve = sunCurve(scene, from, from + 86_400_000)
+  const row = curve.milliwattsPerCm2
+  for (let i = 0; i < row.length; i++) {
+    const moment = from + i * curve.stepMilliseconds
+    const sky = skies.findLast((one) => one.at <= moment)
+    if (sky) row[i]! *= sky.share / scene.sky.cloud
+    if (i)
+      curve.millijoulesPerCm2[i] =
+        curve.millijoulesPerCm2[i - 1]! + ((row[i - 1]! + row[i]!) / 2) * (curve.stepMilliseconds / 1000)
+  }
   const secondsBetween = (a: number, b: number) =>
     b <= a ? 0 : (doseAt(curve, b) - doseAt(curve, a)) / referenceMilliwattsPerCm2
   return {

@@ -237,6 +237,40 @@ describe('a day', () => {
   })
 })
 
+describe('a sky that changes', () => {
+  const noon = at('2026-06-21T11:40:00Z')
+  const scene: SunScene = {
+    place: { latitude: 52, longitude: 5, altitudeMetres: 0 },
+    sky: CLEAR_SKY,
+    facing: 'flat',
+    correction: 1,
+  }
+  const clear = sunCourse(scene, noon, 5)
+
+  it('counts on under the new one, and leaves what was counted as it was', () => {
+    const clouded = sunCourse(scene, noon, 5, [{ at: noon + 600_000, share: 0.35 }])
+    expect(clouded.secondsBetween(noon, noon + 540_000)).toBeCloseTo(
+      clear.secondsBetween(noon, noon + 540_000),
+      6,
+    )
+    expect(
+      clouded.secondsBetween(noon + 600_000, noon + 1_200_000) /
+        clear.secondsBetween(noon + 600_000, noon + 1_200_000),
+    ).toBeCloseTo(0.35, 6)
+    expect(clouded.momentOf(noon, 1500)!).toBeGreaterThan(clear.momentOf(noon, 1500)!)
+  })
+
+  it('takes the last that was said before the cover came off', () => {
+    const before = sunCourse(scene, noon, 5, [
+      { at: noon - 7_200_000, share: 0.85 },
+      { at: noon - 60_000, share: 0.65 },
+    ])
+    expect(
+      before.secondsBetween(noon, noon + 600_000) / clear.secondsBetween(noon, noon + 600_000),
+    ).toBeCloseTo(0.65, 6)
+  })
+})
+
 describe('learnedSun', () => {
   it('trusts the model, widely, before there is a result', () => {
     const figure = learnedSun([], 1.15)
