@@ -11,7 +11,13 @@ import { rebuildStandings } from './log'
 const ask = <Value extends ArchiveAnswer>(question: ArchiveQuestion): Promise<Value> =>
   callWorker<ArchiveQuestion, Value>(startWorker.archive(), question)
 
-const everything = [...KINDS.map((name) => db[name]), db.events, db.standings, db.pixels] as Table[]
+const everything = [
+  ...KINDS.map((name) => db[name]),
+  db.events,
+  db.standings,
+  db.pixels,
+  db.traces,
+] as Table[]
 
 /** Every record of this workroom, as one moment saw it. */
 function allRecords(): Promise<WorkroomRecords> {

@@ -144,6 +144,12 @@ const deeper = computed(() => {
     .reverse()
   return printDeeper(one.definition.deeper, states)
 })
+/** What a planned dose takes under the light as it is now. */
+const wanted = computed(() => {
+  const { millijoulesPerCm2, exposureSeconds } = inHand.value?.sheet ?? {}
+  if (!millijoulesPerCm2 || !exposureSeconds || !live.value) return null
+  return (planned.value * millijoulesPerCm2) / exposureSeconds / live.value.milliwattsPerCm2
+})
 const doseLine = computed(() => {
   const reference = course.value?.referenceMilliwattsPerCm2
   const at = course.value?.milliwattsPerCm2At?.(now.now)
@@ -194,6 +200,9 @@ const doseLine = computed(() => {
       <p v-if="isWaiting && live" class="LightStation-dose">
         {{ live.by === 'meter' ? 'The meter reads' : 'Expected now: about' }}
         {{ irradianceText(live.milliwattsPerCm2) }}
+        <template v-if="wanted && Math.abs(wanted - planned) > planned / 100">
+          , for which it takes about {{ formatSpan(Math.round(wanted)) }}
+        </template>
       </p>
       <StripCard v-if="isWaiting && strip" :times="strip.times" :covered="strip.covered" />
       <template v-if="reading">

@@ -17,6 +17,7 @@ import { useInstruments } from '../instruments/instruments.store'
 const LEAST_STEP = 200
 /** A trace is written down so often; a crash loses no more, and the gap is bridged. */
 const WRITE_EVERY = 2000
+const TRACE_KEPT = 86_400_000
 
 /** Lights with their ledgers, and the light that each sheet lies under now. */
 export const useLights = defineStore('lights', () => {
@@ -86,6 +87,9 @@ export const useLights = defineStore('lights', () => {
     },
     { immediate: true },
   )
+
+  // A trace serves the running clock, and for a day an undo; then what it came to is in the record.
+  void db.traces.filter((row) => (row.samples.at(-1)?.[0] ?? 0) < now.now - TRACE_KEPT).delete()
 
   instruments.listen(({ quantity, value, at }) => {
     if (quantity !== 'irradiance') return

@@ -1,22 +1,17 @@
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { countedDose } from '@core/light/countedDose'
 import { isStuck } from '@core/light/dose'
-import { cueWords, stripCues, stripTimes } from '@core/light/strip'
 import type { StepState } from '@core/process/run'
-import { elapsedSeconds } from '@core/process/clock'
-import { clockOf } from '@core/process/run'
 import type { Happening } from '@core/record/event'
 import { useNow } from '../data/useNow'
 import type { SheetInRoom } from '../data/workroom.store'
 import { median } from '@core/tone/leastSquares'
 import { useInstruments } from '../instruments/instruments.store'
-import { tick, speak } from '../shell/voice'
 import { useLights } from './lights.store'
+import { stripStanding } from './stripStanding'
 
 /** So many of the last readings are taken for the light at the end. */
 const READINGS_AT_THE_END = 15
-/** A cue this long past was spoken or missed before; it is shown, not said. */
-const STALE_SECONDS = 5
 
 /** What the exposure clock knows of light: who counts, what the meter says, where the card of a strip lies. */
 export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepState | null) {
@@ -81,43 +76,9 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
     )
   }
 
-  /** Seconds the card's moves are counted in: of the dose, or of the wall where nobody counts. */
-  const counted = computed(() => {
-    const one = step()
-    const clock = one && clockOf(one)
-    if (!one || !clock) return 0
-    return course.value
-      ? (countedDose(one, course.value, samples.value, now.now)?.seconds ?? 0)
-      : elapsedSeconds(clock, now.now)
-  })
   const strip = computed(() => {
-    const plan = inHand()?.sheet.strip
-    if (!plan) return null
-    // More or less given under the light stretches the whole strip.
-    const stretch = (step()?.plannedSeconds ?? plan.lastSeconds) / plan.lastSeconds
-    const cues = stripCues(plan).map((cue) => ({
-      ...cue,
-      atSeconds: cue.atSeconds * stretch,
-      words: cueWords(plan, cue),
-    }))
-    const done = cues.filter((cue) => cue.atSeconds <= counted.value)
-    return {
-      plan,
-      times: stripTimes(plan).map((seconds) => seconds * stretch),
-      covered: done.at(-1)?.mark ?? (plan.card === 'frees' ? plan.count - 1 : 0),
-      last: done.at(-1) ?? null,
-      next: cues[done.length] ?? null,
-      counted: counted.value,
-    }
+    const one = inHand()
+    return one ? stripStanding(one, course.value, samples.value, now.now) : null
   })
-  watch(
-    () => strip.value?.last?.atSeconds,
-    () => {
-      const cue = strip.value?.last
-      if (!cue || step()?.status !== 'running' || counted.value - cue.atSeconds > STALE_SECONDS) return
-      tick()
-      speak(cue.words)
-    },
-  )
   return { course, samples, live, trouble, withLight, strip }
 }

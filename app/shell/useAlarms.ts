@@ -3,12 +3,15 @@ import { ledgeOf, type ClockReading } from '@core/process/deadlines'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { useLights } from '../light/lights.store'
+import { stripStanding } from '../light/stripStanding'
 import { endWords } from './ledgeWords'
 import { usePreferences } from './preferences.store'
 import { chime, speak } from './voice'
 
 /** A clock that ran out this long ago was answered or forgotten in an earlier visit: it is shown, not sounded. */
 const STALE_MS = 3_600_000
+/** A cue this long past was said or missed before; the page shows it. */
+const STALE_CUE_SECONDS = 5
 
 /** Makes the end of every clock heard, and notified where the user allows it. Being seen is the ledge's work. */
 export function useAlarms(): void {
@@ -19,6 +22,7 @@ export function useAlarms(): void {
   watch(
     () => now.now,
     (moment) => {
+      sayCues(moment)
       for (const clock of ledgeOf(workroom.states, moment, lights.courseOf)) {
         // A dose comes sooner or later as the light goes, and rings once all the same.
         const end = clock.by === 'steady' ? clock.dueAt : clock.targetSeconds
@@ -29,6 +33,21 @@ export function useAlarms(): void {
       }
     },
   )
+
+  /** A strip's card is moved by hand, wherever the page is: its cues are said like the end of a clock. */
+  function sayCues(moment: number): void {
+    for (const one of workroom.sheets.filter(({ sheet }) => sheet.strip)) {
+      const strip = stripStanding(one, lights.courseOf(one.state), lights.samplesOf(one.sheet.id), moment)
+      const cue = strip?.last
+      if (!strip?.isRunning || !cue) continue
+      const key = `${one.sheet.id}/${cue.atSeconds}`
+      if (rung.has(key)) continue
+      rung.add(key)
+      if (strip.counted - cue.atSeconds > STALE_CUE_SECONDS || !isVoice()) continue
+      chime()
+      speak(cue.words)
+    }
+  }
 
   function ring(clock: ClockReading): void {
     const found = workroom.work(clock.sheetId)

@@ -42,6 +42,9 @@ export function baseFor(bases: readonly Base[], wanted: Combination): FoundBase 
   return candidates.sort((a, b) => a.differs.length - b.differs.length || b.base.at - a.base.at)[0] ?? null
 }
 
+/** Less than this share of the light in which a base was found is no light to plan by. */
+const LEAST_SHARE = 0.02
+
 /** An exposure that follows from a base exposure. */
 export interface ExposureFromBase {
   seconds: Figure
@@ -61,7 +64,9 @@ export function exposureFromBase(
   schwarzschild = 1,
 ): ExposureFromBase {
   const dose = base.milliwattsPerCm2 === undefined ? undefined : base.seconds * base.milliwattsPerCm2
-  const isScaled = dose !== undefined && expected !== null && expected.value > 0
+  // Under a sun that is down no time would be enough; then the base's own stands, and the clock counts its dose.
+  const isScaled =
+    dose !== undefined && expected !== null && expected.value > LEAST_SHARE * (base.milliwattsPerCm2 ?? 0)
   const half =
     base.highSeconds !== undefined ? (base.highSeconds - (base.lowSeconds ?? base.seconds)) / 2 : undefined
   const scale = isScaled ? ((base.milliwattsPerCm2 ?? 1) / expected.value) ** (1 / schwarzschild) : 1

@@ -180,6 +180,8 @@ describe('base exposures', () => {
       300 * 1.25 ** (1 / 0.9),
       9,
     )
+    const night = { ...expectedLight(told, T0 + H)!, value: 0.001 }
+    expect(exposureFromBase(found, night)).toMatchObject({ seconds: { value: 300 }, millijoulesPerCm2: 1500 })
     expect(exposureFromBase(found, null).seconds.value).toBe(300)
     expect(
       exposureFromBase({ base: base({}), differs: ['paper'] }, null).seconds.working.leavesOut,
