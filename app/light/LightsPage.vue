@@ -4,7 +4,8 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { litSince, healthOf } from '@core/light/lightLedger'
 import { expectedLight } from '@core/light/lightNow'
-import { digits } from '@core/quantity/format'
+import { eyeLimitSeconds } from '@core/light/eyeLimit'
+import { digits, formatSpan } from '@core/quantity/format'
 import type { LightKind } from '@core/record/definition'
 import { Light } from '@core/record/light'
 import { db } from '../data/db'
@@ -51,6 +52,7 @@ const standing = computed(() =>
             ...(expected ? [irradianceText(expected.value)] : ['not read yet']),
           ],
       isDue: !isSun && health.nextCheckHours < 0,
+      milliwattsPerCm2: expected && expected.value > 0.05 ? expected.value : null,
     }
   }),
 )
@@ -99,6 +101,11 @@ useMarginNotes(() => {
       title: 'Eyes',
       tone: 'caution',
       lines: [
+        ...(chosen.value?.milliwattsPerCm2
+          ? [
+              `Under ${chosen.value.light.name} the eye’s daily limit is reached in ${formatSpan(Math.round(eyeLimitSeconds(chosen.value.milliwattsPerCm2).value))} (ICNIRP 2004, from memory).`,
+            ]
+          : []),
         'Cover closed before the lamp goes on. Do not look into it; UV-blocking glasses. Your local code comes first.',
       ],
     },

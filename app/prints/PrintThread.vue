@@ -218,6 +218,11 @@ useMarginNotes(() => {
         />
         <template v-else>
           <ThreadStory :lines="story" />
+          <p v-if="one.sheet.strip">
+            <RouterLink :to="{ name: 'read-strip', params: { sheetId: one.sheet.id } }">
+              {{ one.state.stripRead ? 'What this strip said' : 'Read this strip' }}
+            </RouterLink>
+          </p>
           <p v-if="look?.words && look.dueAt > now.now" class="es-quiet">
             {{ look.words.title }} due {{ momentSaid(look.dueAt, now.now) }}.
           </p>
