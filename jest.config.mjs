@@ -9,7 +9,7 @@ export default {
   },
   // These ship ES modules only, so they are transformed like our own code.
   transformIgnorePatterns: [
-    '/node_modules/(?!(pinia|nostics|uuid|@noble/hashes|@vue/devtools-[a-z]+|birpc|hookable|perfect-debounce)/)',
+    '/node_modules/(?!(pinia|d3-shape|d3-path|fast-png|iobuffer|nostics|uuid|@noble/hashes|@vue/devtools-[a-z]+|birpc|hookable|perfect-debounce)/)',
   ],
   moduleNameMapper: {
     '^@core/(.*)$': '<rootDir>/core/$1',

@@ -1,0 +1,145 @@
+import { CoreError } from '../errors'
+import { isotonic } from './isotonic'
+import { lightnessFromDensity } from './density'
+import { monotoneCubic } from './monotoneCubic'
+
+/** One patch of a printed chart: how much ink lay on the film there, and how dark the print came out behind it. */
+export interface ChartPatch {
+  /** From 0, clear film, to 1, all the ink the printer lays. */
+  ink: number
+  /** Reflection densities of the print, one or more readings; empty where the patch is damaged. */
+  densities: readonly number[]
+}
+
+/** What even steps of the picture are to be even in: lightness as the eye sees it, or density. */
+export type CurveAim = 'lightness' | 'density'
+
+/** A curve from the picture's tones to ink on the film, as plain data. */
+export interface NegativeCurve {
+  /** Picture tone, 0 black to 1 white, and the ink that prints it. Rising tones, rising ink. */
+  tones: number[]
+  inks: number[]
+  /** Lightness of the print by ink, from the patches after they were put in order: what a print will look like. */
+  patchInks: number[]
+  patchLightness: number[]
+  /** The deepest black and the whitest white the chart reached, L*. */
+  black: number
+  white: number
+  /** Reading minus smoothed reading of each patch, in L*, in the order of ink; scatter is their usual size. */
+  residuals: number[]
+  scatter: number
+  /** Ink from which more ink makes the print no lighter, and below which less makes it no darker. */
+  blockedFrom: number
+  mergedTo: number
+  /** How many of 256 grey levels a negative of 8 bits would lose. */
+  levelsLost: number
+}
+
+/** A difference of lightness that the eye does not see side by side. */
+const UNSEEN = 0.5
+const KNOTS = 65
+
+/**
+ * Solves the curve of a process from a printed chart.
+ *
+ * Readings of one ink are averaged and count by their number; the row is put in order by isotonic regression, read
+ * between by a monotone cubic, and turned round.
+ *
+ * @param patches any order; at least five different inks with readings.
+ * @throws CoreError `too-few`; `flat` when the print does not change with the ink; `reversed` when more ink prints darker.
+ */
+export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'lightness'): NegativeCurve {
+  const byInk = new Map<number, number[]>()
+  for (const { ink, densities } of patches)
+    byInk.set(ink, [...(byInk.get(ink) ?? []), ...densities.map((density) => lightnessFromDensity(density))])
+  const read = [...byInk].filter(([, values]) => values.length).sort((a, b) => a[0] - b[0])
+  if (read.length < 5)
+    throw refuse(
+      'too-few',
+      'A curve needs at least five patches of different ink.',
+      'Read more patches of the chart.',
+    )
+  const inks = read.map(([ink]) => ink)
+  const raw = read.map(([, values]) => values.reduce((sum, one) => sum + one, 0) / values.length)
+  const weights = read.map(([, values]) => values.length)
+  const ends = Math.max(1, Math.floor(inks.length / 6))
+  const mean = (row: readonly number[]) => row.reduce((sum, one) => sum + one, 0) / row.length
+  const rise = mean(raw.slice(-ends)) - mean(raw.slice(0, ends))
+  if (Math.abs(rise) < 5)
+    throw refuse(
+      'flat',
+      'The print is nearly the same behind all the ink.',
+      'Expose the chart for the base exposure, and see that it is the right one.',
+    )
+  if (rise < 0)
+    throw refuse(
+      'reversed',
+      'More ink printed darker.',
+      'Turn the row round: the clear patch comes first and prints black.',
+    )
+
+  const ordered = isotonic(raw, weights)
+  const residuals = raw.map((value, i) => value - ordered[i]!)
+  const [black, white] = [ordered[0]!, ordered.at(-1)!]
+  const lightnessOf = monotoneCubic(inks, ordered)
+  const inkFor = inverse(lightnessOf, inks[0]!, inks.at(-1)!)
+  const tones = Array.from({ length: KNOTS }, (_, i) => i / (KNOTS - 1))
+  const wanted = aimed(aim, black, white)
+  const curveInks = tones.map((tone) => inkFor(wanted(tone)))
+  return {
+    tones,
+    inks: curveInks,
+    patchInks: inks,
+    patchLightness: ordered,
+    black,
+    white,
+    residuals,
+    scatter: Math.sqrt(mean(residuals.map((one) => one ** 2))),
+    blockedFrom: inkFor(white - UNSEEN),
+    mergedTo: inkFor(black + UNSEEN),
+    levelsLost: levelsLost(monotoneCubic(tones, curveInks)),
+  }
+}
+
+/** Lightness that a tone of the picture is to print as. */
+function aimed(aim: CurveAim, black: number, white: number): (tone: number) => number {
+  if (aim === 'lightness') return (tone) => black + tone * (white - black)
+  const density = (lightness: number) =>
+    Math.log10(lightness > 8 ? ((lightness + 16) / 116) ** 3 : lightness / (29 / 3) ** 3)
+  const [dark, light] = [density(Math.max(0.5, black)), density(white)]
+  return (tone) => lightnessFromDensity(-(dark + tone * (light - dark)))
+}
+
+/** Where a rising function takes a value, by halving; of a level stretch its beginning. */
+function inverse(f: (x: number) => number, from: number, to: number): (value: number) => number {
+  return (value) => {
+    if (value <= f(from)) return from
+    if (value >= f(to)) value = f(to)
+    let [low, high] = [from, to]
+    for (let i = 0; i < 60; i++) {
+      const middle = (low + high) / 2
+      if (f(middle) < value) low = middle
+      else high = middle
+    }
+    return high
+  }
+}
+
+function levelsLost(inkOf: (tone: number) => number): number {
+  const codes = new Set(Array.from({ length: 256 }, (_, level) => Math.round(255 * inkOf(level / 255))))
+  return 256 - codes.size
+}
+
+/** School one: as much ink as the picture is light, and the tones fall as they may. */
+export const PLAIN_INVERSION: Pick<NegativeCurve, 'tones' | 'inks'> = { tones: [0, 1], inks: [0, 1] }
+
+/** Ink for a tone of the picture. */
+export const inkOf = ({ tones, inks }: Pick<NegativeCurve, 'tones' | 'inks'>): ((tone: number) => number) =>
+  monotoneCubic(tones, inks)
+
+/** Lightness of the print behind so much ink, where a chart told it. */
+export const printOf = ({ patchInks, patchLightness }: NegativeCurve): ((ink: number) => number) =>
+  monotoneCubic(patchInks, patchLightness)
+
+const refuse = (code: string, problem: string, remedy: string) =>
+  new CoreError({ code, field: 'chart', problem, remedy })
