@@ -7,6 +7,7 @@ export const stations = [
   { name: 'shelf', title: 'Shelf' },
   { name: 'paper', title: 'Paper' },
   { name: 'coat', title: 'Coat' },
+  { name: 'negative', title: 'Negative' },
   { name: 'light', title: 'Light' },
   { name: 'wet', title: 'Wet side' },
   { name: 'prints', title: 'Prints' },

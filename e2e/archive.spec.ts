@@ -59,14 +59,14 @@ test('into a used workroom: what is the same is left, what differs is shown and 
   await choose(page, changed)
   await expect(report(page)).toContainText('Horn house, from the sea (title)')
   await report(page).getByRole('button', { name: 'Import' }).click()
-  await page.keyboard.press('7')
+  await page.keyboard.press('8')
   await expect(page.getByText('1 Horn house', { exact: true })).toBeVisible()
 
   await page.keyboard.press('o')
   await choose(page, changed)
   await report(page).getByRole('checkbox').check()
   await report(page).getByRole('button', { name: 'Import, replacing 1' }).click()
-  await page.keyboard.press('7')
+  await page.keyboard.press('8')
   await expect(page.getByText('1 Horn house, from the sea')).toBeVisible()
 })
 

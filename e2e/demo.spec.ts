@@ -27,7 +27,7 @@ test('the demo is a workroom in full swing', async ({ page }) => {
   await expect(page.getByRole('link', { name: /^Sheet 31, Lamp-room lens/ })).toBeVisible()
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Due for a dry look')
 
-  await page.keyboard.press('7')
+  await page.keyboard.press('8')
   for (const state of [
     'planned',
     'drying in the dark',

@@ -109,7 +109,7 @@ test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
   ).toBeVisible()
 
   // Found again, by any word of its thread.
-  await press('7')
+  await press('8')
   await expect(page.getByLabel('find in any thread')).toBeVisible()
   await press('/')
   await expect(page.getByLabel('find in any thread')).toBeFocused()

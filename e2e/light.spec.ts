@@ -168,7 +168,7 @@ test('a meter counts the dose; when it drops out the clock goes on, says so, and
     .click()
   await page.getByText('drop out', { exact: true }).first().click()
   await expect(page.getByRole('article', { name: 'UV meter' })).toContainText(/gone|calling/)
-  await page.keyboard.press('5')
+  await page.keyboard.press('6')
   await expect(page.getByText('The meter is silent. Counting on by its last reading')).toBeVisible({
     timeout: 15_000,
   })
@@ -393,7 +393,7 @@ test('a lamp that is lit cold is counted by its warm-up, and the ledger of its h
   await page.getByText('the attic box', { exact: true }).click()
   await page.getByRole('button', { name: 'It is out' }).click()
   await page.getByRole('button', { name: 'It is lit now' }).click()
-  await page.keyboard.press('5')
+  await page.keyboard.press('6')
   await page.keyboard.press(' ')
   // Two minutes of full light from a lamp that starts at half with 60 s: t − 30·(1 − e^(−t/60)) = 120, so t = 147.4 s.
   await expect(page.getByRole('timer')).toHaveText(/2:2[5-8]/)
@@ -407,7 +407,7 @@ test('a meter that sticks or sends garbage is not believed, and says so', async 
   await connect(page, 'UV meter')
   const meter = page.getByRole('article', { name: 'UV meter' })
   await meter.getByText('stick', { exact: true }).click()
-  await page.keyboard.press('5')
+  await page.keyboard.press('6')
   await expect(page.getByText('it may have stuck')).toBeVisible({ timeout: 20_000 })
   await page
     .getByRole('navigation', { name: 'At the light' })

@@ -16,6 +16,8 @@ const PAGES = [
   '/paper/tear',
   '/paper/treat',
   '/coat/begin',
+  '/negative',
+  '/negative/calibrate',
   '/light',
   '/light/lights',
   '/light/sun',
@@ -91,7 +93,7 @@ test('an archive of the first version comes in: its bottles say what they hold',
   await open(page, '/shelf')
   await page.getByRole('button', { name: /Iron citrate, A-7, 25 %/ }).click()
   await expect(page.getByRole('region', { name: 'Iron citrate A-7' })).toContainText('not measured')
-  await page.keyboard.press('7')
+  await page.keyboard.press('8')
   await expect(page.getByRole('listitem').filter({ hasText: 'Tide gauge' })).toBeVisible()
 })
 

@@ -170,7 +170,7 @@ test('a sheet is set aside with its reason, noted, and both can be taken back', 
   await plan(page, 'Keeper’s stair')
   await page.keyboard.press(' ')
   await expect(page.getByRole('button', { name: 'Next drop' })).toBeVisible()
-  await page.keyboard.press('7')
+  await page.keyboard.press('8')
   await page.getByRole('listitem').getByText('Keeper’s stair').click()
   await expect(page.getByRole('heading', { name: 'Keeper’s stair', level: 1 })).toBeVisible()
   await page.keyboard.press('t')

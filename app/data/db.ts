@@ -3,7 +3,7 @@ import { replay, type RunState } from '@core/process/run'
 import { placeOf, type SheetPlace } from '@core/process/standing'
 import type { Sample } from '@core/light/dose'
 import type { SheetEvent } from '@core/record/event'
-import type { Base, LightEntry, Tablet, TabletPrint } from '@core/record/light'
+import type { Base, Calibration, LightEntry, Tablet, TabletPrint } from '@core/record/light'
 import { logsBySheet } from '@core/record/logs'
 import { migrate, MIGRATIONS } from '@core/record/migrations'
 import type {
@@ -65,6 +65,7 @@ export class WorkroomDb extends Dexie {
   declare bases: Table<Base, string>
   declare tablets: Table<Tablet, string>
   declare tabletPrints: Table<TabletPrint, string>
+  declare calibrations: Table<Calibration, string>
   declare traces: Table<TraceRow, string>
   declare pixels: Table<PixelsRow, string>
 
@@ -100,6 +101,7 @@ export class WorkroomDb extends Dexie {
         bases: 'id, lightId',
         tablets: 'id',
         tabletPrints: 'id',
+        calibrations: 'id',
         traces: 'id, sheetId',
       })
       .upgrade(rebuildRows)

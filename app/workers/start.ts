@@ -4,6 +4,8 @@ export const startWorker = {
     new Worker(new URL('./archive.worker.ts', import.meta.url), { type: 'module', name: 'archive' }),
   curves: () =>
     new Worker(new URL('./curves.worker.ts', import.meta.url), { type: 'module', name: 'curves' }),
+  negative: () =>
+    new Worker(new URL('./negative.worker.ts', import.meta.url), { type: 'module', name: 'negative' }),
   tearing: () =>
     new Worker(new URL('./tearing.worker.ts', import.meta.url), { type: 'module', name: 'tearing' }),
   thumbnail: () =>

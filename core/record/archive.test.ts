@@ -156,6 +156,7 @@ describe('a merge', () => {
       bases: 1,
       tablets: 1,
       tabletPrints: 1,
+      calibrations: 1,
       ownProcesses: 0,
       lights: 1,
       photos: 1,
@@ -281,11 +282,12 @@ describe('migration', () => {
       ['the attic box', 480],
       ['the south sill', 780],
     ])
-    expect([records.lightEntries, records.bases, records.tablets, records.tabletPrints]).toEqual([
-      [],
-      [],
-      [],
-      [],
-    ])
+    expect([
+      records.lightEntries,
+      records.bases,
+      records.tablets,
+      records.tabletPrints,
+      records.calibrations,
+    ]).toEqual([[], [], [], [], []])
   })
 })

@@ -143,6 +143,33 @@ export const TabletPrint = z.strictObject({
   takenBackAt: Stamp.optional(),
 })
 
+/** A printed chart that was read, from which the curve of a negative is solved. */
+export const Calibration = z.strictObject({
+  id: Id,
+  at: Stamp,
+  name: Line.min(1),
+  /** Ink on the film, 0 to 1, and the densities of the print behind it; none where a patch is damaged. */
+  patches: z
+    .array(
+      z.strictObject({
+        ink: z.number().min(0).max(1),
+        densities: z.array(z.number().min(-0.5).max(6)).max(20),
+      }),
+    )
+    .min(5)
+    .max(1000),
+  aim: z.enum(['lightness', 'density']),
+  by: z.enum(['typed', 'instrument']),
+  processId: Key.optional(),
+  paperId: Id.optional(),
+  lightId: Id.optional(),
+  film: Line,
+  /** Base exposure it was printed with. */
+  seconds: Seconds.optional(),
+  note: Text,
+  takenBackAt: Stamp.optional(),
+})
+
 /** How a test strip is laid out (see `core/light/strip.ts`). */
 export const Strip = z.strictObject({
   firstSeconds: z.number().gt(0).max(604_800),
@@ -156,5 +183,6 @@ export type Light = z.infer<typeof Light>
 export type LightEntry = z.infer<typeof LightEntry>
 export type Base = z.infer<typeof Base>
 export type Tablet = z.infer<typeof Tablet>
+export type Calibration = z.infer<typeof Calibration>
 export type TabletPrint = z.infer<typeof TabletPrint>
 export type SkySaid = z.infer<typeof SkySaid>

@@ -43,6 +43,7 @@ export const KINDS = [
   'bases',
   'tablets',
   'tabletPrints',
+  'calibrations',
   'photos',
 ] as const satisfies readonly Kind[]
 

@@ -45,7 +45,7 @@ function shelfAndPaper(records: unknown): unknown {
 
 /** Version 3: lights have ledgers, base exposures and step tablets are kept; nothing that was there changes. */
 function lightAndDose(records: unknown): unknown {
-  return { ...(records as Row), lightEntries: [], bases: [], tablets: [], tabletPrints: [] }
+  return { ...(records as Row), lightEntries: [], bases: [], tablets: [], tabletPrints: [], calibrations: [] }
 }
 
 /** What is not a list is left for the schema to refuse. */

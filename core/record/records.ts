@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { Id, Key, Line, Stamp, Text } from './common'
 import { ProcessDefinition } from './definition'
 import { SheetEvent } from './event'
-import { Base, Light, LightEntry, Strip, Tablet, TabletPrint } from './light'
+import { Base, Calibration, Light, LightEntry, Strip, Tablet, TabletPrint } from './light'
 import { WasteClass } from './substance'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
@@ -202,6 +202,7 @@ export const WorkroomRecords = z.strictObject({
   bases: z.array(Base),
   tablets: z.array(Tablet),
   tabletPrints: z.array(TabletPrint),
+  calibrations: z.array(Calibration),
 })
 
 /** A workroom with nothing in it. */
@@ -222,6 +223,7 @@ export const emptyRecords = (): WorkroomRecords => ({
   bases: [],
   tablets: [],
   tabletPrints: [],
+  calibrations: [],
 })
 
 export type Paper = z.infer<typeof Paper>
