@@ -115,6 +115,25 @@ describe('an instrument', () => {
     expect(store.devices.balance.state).toBe('off')
   })
 
+  it('is not confused by an old line that closes late', async () => {
+    const store = useInstruments()
+    await store.connect('balance')
+    const old = last()
+    old.open()
+    const close = jest.spyOn(old, 'close').mockImplementation(() => undefined)
+    store.disconnect('balance')
+    expect(close).toHaveBeenCalled()
+    await store.connect('balance')
+    last().open()
+    last().say('IDN EMBER STAND-IN,BALANCE,1,1.0')
+    old.say('MASS 9.9000E+01')
+    old.dispatchEvent(new Event('close'))
+    expect(store.devices.balance).toMatchObject({ state: 'on', readings: {} })
+    const reading = store.measure('mass')
+    last().say('MASS 1.2000E+01')
+    await expect(reading).resolves.toBe(12)
+  })
+
   it('that was connected is connected again on the next visit', async () => {
     const store = useInstruments()
     await store.connect('balance')

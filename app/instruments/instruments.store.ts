@@ -76,6 +76,8 @@ export const useInstruments = defineStore('instruments', () => {
   const links = new Map<DeviceId, InstrumentLink>()
   /** Calls without an answer so far: a server that is gone is called less and less often. */
   const calls = new Map<DeviceId, number>()
+  /** Which line to each device is the one in use. */
+  const turns = new Map<DeviceId, number>()
   const listeners = new Set<(reading: Reading) => void>()
   const waiting = new Set<{ id: DeviceId; quantity: MeasuredQuantity; got: (value: number) => void }>()
 
@@ -84,14 +86,16 @@ export const useInstruments = defineStore('instruments', () => {
     listeners.add(listener)
   }
 
-  const eventsFor = (id: DeviceId): LinkEvents => ({
+  /** @param isCurrent whether the line that speaks is still the one that is meant; an old one may close late. */
+  const eventsFor = (id: DeviceId, isCurrent: () => boolean): LinkEvents => ({
     opened: () => {
       links.get(id)?.send('*IDN?')
       if (id === 'uv-meter' || id === 'serial') links.get(id)?.send(`MEAS:IRR:CONT ${METER_HERTZ}`)
       if (id === 'exposure-unit') links.get(id)?.send('OUTP?')
     },
-    line: (line) => hear(id, line),
+    line: (line) => isCurrent() && hear(id, line),
     closed: () => {
+      if (!isCurrent()) return
       const device = devices[id]
       links.delete(id)
       if (!device.isWanted) device.state = 'off'
@@ -141,8 +145,11 @@ export const useInstruments = defineStore('instruments', () => {
     const device = devices[id]
     if (!device.isWanted || links.has(id)) return
     if (device.state === 'off') device.state = 'calling'
-    if (id === 'serial') links.set(id, await serialLink(eventsFor(id)))
-    else links.set(id, socketLink(id, eventsFor(id)))
+    const turn = (turns.get(id) ?? 0) + 1
+    turns.set(id, turn)
+    const events = eventsFor(id, () => turns.get(id) === turn)
+    links.set(id, id === 'serial' ? await serialLink(events) : socketLink(id, events))
+    if (id === 'serial') events.opened()
   }
 
   async function connect(id: DeviceId): Promise<void> {
@@ -150,7 +157,6 @@ export const useInstruments = defineStore('instruments', () => {
     remember()
     try {
       await call(id)
-      if (id === 'serial') eventsFor(id).opened()
     } catch (error) {
       Object.assign(devices[id], fresh(id))
       throw new CoreError({
@@ -166,6 +172,8 @@ export const useInstruments = defineStore('instruments', () => {
     devices[id].isWanted = false
     remember()
     devices[id].state = 'off'
+    // Whatever the old line still says is no longer meant.
+    turns.set(id, (turns.get(id) ?? 0) + 1)
     links.get(id)?.close()
     links.delete(id)
   }

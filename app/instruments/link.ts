@@ -41,11 +41,11 @@ const serial = (navigator as Navigator & { serial?: { requestPort(): Promise<Ser
 export const hasSerial = serial !== undefined
 
 /**
- * Opens a line to a device on a serial port that the user picks; it speaks the same protocol.
+ * Opens a line to a device on a serial port that the user picks; it speaks the same protocol. It is open at once.
  *
  * @throws what the browser throws when no port was picked or it cannot be opened.
  */
-export async function serialLink({ opened, line, closed }: LinkEvents): Promise<InstrumentLink> {
+export async function serialLink({ line, closed }: Omit<LinkEvents, 'opened'>): Promise<InstrumentLink> {
   if (!serial) throw new Error('this browser has no serial ports')
   const port = await serial.requestPort()
   await port.open({ baudRate: 9600 })
@@ -63,7 +63,6 @@ export async function serialLink({ opened, line, closed }: LinkEvents): Promise<
   void read()
     .catch(() => undefined)
     .finally(closed)
-  opened()
   return {
     send: (text) => void writer?.write(new TextEncoder().encode(`${text}\n`)).catch(closed),
     close: () => void reader?.cancel().then(() => port.close(), closed),

@@ -103,6 +103,37 @@ describe('the light of a sheet in the frame', () => {
     expect(new Set(samples.map(([moment]) => moment)).size).toBe(samples.length)
   })
 
+  it('counts the trace on disk although the meter speaks before it is read', async () => {
+    const { read, db } = await room()
+    for (let s = 900; s <= 930; s++) read(s, 4)
+    await until(async () => (await db.traces.count()) > 0)
+    const rows = await db.traces.toArray()
+    const stored = rows.flatMap((row) => row.samples).length
+    // A disk that is slow to answer.
+    let answer: () => void = () => undefined
+    const asked = new Promise<void>((resolve) => (answer = resolve))
+    const slow = jest.spyOn(db.traces, 'where').mockReturnValue({
+      equals: () => ({ toArray: () => asked.then(() => rows) }),
+    } as never)
+    freshStores()
+    listeners.length = 0
+    const { useLights } = await import('./lights.store')
+    const { useWorkroom } = await import('../data/workroom.store')
+    const [again, workroom] = [useLights(), useWorkroom()]
+    await until(() => workroom.isReady)
+    // The first reading after the reload is another one, and comes at once.
+    listeners.forEach((listen) => listen({ quantity: 'irradiance', value: 2, at: at(940) }))
+    const early = again.courseOf(workroom.find(SHEET)!.state)
+    expect(again.samplesOf(SHEET)).toHaveLength(1)
+    answer()
+    await until(() => again.samplesOf(SHEET).length > stored)
+    const course = again.courseOf(workroom.find(SHEET)!.state)!
+    expect(course).not.toBe(early)
+    // Planned for the light as it was first read: thirty seconds of it, ten on the way down to half.
+    expect(course.secondsBetween(at(900), at(940))).toBeCloseTo(37.5, 0)
+    slow.mockRestore()
+  })
+
   it('is not read while the frame is out, nor when the meter lies under another light', async () => {
     const out = await room(10)
     out.read(1145, 4)

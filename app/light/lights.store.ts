@@ -18,6 +18,7 @@ const LEAST_STEP = 200
 /** A trace is written down so often; a crash loses no more, and the gap is bridged. */
 const WRITE_EVERY = 2000
 const TRACE_KEPT = 86_400_000
+const NO_SAMPLES: Sample[] = []
 
 /** Lights with their ledgers, and the light that each sheet lies under now. */
 export const useLights = defineStore('lights', () => {
@@ -113,10 +114,10 @@ export const useLights = defineStore('lights', () => {
   }
   document.addEventListener('visibilitychange', () => writeTraces(Date.now()))
 
-  const samplesOf = (sheetId: string): Sample[] => traces.get(sheetId) ?? []
+  const samplesOf = (sheetId: string): Sample[] => traces.get(sheetId) ?? NO_SAMPLES
 
   /** A sun's curve is long to work out and the same for a whole exposure. */
-  const cache = new Map<string, { key: string; course: LightCourse | null }>()
+  const cache = new Map<string, { key: string; samples: Sample[]; course: LightCourse | null }>()
   function courseOf(state: RunState): LightCourse | null {
     const found = workroom.find(state.sheetId)
     const step = stepInHand(state)
@@ -133,13 +134,14 @@ export const useLights = defineStore('lights', () => {
       samples.length > 0,
     ].join('/')
     const known = cache.get(state.sheetId)
-    if (known?.key === key) return known.course
+    // After a reload the trace on disk takes the place of what came in before it was read.
+    if (known?.key === key && known.samples === samples) return known.course
     const course = courseUnder(told, {
       startedAt: step.startedAt,
       milliwattsPerCm2: step.milliwattsPerCm2,
       samples,
     })
-    cache.set(state.sheetId, { key, course })
+    cache.set(state.sheetId, { key, samples, course })
     return course
   }
 
