@@ -8,9 +8,10 @@ test('every station says what brings something to it, and offers that step', asy
     ['2', 'Nothing stands here yet', 'Take in a jar'],
     ['3', 'No paper lies here yet', 'Add a paper'],
     ['4', 'No sheet is being coated', 'Begin a sheet'],
-    ['5', 'No frame is out', 'Begin a sheet'],
-    ['6', 'Nothing is in the water', 'Go to the light'],
-    ['7', 'No print hangs here yet', 'Begin a sheet'],
+    ['5', 'Negative', 'Choose a picture'],
+    ['6', 'No frame is out', 'Begin a sheet'],
+    ['7', 'Nothing is in the water', 'Go to the light'],
+    ['8', 'No print hangs here yet', 'Begin a sheet'],
   ] as const) {
     await page.keyboard.press(key)
     await expect(page.getByRole('heading', { name: title })).toBeVisible()
@@ -293,6 +294,6 @@ test('every control can be reached and named from the keyboard', async ({ page }
     await page.keyboard.press('Tab')
     reached.add(await page.evaluate(() => document.activeElement?.textContent?.trim() ?? ''))
   }
-  for (const name of ['1Today', '2Shelf', '3Paper', '4Coat', '7Prints', 'Dim room', 'Workroom'])
+  for (const name of ['1Today', '2Shelf', '3Paper', '4Coat', '5Negative', '8Prints', 'Dim room', 'Workroom'])
     expect([...reached].join('|').replace(/\s/g, '')).toContain(name.replace(/\s/g, ''))
 })
