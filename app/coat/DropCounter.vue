@@ -52,6 +52,12 @@ function next(): void {
   else change(inHand.value, 1)
 }
 /** Typing how many really went in, when counting by eye went wrong. */
+/** What is being typed, which no redraw may wipe out. */
+const typing = ref<{ component: string; text: string } | null>(null)
+function keepTyped(component: string, text: string): void {
+  typing.value = null
+  correct(component, text)
+}
 function correct(component: string, text: string): void {
   const [counted, meant] = [props.step.drops[component] ?? 0, Number(text)]
   if (text.trim() !== '' && Number.isInteger(meant) && meant >= 0 && meant !== counted)
@@ -143,9 +149,11 @@ const groups = (row: (typeof rows.value)[number]) => {
             type="number"
             min="0"
             inputmode="numeric"
-            :value="row.counted"
+            :value="typing?.component === row.component ? typing.text : row.counted"
             :aria-label="`${row.name}, drops really in the glass`"
-            @change="correct(row.component, ($event.target as HTMLInputElement).value)"
+            @input="typing = { component: row.component, text: ($event.target as HTMLInputElement).value }"
+            @change="keepTyped(row.component, ($event.target as HTMLInputElement).value)"
+            @blur="typing = null"
           />
         </label>
       </section>
