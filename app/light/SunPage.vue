@@ -131,15 +131,15 @@ const goDate = () =>
       })
     dayStart.value = new Date(at).setHours(0, 0, 0, 0)
   })
-const isToday = computed(() => now.now >= dayStart.value && now.now < dayStart.value + DAY)
+const isToday = computed(() => lights.minute >= dayStart.value && lights.minute < dayStart.value + DAY)
 const history = computed(() => lights.history(light.value?.id))
 const scene = computed(
-  () => history.value && sunSceneOf(history.value, isToday.value ? now.now : dayStart.value + DAY / 2),
+  () => history.value && sunSceneOf(history.value, isToday.value ? lights.minute : dayStart.value + DAY / 2),
 )
 const curve = computed(() => scene.value && sunCurve(scene.value.scene, dayStart.value, dayStart.value + DAY))
 const times = computed(() => light.value?.place && sunTimes(light.value.place, dayStart.value))
 const isUpAtNoon = computed(() => curve.value && times.value && lightAt(curve.value, times.value.highest) > 0)
-const expected = computed(() => history.value && expectedLight(history.value, now.now))
+const expected = computed(() => history.value && expectedLight(history.value, lights.minute))
 
 // --- what a frame needs
 const typedDose = ref('')
@@ -177,8 +177,8 @@ const finish = computed(() => {
   const typed = /^(\d{1,2})[:.](\d{2})$/.exec(outAt.value.trim())
   const from = typed
     ? new Date(dayStart.value).setHours(Number(typed[1]), Number(typed[2]), 0, 0)
-    : isToday.value && lightAt(curve.value, now.now) > 0.02
-      ? now.now
+    : isToday.value && lightAt(curve.value, lights.minute) > 0.02
+      ? lights.minute
       : (best.value?.at ?? dayStart.value + DAY / 2)
   const spread = Math.exp(scene.value.correction.uncertainty ?? 0.3)
   const [day, needs] = [curve.value, dose.value.value]
@@ -312,7 +312,7 @@ useMarginNotes(() => [
         :x-min="0"
         :x-max="24"
         :band="best ? { from: asHour(best.from), to: asHour(best.to) } : null"
-        :marks="isToday ? [{ x: asHour(Math.floor(now.now / 60000) * 60000), name: 'now' }] : []"
+        :marks="isToday ? [{ x: asHour(lights.minute), name: 'now' }] : []"
       />
       <div class="SunPage-answers">
         <FigureValue

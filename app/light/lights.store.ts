@@ -183,6 +183,7 @@ export const useLights = defineStore('lights', () => {
 
   return {
     isReady,
+    minute,
     entries,
     bases,
     tablets,
