@@ -1,3 +1,4 @@
+import { colourOf, srgbOf } from '@core/negative/proof'
 import { lotsFor } from '@core/chemistry/lots'
 import { logOf, sheet, wholeJob } from '@core/fixtures/workroom'
 import { mixesFor, planMix, startingParts } from '@core/process/mixPlan'
@@ -11,7 +12,7 @@ import {
 } from '@core/process/plan'
 import { storyOf } from '@core/process/story'
 import { ProcessDefinition } from '@core/record/definition'
-import { processes, substances, treatments } from './index'
+import { printColours, processes, substances, treatments } from './index'
 import { classicCyanotype } from './processes/classicCyanotype'
 
 /** Every way through a process that its choices allow, up to a few hundred. */
@@ -309,5 +310,29 @@ describe('classic cyanotype', () => {
       'Hang to dry: still going',
       'Wet look: not decided, whites clean',
     ])
+  })
+})
+
+describe('colours of prints', () => {
+  it.each(Object.entries(printColours))(
+    '%s run from a deep tone to white paper',
+    (_, { deep, middle, paper }) => {
+      expect(deep.L).toBeLessThan(25)
+      expect(middle.L).toBeGreaterThan(deep.L + 20)
+      expect(paper.L).toBeGreaterThan(90)
+    },
+  )
+
+  it('have the hue that is common practice: blue, brown, purple brown, near neutral', () => {
+    const at = (mark: keyof typeof printColours) => srgbOf(colourOf(printColours[mark], 40))
+    const [blueRed, , blue] = at('prussian')
+    expect(blue).toBeGreaterThan(blueRed + 40)
+    const [brown, , brownBlue] = at('umber')
+    expect(brown).toBeGreaterThan(brownBlue + 15)
+    const [plum, plumGreen, plumBlue] = at('plum')
+    expect(plum).toBeGreaterThan(plumGreen + 10)
+    expect(plumBlue).toBeGreaterThan(brownBlue)
+    const [grey, , greyBlue] = at('graphite')
+    expect(Math.abs(grey - greyBlue)).toBeLessThan(20)
   })
 })

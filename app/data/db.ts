@@ -3,7 +3,7 @@ import { replay, type RunState } from '@core/process/run'
 import { placeOf, type SheetPlace } from '@core/process/standing'
 import type { Sample } from '@core/light/dose'
 import type { SheetEvent } from '@core/record/event'
-import type { Base, Calibration, LightEntry, Tablet, TabletPrint } from '@core/record/light'
+import type { Base, Calibration, LightEntry, MadeNegative, Tablet, TabletPrint } from '@core/record/light'
 import { logsBySheet } from '@core/record/logs'
 import { migrate, MIGRATIONS } from '@core/record/migrations'
 import type {
@@ -66,6 +66,7 @@ export class WorkroomDb extends Dexie {
   declare tablets: Table<Tablet, string>
   declare tabletPrints: Table<TabletPrint, string>
   declare calibrations: Table<Calibration, string>
+  declare negatives: Table<MadeNegative, string>
   declare traces: Table<TraceRow, string>
   declare pixels: Table<PixelsRow, string>
 
@@ -102,6 +103,7 @@ export class WorkroomDb extends Dexie {
         tablets: 'id',
         tabletPrints: 'id',
         calibrations: 'id',
+        negatives: 'id, sheetId',
         traces: 'id, sheetId',
       })
       .upgrade(rebuildRows)

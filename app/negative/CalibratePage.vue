@@ -1,148 +1,128 @@
 <script setup lang="ts">
-import { v4 as uuid } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { chartLayout, chartPlaces, type ChartPlan } from '@core/negative/chart'
+import type { Refusal } from '@core/errors'
 import { CoreError } from '@core/errors'
 import { formatSpan } from '@core/quantity/format'
-import { Calibration } from '@core/record/light'
-import { inkOf, printOf, solveCurve, type CurveAim } from '@core/tone/curve'
-import { db } from '../data/db'
+import { parseQuantity } from '@core/quantity/parse'
+import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
-import TakeReading from '../instruments/TakeReading.vue'
 import { useLights } from '../light/lights.store'
 import BigTarget from '../shell/BigTarget.vue'
-import ChartFigure, { type ChartSeries } from '../shell/ChartFigure.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import { useMarginNotes } from '../shell/margin.store'
-import { dayOf } from '../shell/moments'
+import { dateOf } from '../shell/moments'
 import { useNotice } from '../shell/notice.store'
 import SelectField from '../shell/SelectField.vue'
 import TextField from '../shell/TextField.vue'
-import { readChart } from './chartReading'
+import { stageWords, standingWords } from './calibrationWords'
+import FieldGrid from './FieldGrid.vue'
+import { beginCalibration } from './useCalibration'
 import { useCalibrations } from './useCalibrations'
-import { download, useNegative } from './useNegative'
 
-/** A printed step chart is read here, and becomes the curve of a process, paper and light. */
-const [workroom, lights, notice] = [useWorkroom(), useLights(), useNotice()]
-const calibrations = useCalibrations()
+/** Calibrations with where they stand, and a new one begun. */
+const [workroom, lights, notice, now, router] = [
+  useWorkroom(),
+  useLights(),
+  useNotice(),
+  useNow(),
+  useRouter(),
+]
+const { all, isLoaded } = useCalibrations()
+const isBeginning = ref(false)
+const options = (list: readonly { id: string; name: string }[]) => list.map(({ id, name }) => ({ id, name }))
+
 const name = ref('')
-const steps = ref<string | undefined>('21')
-const scale = ref<string | undefined>('density')
-const aim = ref<string | undefined>('lightness')
-const typed = ref('')
-const processId = ref(workroom.sheets[0]?.sheet.process.id ?? '')
+const processId = ref(workroom.sheets[0]?.sheet.process.id ?? workroom.allProcesses[0]?.id ?? '')
 const paperId = ref('')
 const lightId = ref(workroom.lights[0]?.id ?? '')
 const film = ref('')
-const isByInstrument = ref(false)
+const exposure = ref('')
+const steps = ref<string | undefined>('31')
+const repeats = ref<string | undefined>('2')
+const scattered = ref<string | undefined>('scattered')
+const strip = ref<string | undefined>('with')
 
-const read = computed(() =>
-  readChart(typed.value, Number(steps.value), scale.value === 'lightness' ? 'lightness' : 'density'),
+const base = computed(() =>
+  lights.bases.find(
+    (one) =>
+      one.processId === processId.value &&
+      one.lightId === lightId.value &&
+      (!paperId.value || !one.paperId || one.paperId === paperId.value),
+  ),
 )
-const solved = computed(() => {
-  if (!read.value.patches) return { curve: null, fault: read.value.fault }
+watch(base, (one) => (exposure.value = one ? formatSpan(Math.round(one.seconds)) : ''), { immediate: true })
+const ownSteps = ref('')
+const chart = computed<ChartPlan>(() => ({
+  steps: steps.value === 'own' ? Number(ownSteps.value) : Number(steps.value),
+  repeats: Number(repeats.value),
+  isScattered: scattered.value === 'scattered',
+  hasStrip: strip.value === 'with',
+  // Another scattering for every calibration, so that no paper fault falls on the same tones twice.
+  seed: all.value.length % 32,
+  tag: 0,
+}))
+const drawn = computed((): { said: string; fault?: Refusal } => {
   try {
-    return { curve: solveCurve(read.value.patches, aim.value as CurveAim), fault: undefined }
+    const { width, height } = chartLayout(chart.value)
+    return {
+      said: `${chartPlaces(chart.value).length} patches on ${Math.round(width)} × ${Math.round(height)} mm`,
+    }
   } catch (error) {
-    if (error instanceof CoreError) return { curve: null, fault: error.refusal }
+    if (error instanceof CoreError) return { said: '', fault: error.refusal }
     throw error
   }
 })
-const base = computed(() =>
-  lights.bases.find((one) => one.processId === processId.value && one.lightId === lightId.value),
-)
-const series = computed<ChartSeries[]>(() => {
-  const { curve } = solved.value
-  if (!curve) return []
-  const [ink, print] = [inkOf(curve), printOf(curve)]
-  const row = Array.from({ length: 51 }, (_, i) => i / 50)
-  return [
-    {
-      name: 'patches',
-      kind: 'points',
-      points: curve.patchInks.map((x, i) => ({
-        x: 100 * x,
-        y: (curve.patchLightness[i] ?? 0) + (curve.residuals[i] ?? 0),
-      })),
-    },
-    {
-      name: 'print by ink',
-      kind: 'line',
-      isDrawnOnly: true,
-      points: row.map((x) => ({ x: 100 * x, y: print(x) })),
-    },
-    {
-      name: 'ink by tone',
-      kind: 'line',
-      colour: 'ember',
-      isDrawnOnly: true,
-      points: row.map((tone) => ({ x: 100 * tone, y: 100 * ink(tone) })),
-    },
-  ]
-})
-async function keep(): Promise<void> {
-  if (!read.value.patches || !solved.value.curve) return
-  const id = uuid()
+const exposureFault = ref<Refusal | undefined>()
+
+async function begin(): Promise<void> {
+  exposureFault.value = undefined
   try {
-    await db.calibrations.add(
-      Calibration.parse({
-        id,
-        at: Date.now(),
-        name: name.value.trim() || `${workroom.definitionOf(processId.value).name}, ${dayOf(Date.now())}`,
-        patches: read.value.patches.map((patch) => ({ ink: patch.ink, densities: [...patch.densities] })),
-        aim: aim.value,
-        by: isByInstrument.value ? 'instrument' : 'typed',
-        ...(processId.value && { processId: processId.value }),
-        ...(paperId.value && { paperId: paperId.value }),
-        ...(lightId.value && { lightId: lightId.value }),
-        film: film.value.trim(),
-        ...(base.value && { seconds: base.value.seconds }),
-        note: '',
-      }),
-    )
-    notice.say('The curve is kept.', () => takeBack(id))
-    ;[name.value, typed.value] = ['', '']
+    const seconds = exposure.value.trim()
+      ? parseQuantity(exposure.value, 'time', { field: 'base exposure', bareUnit: 'min' })
+      : undefined
+    const id = await beginCalibration({
+      name:
+        name.value.trim() || `${workroom.definitionOf(processId.value).name}, ${dateOf(now.now, now.now)}`,
+      chart: chart.value,
+      film: film.value.trim(),
+      ...(processId.value && { processId: processId.value }),
+      ...(paperId.value && { paperId: paperId.value }),
+      ...(lightId.value && { lightId: lightId.value }),
+      ...(seconds !== undefined && { seconds }),
+    })
+    await router.push({ name: 'calibration', params: { calibrationId: id } })
   } catch (error) {
-    notice.refuse(error, 'the curve')
+    if (error instanceof CoreError) exposureFault.value = error.refusal
+    else notice.refuse(error, 'the calibration')
   }
 }
-const takeBack = (id: string) => void db.calibrations.update(id, { takenBackAt: Date.now() })
-function take(value: number): void {
-  isByInstrument.value = true
-  typed.value = `${typed.value.trim()} ${value.toFixed(3)}`.trim()
-}
-const { fault, makeChart } = useNegative()
-const CHART_PIXELS_PER_INCH = 360
-async function saveChart(): Promise<void> {
-  const file = await makeChart({
-    steps: Number(steps.value),
-    pixelsPerInch: CHART_PIXELS_PER_INCH,
-    isMirrored: true,
-  })
-  if (file) download(file, `chart-${steps.value}.png`)
-  else if (fault.value) notice.refuse(new CoreError(fault.value), 'the chart')
-}
-const options = (list: readonly { id: string; name: string }[]) =>
-  list.map(({ id, name: called }) => ({ id, name: called }))
 
 useMarginNotes(() => [
   {
-    title: 'The chart',
+    title: 'What it is for',
     lines: [
-      `Even steps of ink on film, from clear to all the ink, printed without any curve. Expose it at the base exposure${base.value ? `: ${formatSpan(Math.round(base.value.seconds))}` : ''}, process it as you always do, let it dry.`,
-    ],
-  },
-  {
-    title: 'What is made of it',
-    lines: [
-      'Repeats are averaged, the row is put in order, and turned round: each tone of a picture gets the ink that prints it where it belongs.',
+      'One fixed exposure that always gives the planned tones: a chart is printed once, read, and turned round. It takes an evening, and can be left at any step and taken up days later.',
     ],
   },
   {
     title: 'One combination',
     lines: [
-      'A curve holds for its process, paper, light, film and base exposure. Change one, and read a new chart.',
+      'A curve holds for its process, paper, light, film and base exposure. Change one, and print a checking chart.',
     ],
   },
+  ...(base.value
+    ? []
+    : [
+        {
+          title: 'The exposure comes first',
+          tone: 'caution' as const,
+          lines: [
+            'No base exposure is kept for this process and light. Print a test strip through the clear film first: a chart that was exposed too short or too long tells of little else.',
+          ],
+        },
+      ]),
 ])
 </script>
 
@@ -153,103 +133,113 @@ useMarginNotes(() => [
       <h1>Calibrate</h1>
       <RouterLink :to="{ name: 'negative' }">Back to the negative</RouterLink>
     </header>
-    <ChoiceRow
-      v-model="steps"
-      label="Patches of the chart"
-      :options="['11', '21', '31', '51', '101'].map((id) => ({ id, name: id }))"
-    />
-    <div class="CalibratePage-acts">
-      <button type="button" class="CalibratePage-chart" @click="saveChart">The chart as a negative</button>
-      <span class="es-quiet">
-        to be printed on film at 360 to the inch, without scaling or colour management
-      </span>
-    </div>
-    <ChoiceRow
-      v-model="scale"
-      label="Readings are"
-      :options="[
-        { id: 'density', name: 'densities' },
-        { id: 'lightness', name: 'L*' },
-      ]"
-    />
-    <TextField
-      v-model="typed"
-      label="Readings, clear film first"
-      placeholder="1.42 1.40/1.41 1.37 … a dash for a damaged patch"
-      :fault="read.fault ?? solved.fault"
-    />
-    <ChoiceRow
-      v-model="aim"
-      label="Even steps are to be even in"
-      :options="[
-        { id: 'lightness', name: 'lightness' },
-        { id: 'density', name: 'density' },
-      ]"
-    />
-    <ChartFigure
-      v-if="series.length"
-      label="What the chart says"
-      :series="series"
-      x-name="ink, or tone, per cent"
-      y-name="L* of the print, or ink per cent"
-      :y-min="0"
-      :x-min="0"
-      :x-max="100"
-    />
-    <p v-if="solved.curve">
-      Black L* {{ solved.curve.black.toFixed(1) }}, white {{ solved.curve.white.toFixed(1) }}; the patches
-      scatter by {{ solved.curve.scatter.toFixed(1) }} L*.
-      <template v-if="solved.curve.blockedFrom < 0.97">
-        From {{ Math.round(100 * solved.curve.blockedFrom) }} % of ink on nothing grows lighter: less ink
-        would do.
-      </template>
-      <template v-if="solved.curve.mergedTo > 0.05">
-        Up to {{ Math.round(100 * solved.curve.mergedTo) }} % nothing is lighter than black: less exposure
-        would open it.
-      </template>
-    </p>
-    <div class="CalibratePage-row">
-      <TextField v-model="name" label="Name of the curve" placeholder="rag, the box" />
-      <SelectField v-model="processId" label="Process" :options="options(workroom.allProcesses)" />
-      <SelectField
-        v-model="paperId"
-        label="Paper"
-        :options="options(workroom.papers)"
-        clearable
-        placeholder="any"
-      />
-      <SelectField
-        v-model="lightId"
-        label="Light"
-        :options="options(workroom.lights)"
-        clearable
-        placeholder="any"
-      />
-      <TextField v-model="film" label="Film and printer" placeholder="as you call them" />
-    </div>
-    <div class="CalibratePage-acts">
-      <TakeReading quantity="density" label="Read the next patch" @read="take" />
-      <BigTarget label="Keep this curve" :disabled="!solved.curve" @press="keep" />
-    </div>
-    <ul v-if="calibrations.solved.value.length" aria-label="Curves">
-      <li v-for="one in calibrations.solved.value" :key="one.id">
-        {{ one.name }}
+
+    <ul v-if="all.length" aria-label="Calibrations">
+      <li v-for="one in all" :key="one.calibration.id" :class="{ 'has-drifted': one.standing.hasDrifted }">
+        <RouterLink :to="{ name: 'calibration', params: { calibrationId: one.calibration.id } }">
+          {{ one.calibration.name }}
+        </RouterLink>
+        <strong>{{ standingWords(one.standing) }}</strong>
         <span class="es-quiet">
-          {{ one.patches.length }} patches, {{ dayOf(one.at) }}, scatter {{ one.curve.scatter.toFixed(1) }} L*
+          {{ stageWords(one.stage) }}, {{ dateOf(one.calibration.changedAt, now.now) }}
         </span>
-        <button type="button" :aria-label="`Take ${one.name} back`" @click="takeBack(one.id)">
-          take back
-        </button>
       </li>
     </ul>
+    <p v-else-if="isLoaded && !isBeginning">
+      No chart has been printed yet. With a plain inversion the tones fall as they may; with a chart they
+      land.
+    </p>
+
+    <BigTarget
+      v-if="!isBeginning"
+      class="CalibratePage-go"
+      label="Begin a calibration"
+      @press="isBeginning = true"
+    />
+    <form v-else @submit.prevent="begin">
+      <FieldGrid>
+        <TextField v-model="name" label="What you call it" placeholder="rag, the box" autofocus />
+        <SelectField v-model="processId" label="Process" :options="options(workroom.allProcesses)" />
+        <SelectField
+          v-model="paperId"
+          label="Paper"
+          :options="options(workroom.papers)"
+          clearable
+          placeholder="any"
+        />
+        <SelectField
+          v-model="lightId"
+          label="Light"
+          :options="options(workroom.lights)"
+          clearable
+          placeholder="any"
+        />
+        <TextField v-model="film" label="Film, printer and ink" placeholder="as you call them" />
+        <TextField
+          v-model="exposure"
+          label="Base exposure"
+          :hint="base ? 'as it was found' : 'find it by a test strip'"
+          :fault="exposureFault"
+        />
+      </FieldGrid>
+      <p v-if="!base">
+        <RouterLink :to="{ name: 'strip' }">Plan a test strip first</RouterLink>
+      </p>
+      <div class="CalibratePage-row">
+        <ChoiceRow
+          v-model="steps"
+          label="Tones of the chart"
+          :options="[
+            ...['21', '31', '51', '101'].map((id) => ({ id, name: id })),
+            { id: 'own', name: 'another number' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="repeats"
+          label="Each laid"
+          :options="[
+            { id: '1', name: 'once' },
+            { id: '2', name: 'twice' },
+            { id: '3', name: '3 times' },
+            { id: '4', name: '4 times' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="scattered"
+          label="Patches lie"
+          :options="[
+            { id: 'scattered', name: 'scattered' },
+            { id: 'rows', name: 'in order' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="strip"
+          label="Strip of clear film"
+          :options="[
+            { id: 'with', name: 'with' },
+            { id: 'without', name: 'without' },
+          ]"
+        />
+      </div>
+      <TextField
+        v-if="steps === 'own'"
+        v-model="ownSteps"
+        label="How many tones"
+        :fault="drawn.fault"
+        hint="5 to 101"
+      />
+      <p class="es-quiet">{{ drawn.said }}</p>
+      <BigTarget class="CalibratePage-go" label="To the chart" :disabled="!!drawn.fault" @press="begin" />
+    </form>
   </section>
 </template>
 
 <style scoped>
-.CalibratePage {
+.CalibratePage,
+form {
   display: grid;
   gap: 14px;
-  max-width: 880px;
+  max-width: 900px;
 }
 
 header {
@@ -258,41 +248,48 @@ header {
 }
 
 .CalibratePage-row {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 2px 24px;
-}
-
-.CalibratePage-acts {
   display: flex;
-  gap: 16px;
-  align-items: center;
+  flex-wrap: wrap;
+  gap: 10px 24px;
 }
 
-.CalibratePage-chart {
-  padding: 9px 14px;
-  border: 1px solid var(--es-line);
-  background: none;
-  cursor: pointer;
+.CalibratePage-go {
+  justify-self: start;
 }
 
 ul {
   display: grid;
-  gap: 6px;
+  gap: 0;
   margin: 0;
   padding: 0;
   list-style: none;
 }
 
-li .es-quiet {
-  margin: 0 12px;
+li {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr 1fr;
+  gap: 4px 20px;
+  align-items: baseline;
+  padding: 12px 0;
+  border-bottom: 1px solid var(--es-rule);
 }
 
-li button {
-  border: 0;
-  background: none;
-  color: var(--es-quiet);
-  cursor: pointer;
-  text-decoration: underline;
+li a {
+  color: var(--es-ink);
+  font: 500 20px/1.2 var(--es-serif);
+}
+
+li strong {
+  font-weight: 400;
+}
+
+li.has-drifted strong {
+  color: var(--es-ember);
+}
+
+@media (width <= 820px) {
+  li {
+    grid-template-columns: 1fr;
+  }
 }
 </style>

@@ -1,56 +1,42 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import type { GreyPicture } from '@core/negative/resample'
-import { toneOf } from '@core/negative/render'
 import TintedPicture from '../shell/TintedPicture.vue'
+import { filmTable, paint, pictureTable, printTable, type Proof } from './proofing'
+import type { PrintColours } from '@core/negative/proof'
 
 /** Film and print either side of one edge, that is drawn across by hand, by mouse or by key. */
 const props = defineProps<{
-  preview: GreyPicture
-  points: { blackPoint: number; whitePoint: number; middle: number }
-  ink: (tone: number) => number
+  proof: Proof
+  /** Lightness of the dry print behind ink. */
   print: (ink: number) => number
-  /** Colour of the print at its deepest. */
-  deepest: string
+  colours: PrintColours
+  /** Share of net density that drying adds. */
+  dryDown: number
+  tint: readonly [number, number, number]
 }>()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const edge = ref(50)
-const PAPER = [244, 239, 226] as const
-const STEPS = 1024
+const leftSide = ref<'film' | 'picture'>('film')
+const isWet = ref(false)
 
-const deepest = computed(() => [1, 3, 5].map((at) => Number.parseInt(props.deepest.slice(at, at + 2), 16)))
-/** Colours of film and print by the square root of light, worked out once for every change. */
-const tables = computed(() => {
-  const [film, print] = [new Uint8ClampedArray(3 * (STEPS + 1)), new Uint8ClampedArray(3 * (STEPS + 1))]
-  for (let i = 0; i <= STEPS; i++) {
-    const ink = props.ink(toneOf((i / STEPS) ** 2, props.points))
-    const share = Math.min(1, Math.max(0, (props.print(ink) - 12) / 84))
-    for (let c = 0; c < 3; c++) {
-      film[3 * i + c] = 250 - 225 * ink
-      print[3 * i + c] = (deepest.value[c] ?? 0) * (1 - share) + (PAPER[c] ?? 0) * share
-    }
-  }
-  return { film, print }
-})
+const tables = computed(() => ({
+  film: filmTable(props.tint),
+  print: printTable(props.print, props.colours, isWet.value ? props.dryDown : null),
+}))
 function draw(): void {
   const context = canvas.value?.getContext('2d')
   if (!context) return
-  const { width, height, data } = props.preview
+  const { width, height, ink, before } = props.proof
   const image = context.createImageData(width, height)
-  const split = (width * edge.value) / 100
-  for (let y = 0, at = 0; y < height; y++)
-    for (let x = 0; x < width; x++, at++) {
-      const step = 3 * Math.round(STEPS * Math.sqrt(Math.min(1, Math.max(0, data[at] ?? 0))))
-      const table = x < split ? tables.value.film : tables.value.print
-      image.data[4 * at] = table[step] ?? 0
-      image.data[4 * at + 1] = table[step + 1] ?? 0
-      image.data[4 * at + 2] = table[step + 2] ?? 0
-      image.data[4 * at + 3] = 255
-    }
+  const left =
+    leftSide.value === 'film'
+      ? { values: ink, table: tables.value.film }
+      : { values: before, table: pictureTable }
+  paint(image.data, width, (width * edge.value) / 100, left, { values: ink, table: tables.value.print })
   context.putImageData(image, 0, 0)
 }
 onMounted(draw)
-watch([() => props.preview, tables, edge], draw, { flush: 'post' })
+watch([() => props.proof, tables, edge, leftSide], draw, { flush: 'post' })
 
 function follow(event: PointerEvent): void {
   if (!(event.buttons & 1) || !canvas.value) return
@@ -64,14 +50,20 @@ function follow(event: PointerEvent): void {
     <TintedPicture class="FilmAndPrint-frame">
       <canvas
         ref="canvas"
-        :width="preview.width"
-        :height="preview.height"
+        :width="proof.width"
+        :height="proof.height"
         @pointerdown="follow"
         @pointermove="follow"
       />
     </TintedPicture>
     <figcaption>
-      <span>the film</span>
+      <button
+        type="button"
+        :aria-label="`Left of the edge: the ${leftSide}; show the other`"
+        @click="leftSide = leftSide === 'film' ? 'picture' : 'film'"
+      >
+        {{ leftSide === 'film' ? 'the film' : 'the picture' }}
+      </button>
       <input
         v-model.number="edge"
         type="range"
@@ -79,7 +71,13 @@ function follow(event: PointerEvent): void {
         max="100"
         aria-label="Draw the edge across, per cent"
       />
-      <span>the print, dry</span>
+      <button
+        type="button"
+        :aria-label="`Right of the edge: the print ${isWet ? 'wet' : 'dry'}; show the other`"
+        @click="isWet = !isWet"
+      >
+        the print, {{ isWet ? 'wet' : 'dry' }}
+      </button>
     </figcaption>
   </figure>
 </template>
@@ -112,6 +110,16 @@ figcaption {
   margin-top: 8px;
   color: var(--es-quiet);
   font-size: 14px;
+}
+
+figcaption button {
+  padding: 4px 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  cursor: pointer;
+  text-decoration: underline dotted;
+  text-underline-offset: 4px;
 }
 
 input {

@@ -1,31 +1,40 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { CoreError, type Refusal } from '@core/errors'
-import { LUMINANCE } from '@core/negative/grey'
-import { negativeSize, toneOf, type NegativePlan } from '@core/negative/render'
 import { placeOf } from '@core/process/standing'
 import { formatSize } from '@core/quantity/format'
-import { parseSize } from '@core/quantity/parse'
-import { inkOf, PLAIN_INVERSION } from '@core/tone/curve'
+import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
-import { useNotice } from '../shell/notice.store'
+import { dateOf } from '../shell/moments'
 import { usePreferences } from '../shell/preferences.store'
-import SelectField from '../shell/SelectField.vue'
-import TextField from '../shell/TextField.vue'
+import { useNegativeDesk } from './desk.store'
 import FilmAndPrint from './FilmAndPrint.vue'
-import { ladder, printFor, willItPrint } from './negativeWords'
+import FilmFields from './FilmFields.vue'
+import LayerFields from './LayerFields.vue'
+import MadeList from './MadeList.vue'
+import { fileNameOf, tintOf } from './negativeDraft'
+import PictureFields from './PictureFields.vue'
+import PrintFields from './PrintFields.vue'
+import { useNegativeQueue } from './queue.store'
 import ToneLadder from './ToneLadder.vue'
-import { useCalibrations } from './useCalibrations'
-import { download, useNegative } from './useNegative'
+import { useFilms } from './useFilms'
 
-const [workroom, notice, preferences] = [useWorkroom(), useNotice(), usePreferences()]
-const { picture, fault, share, open, make, stop } = useNegative()
-const calibrations = useCalibrations()
+const [workroom, preferences, now] = [useWorkroom(), usePreferences(), useNow()]
+const [desk, queue] = [useNegativeDesk(), useNegativeQueue()]
+const shownLayer = ref(0)
+const { withCurve, sheet, read, film, print, pixels, proof, rungs, histogram, notes, colours, dryDown } =
+  useFilms(shownLayer)
 const file = useTemplateRef<HTMLInputElement>('file')
 const isOver = ref(false)
+const PARTS = [
+  { id: 'print', name: 'the print' },
+  { id: 'picture', name: 'the picture' },
+  { id: 'film', name: 'the film' },
+  { id: 'layers', name: 'layers' },
+] as const
+const part = ref<string | undefined>('print')
 
 /** Prints that may still need a negative. */
 const sheetOptions = computed(() =>
@@ -36,117 +45,100 @@ const sheetOptions = computed(() =>
     )
     .map((one) => ({ id: one.sheet.id, name: `Sheet ${one.sheet.number}, ${one.sheet.title}` })),
 )
-const sheetId = ref('')
-const sheet = computed(() => workroom.find(sheetId.value) ?? null)
-const unit = { length: preferences.chosen.length, temperature: 'degC' as const }
-const size = ref(formatSize({ widthMillimetres: 203.2, heightMillimetres: 254 }, unit))
 watch(sheet, (one) => {
-  if (one) size.value = formatSize(one.sheet, unit)
+  if (one) desk.draft.size = formatSize(one.sheet, { length: preferences.chosen.length, temperature: 'degC' })
 })
-const resolution = ref('360')
-const black = ref('0')
-const white = ref('100')
-const middle = ref('1')
-const curveId = ref<string | undefined>('plain')
 const curveOptions = computed(() => [
   { id: 'plain', name: 'plain inversion' },
-  ...calibrations.solved.value.map(({ id, name }) => ({ id, name })),
+  ...withCurve.value.map(({ calibration }) => ({ id: calibration.id, name: calibration.name })),
 ])
-const curve = computed(() => calibrations.solved.value.find((one) => one.id === curveId.value)?.curve ?? null)
-const mirrored = ref<string | undefined>('mirrored')
+const curveName = (id: string) => curveOptions.value.find((one) => one.id === id)?.name ?? 'plain inversion'
 
-const take = async (list: FileList | null | undefined) => {
+const MIXES = {
+  luminance: null,
+  red: { red: 1, green: 0, blue: 0 },
+  green: { red: 0, green: 1, blue: 0 },
+  blue: { red: 0, green: 0, blue: 1 },
+}
+/** The preview is seen through the mix of the film that is shown. */
+const mix = computed(() => film.value?.mix ?? MIXES[desk.draft.layers.length ? 'luminance' : desk.draft.mix])
+watch(
+  () => JSON.stringify(mix.value),
+  () => {
+    if (desk.picture) void desk.look(desk.picture.file, mix.value)
+  },
+)
+
+async function take(list: FileList | null | undefined): Promise<void> {
   isOver.value = false
   const chosen = list?.[0]
-  if (chosen) await open(chosen, LUMINANCE)
+  if (chosen) await desk.open(chosen)
+  if (file.value) file.value.value = ''
 }
-const number = (text: string) => Number(text.trim().replace(',', '.'))
-const read = computed((): { plan: NegativePlan | null; fault?: Refusal } => {
-  try {
-    const plan: NegativePlan = {
-      ...parseSize(size.value, { field: 'size', bareUnit: preferences.chosen.length }),
-      pixelsPerInch: number(resolution.value),
-      blackPoint: number(black.value),
-      whitePoint: number(white.value),
-      middle: number(middle.value),
-      curve: curve.value ?? PLAIN_INVERSION,
-      isMirrored: mirrored.value === 'mirrored',
-    }
-    negativeSize(plan)
-    if (!(plan.whitePoint - plan.blackPoint >= 5) || !(plan.middle > 0.1 && plan.middle < 10))
-      throw new CoreError({
-        code: 'out-of-range',
-        field: 'tones',
-        problem: 'These points leave no tones between them.',
-        remedy: 'Black 0 to 40, white 60 to 100, middle near 1.',
-      })
-    return { plan }
-  } catch (error) {
-    if (error instanceof CoreError) return { plan: null, fault: error.refusal }
-    throw error
-  }
-})
-const faultOf = (...fields: string[]) =>
-  read.value.fault && fields.includes(read.value.fault.field) ? read.value.fault : undefined
-const points = computed(() => read.value.plan ?? { blackPoint: 0, whitePoint: 100, middle: 1 })
-const pixels = computed(() => (read.value.plan ? negativeSize(read.value.plan) : null))
-const ink = computed(() => inkOf(curve.value ?? PLAIN_INVERSION))
-const print = computed(() => printFor(curve.value))
-const rungs = computed(() => ladder(ink.value, print.value))
-const DEEPEST = { prussian: '#0d2746', umber: '#33200f', plum: '#3a1a2d', graphite: '#1d1d1c' } as const
-const deepest = computed(() => DEEPEST[sheet.value?.definition.mark ?? 'graphite'])
-/** Shares of the picture at its ends, from the preview. */
-const ends = computed(() => {
-  const data = picture.value?.preview.data
-  if (!data?.length) return { black: 0, white: 0 }
-  let [dark, light] = [0, 0]
-  for (const value of data) {
-    const tone = toneOf(value, points.value)
-    if (tone <= 0.004) dark++
-    if (tone >= 0.996) light++
-  }
-  return { black: dark / data.length, white: light / data.length }
-})
 
-async function makeIt(): Promise<void> {
-  const { plan } = read.value
-  const of = picture.value
-  if (!plan || !of) return
-  const made = await make(plan, LUMINANCE)
-  if (!made) return
-  download(made, `${of.name.replace(/\.[^.]+$/, '')}-negative.png`)
-  notice.say(
-    `The negative is made: ${pixels.value?.width} × ${pixels.value?.height} pixels, 16 bits. Print it at ${resolution.value} to the inch, without scaling.`,
+function make(isPlain = false): void {
+  const [picture, films] = [desk.picture, read.value.films]
+  if (!picture || !films) return
+  if (isPlain) desk.draft.curveId = 'plain'
+  const wanted = isPlain ? (read.value.films ?? []) : films
+  const { draft } = desk
+  queue.add(
+    wanted.map(({ layer, mix: of, plan, curveId }) => {
+      const fileName = fileNameOf(picture.name, layer, draft.format)
+      const words = [
+        sheet.value ? `Sheet ${sheet.value.sheet.number}` : picture.name,
+        layer,
+        curveName(curveId),
+        dateOf(now.now, now.now),
+      ]
+      return {
+        name: layer ? `The ${layer} of ${picture.name}` : `The negative of ${picture.name}`,
+        fileName,
+        question: {
+          act: 'make',
+          file: picture.file,
+          mix: of,
+          plan,
+          format: draft.format,
+          tint: tintOf(draft.tint),
+          writing: draft.hasLabel ? words.filter(Boolean).join(' · ') : '',
+        },
+        record: {
+          picture: picture.name.slice(0, 200),
+          ...(draft.sheetId && { sheetId: draft.sheetId }),
+          ...(curveId !== 'plain' && { calibrationId: curveId }),
+          curve: curveName(curveId),
+          ...(layer && { layer }),
+          widthMillimetres: plan.widthMillimetres,
+          heightMillimetres: plan.heightMillimetres,
+          pixelsPerInch: plan.pixelsPerInch,
+        },
+      }
+    }),
   )
 }
+const makeLabel = computed(() =>
+  desk.draft.layers.length ? `Make ${desk.draft.layers.length} negatives` : 'Make the negative',
+)
 
 useMarginNotes(() => {
-  const notes: MarginNote[] = []
-  if (picture.value && pixels.value)
-    notes.push(
-      ...willItPrint({
-        curve: curve.value,
-        rungs: rungs.value,
-        blackShare: ends.value.black,
-        whiteShare: ends.value.white,
-        picturePixels: picture.value.width * picture.value.height,
-        negativePixels: pixels.value.width * pixels.value.height,
-      }),
-    )
-  notes.push({
-    title: 'Emulsion to emulsion',
-    lines: [
-      'The printed, duller side of the film lies on the coat, so the picture is turned left to right on it.',
-    ],
-  })
-  if (!calibrations.solved.value.length)
-    notes.push({
+  const own: MarginNote[] = [
+    ...notes.value,
+    {
+      title: 'Emulsion to emulsion',
+      lines: [
+        'The printed, duller side of the film lies on the coat, so the picture is turned left to right on it.',
+      ],
+    },
+  ]
+  if (!withCurve.value.length)
+    own.push({
       title: 'Tones where you planned them',
       lines: [
-        'Print a step chart once on film with your base exposure, read it at Calibrate, and every negative after it lands.',
+        'Print a chart once on film at your base exposure, scan it at Calibrate, and every negative after it lands.',
       ],
     })
-  return notes
+  return own
 })
 </script>
 
@@ -164,83 +156,78 @@ useMarginNotes(() => {
             sheet ? `For sheet ${sheet.sheet.number} · ${sheet.definition.name}` : 'From a picture to a film'
           }}
         </p>
-        <h1>{{ picture ? picture.name : 'Negative' }}</h1>
+        <h1>{{ desk.picture ? desk.picture.name : 'Negative' }}</h1>
       </div>
-      <p v-if="picture && pixels" class="NegativeStation-sizes">
-        {{ pixels.width }} × {{ pixels.height }} at {{ resolution }} to the inch, 16 bit
+      <p v-if="desk.picture && pixels" class="NegativeStation-sizes">
+        {{ pixels.width }} × {{ pixels.height }} at {{ desk.draft.resolution }} to the inch, 16 bit
         <br />
-        from {{ picture.width }} × {{ picture.height }}, {{ picture.bits }} bit
+        from {{ desk.picture.width }} × {{ desk.picture.height }}, {{ desk.picture.bits }} bit
       </p>
     </header>
     <input
       ref="file"
       class="es-unseen"
       type="file"
-      accept="image/png,image/jpeg,image/webp"
+      accept="image/png,image/jpeg,image/webp,image/tiff,.tif,.tiff"
       tabindex="-1"
       aria-label="Picture file"
       @change="take(($event.target as HTMLInputElement).files)"
     />
-    <p v-if="fault" role="alert" class="NegativeStation-fault">{{ fault.problem }} {{ fault.remedy }}</p>
+    <p v-if="desk.fault" role="alert" class="NegativeStation-fault">
+      {{ desk.fault.problem }} {{ desk.fault.remedy }}
+    </p>
 
     <button
-      v-if="!picture"
+      v-if="!desk.picture"
       type="button"
       class="NegativeStation-drop"
       :class="{ 'is-over': isOver }"
       @click="file?.click()"
     >
-      <strong>Choose a picture</strong>
-      <span>or drop one here: PNG of 8 or 16 bits, JPEG, WebP</span>
+      <strong>{{ desk.isOpening ? 'Opening the picture…' : 'Choose a picture' }}</strong>
+      <span>or drop one here: TIFF or PNG of 8 or 16 bits, JPEG, WebP</span>
     </button>
     <div v-else class="NegativeStation-look">
       <FilmAndPrint
-        :preview="picture.preview"
-        :points="points"
-        :ink="ink"
+        v-if="proof"
+        :proof="proof"
         :print="print"
-        :deepest="deepest"
+        :colours="colours"
+        :dry-down="dryDown"
+        :tint="tintOf(desk.draft.tint)"
       />
-      <ToneLadder :rungs="rungs" />
+      <ToneLadder v-model="desk.draft.points" :rungs="rungs" :histogram="histogram" />
     </div>
 
     <div class="NegativeStation-acts">
+      <BigTarget :label="makeLabel" :disabled="!desk.picture || !read.films" @press="make()" />
       <BigTarget
-        v-if="share === null"
-        label="Make the negative"
-        :disabled="!picture || !read.plan"
-        @press="makeIt"
+        v-if="desk.picture && desk.draft.curveId !== 'plain' && !desk.draft.layers.length"
+        plain
+        label="Plain inversion instead"
+        @press="make(true)"
       />
-      <template v-else>
-        <progress :value="share" max="1" aria-label="Share of the negative that is made" />
-        <BigTarget label="Stop" @press="stop" />
-      </template>
-      <BigTarget v-if="picture" plain label="Another picture" @press="file?.click()" />
+      <BigTarget v-if="desk.picture" plain label="Another picture" @press="file?.click()" />
       <RouterLink :to="{ name: 'calibrate' }">Calibrate</RouterLink>
     </div>
+    <MadeList />
 
-    <ChoiceRow v-model="curveId" label="Curve" :options="curveOptions" />
-    <div class="NegativeStation-row">
-      <SelectField
-        v-model="sheetId"
-        label="For which sheet"
-        :options="sheetOptions"
-        clearable
-        placeholder="none yet"
-      />
-      <TextField v-model="size" label="Size of the picture" :fault="faultOf('size')" />
-      <TextField v-model="resolution" label="Pixels to the inch" :fault="faultOf('resolution')" />
-      <TextField v-model="black" label="Prints as black, L* of the picture" :fault="faultOf('tones')" />
-      <TextField v-model="white" label="Prints as white, L* of the picture" />
-      <TextField v-model="middle" label="Middle tones" hint="above 1 darker, below lighter" />
-    </div>
-    <ChoiceRow
-      v-model="mirrored"
-      label="On the film"
-      :options="[
-        { id: 'mirrored', name: 'turned left to right' },
-        { id: 'straight', name: 'as it is seen' },
-      ]"
+    <ChoiceRow v-model="part" label="Decide about" :options="PARTS" />
+    <PrintFields
+      v-if="part === 'print'"
+      :draft="desk.draft"
+      :sheets="sheetOptions"
+      :curves="curveOptions"
+      :fault="read.fault"
+    />
+    <PictureFields v-else-if="part === 'picture'" :draft="desk.draft" />
+    <FilmFields v-else-if="part === 'film'" :draft="desk.draft" :fault="read.fault" />
+    <LayerFields
+      v-else
+      v-model:shown="shownLayer"
+      :draft="desk.draft"
+      :curves="curveOptions"
+      :fault="read.fault"
     />
   </section>
 </template>
@@ -248,7 +235,7 @@ useMarginNotes(() => {
 <style scoped>
 .NegativeStation {
   display: grid;
-  gap: 16px;
+  gap: 14px;
   max-width: 900px;
 }
 
@@ -303,39 +290,7 @@ h1 {
 .NegativeStation-acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 16px;
+  gap: 8px 16px;
   align-items: center;
-}
-
-.NegativeStation-row {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 2px 24px;
-}
-
-progress {
-  width: 220px;
-  height: 6px;
-  border: 0;
-  background: var(--es-rule);
-  appearance: none;
-}
-
-progress::-webkit-progress-bar {
-  background: var(--es-rule);
-}
-
-progress::-webkit-progress-value {
-  background: var(--es-ember);
-}
-
-progress::-moz-progress-bar {
-  background: var(--es-ember);
-}
-
-@media (width <= 820px) {
-  .NegativeStation-row {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -1,67 +1,191 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
+import {
+  AS_IT_IS,
+  lightOf,
+  MOST_POINTS,
+  withPointMore,
+  withPointMoved,
+  type TonePoint,
+} from '@core/negative/tone'
 import TintedPicture from '../shell/TintedPicture.vue'
 import type { Rung } from './negativeWords'
 
-/** Tones as a ladder from picture to print: its rungs crowd where tones merge. */
-const props = defineProps<{ rungs: readonly Rung[] }>()
-const HEIGHT = 340
+/**
+ * Tones as a ladder from picture over plan to print: its rungs crowd where tones merge, and the handles between picture
+ * and plan are pulled by mouse or by key. Along the picture stands how much of it has each tone.
+ */
+const props = defineProps<{ rungs: readonly Rung[]; histogram: readonly number[] }>()
+const points = defineModel<TonePoint[]>({ required: true })
+
+const [WIDTH, HEIGHT] = [330, 340] as const
 const y = (lightness: number) => 14 + ((100 - lightness) / 100) * (HEIGHT - 28)
 const grey = (lightness: number) => {
-  const Y = lightness > 8 ? ((lightness + 16) / 116) ** 3 : lightness / (29 / 3) ** 3
-  const coded = Y <= 0.0031308 ? 12.92 * Y : 1.055 * Y ** (1 / 2.4) - 0.055
+  const light = lightOf(lightness)
+  const coded = light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055
   const level = Math.round(255 * Math.min(1, Math.max(0, coded)))
   return `rgb(${level} ${level} ${level})`
 }
 const drawn = computed(() =>
-  props.rungs.map((rung) => ({
-    ...rung,
-    from: y(rung.tone),
-    to: y(rung.print),
-    path: `M44 ${y(rung.tone)}C110 ${y(rung.tone)} 130 ${y(rung.print)} 196 ${y(rung.print)}`,
-  })),
+  props.rungs.map((rung) => {
+    const [a, b, c] = [y(rung.tone), y(rung.planned), y(rung.print)]
+    return {
+      ...rung,
+      from: a,
+      to: c,
+      path: `M76 ${a}C106 ${a} 126 ${b} 156 ${b}C196 ${b} 236 ${c} 276 ${c}`,
+    }
+  }),
 )
 const closed = computed(() => props.rungs.filter((rung) => rung.closesUp).length)
+/** Shares of the picture as bars; the root keeps small ones in sight. */
+const bars = computed(() => {
+  const most = Math.sqrt(Math.max(1, ...props.histogram))
+  return props.histogram.map((count, tone) => ({ tone, width: (40 * Math.sqrt(count)) / most }))
+})
+
+/** What is moved: a point's place in the picture, or what it is to become. */
+type Side = 'from' | 'to'
+const held = ref<{ index: number; side: Side } | null>(null)
+const svg = useTemplateRef<SVGSVGElement>('svg')
+
+const isEnd = (index: number) => index === 0 || index === points.value.length - 1
+const move = (index: number, side: Side, value: number) =>
+  (points.value = withPointMoved(points.value, index, side, value))
+function follow(event: PointerEvent): void {
+  if (!held.value || !svg.value) return
+  const box = svg.value.getBoundingClientRect()
+  const place = ((event.clientY - box.top) / box.height) * HEIGHT
+  move(held.value.index, held.value.side, 100 * (1 - (place - 14) / (HEIGHT - 28)))
+}
+function take(event: PointerEvent, index: number, side: Side): void {
+  held.value = { index, side }
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+}
+const STEP: Record<string, number> = {
+  ArrowUp: 1,
+  ArrowRight: 1,
+  ArrowDown: -1,
+  ArrowLeft: -1,
+  PageUp: 5,
+  PageDown: -5,
+}
+function key(event: KeyboardEvent, index: number, side: Side): void {
+  const step = STEP[event.key]
+  const point = points.value[index]
+  if (step !== undefined && point) move(index, side, point[side] + step)
+  else if ((event.key === 'Delete' || event.key === 'Backspace') && !isEnd(index))
+    points.value = points.value.filter((_, i) => i !== index)
+  else return
+  event.preventDefault()
+  event.stopPropagation()
+}
+const nameOf = (index: number) =>
+  index === 0 ? 'the black point' : index === points.value.length - 1 ? 'the white point' : `point ${index}`
 </script>
 
 <template>
   <figure class="ToneLadder">
     <figcaption>
       <span>picture</span>
+      <span>planned</span>
       <span>print</span>
     </figcaption>
     <TintedPicture class="ToneLadder-ground">
       <svg
-        :viewBox="`0 0 240 ${HEIGHT}`"
-        role="img"
+        ref="svg"
+        :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+        role="group"
         :aria-label="`Tones from picture to print; ${closed} of ${rungs.length} close up`"
+        @pointermove="follow"
+        @pointerup="held = null"
       >
+        <rect
+          v-for="bar in bars"
+          :key="bar.tone"
+          class="ToneLadder-bar"
+          :x="42 - bar.width"
+          :y="y(bar.tone) - 1.6"
+          :width="bar.width"
+          height="3.2"
+        />
         <g v-for="rung in drawn" :key="rung.tone">
           <path :d="rung.path" :class="{ 'is-closed': rung.closesUp }" />
-          <rect x="14" :y="rung.from - 5" width="30" height="10" :fill="grey(rung.tone)" />
-          <rect x="196" :y="rung.to - 5" width="30" height="10" :fill="grey(rung.print)" />
+          <rect x="46" :y="rung.from - 5" width="30" height="10" :fill="grey(rung.tone)" />
+          <rect x="276" :y="rung.to - 5" width="30" height="10" :fill="grey(rung.print)" />
         </g>
+        <template v-for="(point, index) in points" :key="index">
+          <path
+            class="ToneLadder-handle"
+            :d="`M80 ${y(point.from)}l14 -9v18z`"
+            role="slider"
+            tabindex="0"
+            :aria-label="`Tone of the picture at ${nameOf(index)}`"
+            aria-orientation="vertical"
+            aria-valuemin="0"
+            aria-valuemax="100"
+            :aria-valuenow="point.from"
+            :aria-valuetext="`L* ${point.from} becomes ${point.to}`"
+            @pointerdown="take($event, index, 'from')"
+            @keydown="key($event, index, 'from')"
+          />
+          <circle
+            v-if="!isEnd(index)"
+            class="ToneLadder-handle"
+            cx="156"
+            :cy="y(point.to)"
+            r="9"
+            role="slider"
+            tabindex="0"
+            :aria-label="`What ${nameOf(index)} becomes`"
+            aria-orientation="vertical"
+            aria-valuemin="0"
+            aria-valuemax="100"
+            :aria-valuenow="point.to"
+            :aria-valuetext="`L* ${point.from} becomes ${point.to}`"
+            @pointerdown="take($event, index, 'to')"
+            @keydown="key($event, index, 'to')"
+          />
+        </template>
       </svg>
     </TintedPicture>
+    <p>
+      <button type="button" :disabled="points.length >= MOST_POINTS" @click="points = withPointMore(points)">
+        A handle more
+      </button>
+      <button
+        v-if="points.length > 2 || points[0]?.from !== 0 || points.at(-1)?.from !== 100"
+        type="button"
+        @click="points = AS_IT_IS.map((point) => ({ ...point }))"
+      >
+        as it was
+      </button>
+    </p>
   </figure>
 </template>
 
 <style scoped>
 .ToneLadder {
-  width: 260px;
+  width: 340px;
   margin: 0;
 }
 
 figcaption {
   display: flex;
   justify-content: space-between;
-  padding: 0 14px 4px;
+  padding: 0 28px 4px 44px;
   color: var(--es-quiet);
   font-size: 14px;
 }
 
 .ToneLadder-ground {
   background: var(--es-picture);
+  touch-action: none;
+}
+
+svg {
+  display: block;
+  max-height: 345px;
 }
 
 path {
@@ -73,5 +197,36 @@ path {
 path.is-closed {
   stroke: #b83a0a;
   stroke-width: 2.2;
+}
+
+.ToneLadder-bar {
+  fill: #cdc3aa;
+}
+
+.ToneLadder-handle {
+  fill: #fffdf6;
+  stroke: #b83a0a;
+  stroke-width: 2;
+  cursor: ns-resize;
+}
+
+.ToneLadder-handle:focus-visible {
+  fill: #b83a0a;
+  outline: none;
+}
+
+p {
+  display: flex;
+  gap: 16px;
+}
+
+button {
+  padding: 6px 0;
+  border: 0;
+  background: none;
+  color: var(--es-quiet);
+  cursor: pointer;
+  font-size: 14px;
+  text-decoration: underline;
 }
 </style>

@@ -1,39 +1,48 @@
 import { CoreError, type Refusal } from '@core/errors'
-import type { ChartPatch } from '@core/tone/curve'
+import { laidOut } from '@core/negative/calibration'
+import { chartPlaces, type ChartPlan } from '@core/negative/chart'
 import { readDensities } from '../light/stripReading'
 
+/** One reading of a chart: which tone, and its density, `null` where the patch is damaged. */
+export interface ChartReading {
+  step: number
+  density: number | null
+}
+
 /**
- * Readings of a chart of even steps as they are typed, clear film first: one word a patch, a dash for a damaged one,
- * several readings of one patch joined by a slash, `1.38/1.40`.
- *
- * @param count patches of the chart, at least 5.
+ * Readings of a chart as they are typed: place by place as the print shows it, or tone by tone from clear film on; a
+ * dash for a damaged patch, several readings of one patch joined by a slash, `1.38/1.40`.
  */
-export function readChart(
+export function readTyped(
   text: string,
-  count: number,
+  plan: ChartPlan,
   scale: 'density' | 'lightness',
-): { patches: ChartPatch[] | null; fault?: Refusal } {
+): { readings: ChartReading[] | null; fault?: Refusal } {
   const words = text
     .replace(/(\d),(\d)/g, '$1.$2')
     .split(/[\s;]+/)
     .filter(Boolean)
-  if (!words.length) return { patches: null }
+  if (!words.length) return { readings: null }
   try {
-    if (words.length !== count)
-      throw new CoreError({
-        code: 'wrong-count',
-        field: 'chart',
-        problem: `These are ${words.length} patches, and the chart has ${count}.`,
-        remedy: 'Write a dash for a patch that cannot be read.',
-      })
-    return {
-      patches: words.map((word, i) => ({
-        ink: i / (count - 1),
-        densities: /^[-–—x]$/i.test(word) ? [] : readDensities(word.replaceAll('/', ' '), scale),
-      })),
-    }
+    const row = words.map((word) => {
+      if (/^[-–—x]$/i.test(word)) return null
+      const densities = readDensities(word.replaceAll('/', ' '), scale)
+      return densities.reduce((sum, one) => sum + one, 0) / densities.length
+    })
+    const readings = laidOut(plan, row)
+    if (!readings) throw wrongCount(words.length, plan)
+    return { readings }
   } catch (error) {
-    if (error instanceof CoreError) return { patches: null, fault: error.refusal }
+    if (error instanceof CoreError) return { readings: null, fault: error.refusal }
     throw error
   }
 }
+
+export const wrongCount = (count: number, plan: ChartPlan): CoreError =>
+  new CoreError({
+    code: 'wrong-count',
+    field: 'chart',
+    problem: `These are ${count} readings, and the chart has ${chartPlaces(plan).length} patches of ${plan.steps} tones.`,
+    remedy:
+      'Read every patch, row by row, or one of each tone; write a dash for a patch that cannot be read.',
+  })

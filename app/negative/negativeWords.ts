@@ -1,12 +1,18 @@
+import type { Departure } from '@core/negative/provenance'
+import { expectedPrint } from '@core/negative/proof'
+import { curveAdvice } from '@core/tone/curveAdvice'
 import { printOf, type NegativeCurve } from '@core/tone/curve'
+import { VIRTUAL_COATS, type VirtualCoat } from '@core/simulate/coat'
+import type { ProcessDefinition } from '@core/record/definition'
 import type { MarginNote } from '../shell/margin.store'
 
 /** Prints whose tones come nearer than this are seen as one. */
 const RUNG_APART = 1.5
 
-/** One tone of the picture and where it lands in the print, both as L* of 0 to 100. */
+/** One tone of the picture, what it is to become, and where it lands in the print; all L* of 0 to 100. */
 export interface Rung {
   tone: number
+  planned: number
   print: number
   /** It lies so near the next one that the two close up. */
   closesUp: boolean
@@ -15,28 +21,58 @@ export interface Rung {
 /**
  * The ladder from picture to print.
  *
- * @param ink ink for a tone of 0 to 1.
+ * @param planned tone that a tone of the picture is to become, both of 0 to 1.
+ * @param ink ink for a planned tone of 0 to 1.
  * @param print lightness behind so much ink.
  */
-export function ladder(ink: (tone: number) => number, print: (ink: number) => number, count = 24): Rung[] {
+export function ladder(
+  planned: (tone: number) => number,
+  ink: (tone: number) => number,
+  print: (ink: number) => number,
+  count = 24,
+): Rung[] {
   const rungs = Array.from({ length: count }, (_, i) => {
     const tone = i / (count - 1)
-    return { tone: 100 * tone, print: print(ink(tone)), closesUp: false }
+    const wanted = planned(tone)
+    return { tone: 100 * tone, planned: 100 * wanted, print: print(ink(wanted)), closesUp: false }
   })
   return rungs.map((rung, i) => {
-    const [before, after] = [rungs[i - 1], rungs[i + 1]]
     const near = (other: Rung | undefined) =>
       other !== undefined && Math.abs(other.print - rung.print) < RUNG_APART
-    return { ...rung, closesUp: near(before) || near(after) }
+    return { ...rung, closesUp: near(rungs[i - 1]) || near(rungs[i + 1]) }
   })
 }
 
-/** A print nobody has measured: what a usual process makes of ink, so that a plain inversion can be looked at. */
-export const unmeasuredPrint = (ink: number): number => 20 + 74 * (1 - (1 - ink) ** 2.6) ** 1.15
+/** Which stand-in is nearest to a process, by its mark: what a print is expected to be before a chart was read. */
+const COATS: Record<ProcessDefinition['mark'], VirtualCoat> = {
+  prussian: VIRTUAL_COATS.cyanotype,
+  umber: VIRTUAL_COATS.developingOut,
+  plum: VIRTUAL_COATS.printingOut,
+  graphite: VIRTUAL_COATS.developingOut,
+}
+export const coatOf = (mark: ProcessDefinition['mark']): VirtualCoat => COATS[mark]
+
+/** Lightness of the dry print behind ink: as a chart told it, or as a stand-in of the process answers. */
+export const printFor = (
+  curve: NegativeCurve | null,
+  mark: ProcessDefinition['mark'],
+): ((ink: number) => number) => (curve ? printOf(curve) : expectedPrint(coatOf(mark)))
+
+const OUTSIDE: Record<Departure, string> = {
+  process: 'another process',
+  paper: 'another paper',
+  light: 'another light',
+  film: 'another film or ink',
+  exposure: 'another exposure',
+  age: 'a chart of more than half a year ago',
+}
 
 /** What the margin says of a negative before it is made. */
 export function willItPrint(of: {
   curve: NegativeCurve | null
+  /** How good the calibration is: of its last check, L*. */
+  standing?: { mean: number | null; worst: number | null; hasDrifted: boolean }
+  departures?: readonly Departure[]
   rungs: readonly Rung[]
   /** Shares of the picture at its own black and white end. */
   blackShare: number
@@ -45,6 +81,14 @@ export function willItPrint(of: {
   negativePixels: number
 }): MarginNote[] {
   const notes: MarginNote[] = []
+  if (of.departures?.length)
+    notes.push({
+      title: 'Outside of its curve',
+      tone: 'caution',
+      lines: [
+        `The curve was made with ${of.departures.map((one) => OUTSIDE[one]).join(', ')}. Tones may fall elsewhere; print a checking chart.`,
+      ],
+    })
   const closed = of.rungs.filter((rung) => rung.closesUp)
   const light = closed.filter((rung) => rung.tone > 60)
   const dark = closed.filter((rung) => rung.tone < 40)
@@ -82,29 +126,36 @@ export function willItPrint(of: {
     notes.push({
       title: 'Larger than its picture',
       lines: [
-        'The negative has far more pixels than the picture: it will be soft. Print it smaller, or at fewer pixels to the inch.',
+        'The negative has far more pixels than this part of the picture: it will be soft. Print it smaller, or at fewer pixels to the inch.',
       ],
     })
-  if (of.curve)
-    notes.push({
-      title: 'The curve',
-      lines: [
-        `From L* ${of.curve.black.toFixed(1)} to ${of.curve.white.toFixed(1)}; the chart scatters by ${of.curve.scatter.toFixed(1)} L*.`,
-        ...(of.curve.levelsLost
-          ? [`A negative of 8 bits would lose ${of.curve.levelsLost} of 256 levels; this one has 16.`]
-          : []),
-      ],
-    })
-  else
-    notes.push({
-      title: 'Plain inversion',
-      lines: [
-        'As much ink as the picture is light; the tones fall as they may. The print on the right is a guess until a chart is read.',
-      ],
-    })
+  notes.push(of.curve ? curveNote(of.curve, of.standing) : PLAIN_NOTE)
   return notes
 }
 
-/** Lightness of the print behind ink: as a chart told it, or as guessed. */
-export const printFor = (curve: NegativeCurve | null): ((ink: number) => number) =>
-  curve ? printOf(curve) : unmeasuredPrint
+const PLAIN_NOTE: MarginNote = {
+  title: 'Plain inversion',
+  lines: [
+    'As much ink as the picture is light; the tones fall as they may. The print beside it is what such a coat would usually give, until a chart is read.',
+  ],
+}
+
+function curveNote(
+  curve: NegativeCurve,
+  standing?: { mean: number | null; worst: number | null; hasDrifted: boolean },
+): MarginNote {
+  const lines = [
+    `From L* ${curve.black.toFixed(1)} to ${curve.white.toFixed(1)}; the chart scatters by ${curve.scatter.toFixed(1)} L*.`,
+  ]
+  if (standing?.mean !== null && standing?.worst !== null && standing)
+    lines.push(
+      standing.hasDrifted
+        ? `It has drifted: the last check was off by ${standing.mean.toFixed(1)} L* on the mean, ${standing.worst.toFixed(1)} at worst.`
+        : `Good to ${standing.mean.toFixed(1)} L* on the mean, ${standing.worst.toFixed(1)} at worst.`,
+    )
+  else lines.push('Not checked yet: print its checking chart once.')
+  if (curve.levelsLost)
+    lines.push(`A negative of 8 bits would lose ${curve.levelsLost} of 256 levels; this one has 16.`)
+  const idle = curveAdvice(curve).filter(({ code }) => code === 'blocked' || code === 'merged')
+  return { title: 'The curve', lines: [...lines, ...idle.flatMap((one) => one.lines)] }
+}

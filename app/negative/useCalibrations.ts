@@ -1,27 +1,39 @@
 import { computed } from 'vue'
 import { CoreError } from '@core/errors'
-import { solveCurve, type NegativeCurve } from '@core/tone/curve'
+import { curveOf, stageOf } from '@core/negative/calibration'
+import { standingOf } from '@core/negative/provenance'
+import type { Calibration } from '@core/record/light'
+import type { NegativeCurve } from '@core/tone/curve'
 import { db } from '../data/db'
 import { useLiveQuery } from '../data/useLiveQuery'
 
-/** Charts that were read, each with its curve; one that gives none any more is left out. */
+/** Calibrations, the newest first, each with where it stands and the curve it gives. */
 export function useCalibrations() {
-  const rows = useLiveQuery(() => db.calibrations.toArray(), [])
-  const solved = computed(() =>
-    rows.value
+  const rows = useLiveQuery(() => db.calibrations.toArray(), null)
+  const all = computed(() =>
+    (rows.value ?? [])
       .filter((one) => one.takenBackAt === undefined)
       .sort((a, b) => b.at - a.at)
-      .flatMap((one) => {
-        const curve = curveOf(one.patches, one.aim)
-        return curve ? [{ ...one, curve }] : []
-      }),
+      .map((calibration) => ({
+        calibration,
+        stage: stageOf(calibration),
+        standing: standingOf(calibration.checks),
+        curve: solved(calibration),
+      })),
   )
-  return { solved }
+  /** Those that give a curve. */
+  const withCurve = computed(() =>
+    all.value.flatMap(({ curve, ...one }) => (curve ? [{ ...one, curve }] : [])),
+  )
+  const isLoaded = computed(() => rows.value !== null)
+  return { all, withCurve, isLoaded }
 }
 
-function curveOf(...of: Parameters<typeof solveCurve>): NegativeCurve | null {
+/** A chart that is not read yet, or gives none any more, has no curve. */
+function solved(calibration: Calibration): NegativeCurve | null {
+  if (!calibration.patches.length) return null
   try {
-    return solveCurve(...of)
+    return curveOf(calibration)
   } catch (error) {
     if (error instanceof CoreError) return null
     throw error

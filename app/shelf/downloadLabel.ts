@@ -2,17 +2,9 @@ import { labelOf } from '@core/formats/label'
 import type { Bottle } from '@core/record/records'
 import { hazardStatements, substances } from '@library/index'
 import { useNotice } from '../shell/notice.store'
+import { saveFile } from '../shell/saveFile'
 
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
-
-/** Hands a file over to be kept. */
-export function saveFile(file: Blob, name: string): void {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(file)
-  link.download = name
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 60_000)
-}
 
 /** The label of a bottle as a PDF of its exact size. The PDF writer is fetched when it is first asked for. */
 export async function downloadLabel(bottle: Bottle): Promise<void> {

@@ -1,140 +1,115 @@
-import { decode } from 'fast-png'
-import { CoreError, refusalOf, type Refusal } from '@core/errors'
-import { joined, pngChunk, pngHead, pngRow, pngTail } from '@core/formats/png16'
-import { chartLayout, drawChart, type ChartPlan } from '@core/negative/chart'
-import { greyFrom16, greyFromRgba, type ChannelMix } from '@core/negative/grey'
+import { refusalOf, type Refusal } from '@core/errors'
+import type { ChartPlan } from '@core/negative/chart'
+import { chartPixels, drawChart } from '@core/negative/chartFilm'
+import { scanChart, type ChartScan } from '@core/negative/chartScan'
+import { writingRoom } from '@core/negative/film'
+import type { ChannelMix } from '@core/negative/grey'
 import { negativeSize, renderNegative, type NegativePlan } from '@core/negative/render'
-import { resample, type GreyPicture } from '@core/negative/resample'
+import { resampled, type GreyPicture } from '@core/negative/resample'
+import { inkOf, type NegativeCurve } from '@core/tone/curve'
+import { decodePicture } from './decodePicture'
+import { writeFilm, type FilmFormat } from './filmFile'
+import { writingIn } from './writing'
 
-/** What the page asks: a small grey picture to look at, or the negative itself. */
+/** How a film is written. */
+export interface FilmWish {
+  format: FilmFormat
+  tint: readonly [number, number, number]
+  /** A line in its border or label. */
+  writing: string
+}
+
+/** What the page asks: a small grey picture to look at, the negative itself, a chart's film, or a chart's readings. */
 export type NegativeQuestion =
-  | { act: 'look'; file: Blob; mix: ChannelMix; longestSide: number }
-  | { act: 'make'; file: Blob; mix: ChannelMix; plan: NegativePlan }
-  | { act: 'chart'; plan: ChartPlan }
+  | { act: 'look'; file: Blob; mix: ChannelMix | null; longestSide: number }
+  | ({ act: 'make'; file: Blob; mix: ChannelMix | null; plan: NegativePlan } & FilmWish)
+  | ({
+      act: 'chart'
+      plan: ChartPlan
+      pixelsPerInch: number
+      isMirrored: boolean
+      curve: Pick<NegativeCurve, 'tones' | 'inks'> | null
+    } & FilmWish)
+  | { act: 'scan'; file: Blob }
 
 export type NegativeAnswer =
   | { kind: 'looked'; preview: GreyPicture; width: number; height: number; bits: number }
   | { kind: 'share'; share: number }
   | { kind: 'made'; file: Blob; width: number; height: number }
+  | { kind: 'scanned'; scan: ChartScan }
   | { kind: 'refused'; refusal: Refusal }
 
-/** More pixels than this would not fit beside the work on them. */
-const MOST_PIXELS = 120_000_000
-/** Rows are handed to the packer in pieces of about so many bytes. */
-const PIECE = 1 << 20
-
 const say = (answer: NegativeAnswer, transfer: Transferable[] = []) => postMessage(answer, { transfer })
+const heard = (share: number) => say({ kind: 'share', share })
 
 addEventListener('message', async ({ data }: MessageEvent<NegativeQuestion>) => {
   try {
-    if (data.act === 'chart') {
-      const { width, height } = chartLayout(data.plan)
-      return await pack(width, height, data.plan.pixelsPerInch, (takeRow) => drawChart(data.plan, takeRow))
-    }
-    const { picture, bits } = await opened(data.file, data.mix)
-    if (data.act === 'look') look(picture, bits, data.longestSide)
-    else await make(picture, data.plan)
+    await answer(data)
   } catch (error) {
     say({ kind: 'refused', refusal: refusalOf(error, 'the picture') })
   }
 })
 
-/** Decodes a picture to linear-light grey: 16-bit PNG as it is, all else as the browser decodes it, in sRGB. */
-async function opened(file: Blob, mix: ChannelMix): Promise<{ picture: GreyPicture; bits: number }> {
-  const head = new DataView(await file.slice(0, 26).arrayBuffer())
-  const isPng = head.byteLength >= 26 && head.getUint32(0) === 0x89504e47 && head.getUint32(4) === 0x0d0a1a0a
-  if (isPng) checkSize(head.getUint32(16), head.getUint32(20))
-  if (isPng && head.getUint8(24) === 16) {
-    const { width, height, channels, data } = decode(new Uint8Array(await file.arrayBuffer()))
-    return { picture: { width, height, data: greyFrom16(data as Uint16Array, channels, mix) }, bits: 16 }
+async function answer(question: NegativeQuestion): Promise<void> {
+  switch (question.act) {
+    case 'look': {
+      const { picture, bits } = await decodePicture(question.file, question.mix)
+      const preview = shrunkTo(picture, question.longestSide)
+      say({ kind: 'looked', preview, width: picture.width, height: picture.height, bits }, [
+        preview.data.buffer,
+      ])
+      return
+    }
+    case 'scan': {
+      const { picture, codes } = await decodePicture(question.file, null, true)
+      say({ kind: 'scanned', scan: scanChart(picture, codes ?? undefined) })
+      return
+    }
+    case 'make': {
+      const { plan, mix } = question
+      const size = negativeSize(plan)
+      const room = question.writing
+        ? writingRoom(plan.border, plan.widthMillimetres, plan.pixelsPerInch)
+        : null
+      const writing = room ? await writingIn(question.writing, room) : undefined
+      const { picture } = await decodePicture(question.file, mix)
+      await film(renderNegative(picture, plan, writing), size, plan.pixelsPerInch, question)
+      return
+    }
+    case 'chart': {
+      const { plan, pixelsPerInch, isMirrored, curve } = question
+      const { label, ...size } = chartPixels(plan, pixelsPerInch)
+      const rows = drawChart(plan, {
+        pixelsPerInch,
+        isMirrored,
+        inkOfStep: curve ? inkOf(curve) : undefined,
+        writing: question.writing ? await writingIn(question.writing, label) : undefined,
+      })
+      await film(rows, size, pixelsPerInch, question)
+    }
   }
-  let bitmap: ImageBitmap
-  try {
-    bitmap = await createImageBitmap(file)
-  } catch {
-    throw new CoreError({
-      code: 'not-a-picture',
-      field: 'the picture',
-      problem: 'This file is not a picture that can be read here, or it is damaged.',
-      remedy: 'Choose a PNG, JPEG or WebP file.',
-    })
-  }
-  checkSize(bitmap.width, bitmap.height)
-  const { width, height } = bitmap
-  const canvas = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })
-  canvas?.drawImage(bitmap, 0, 0)
-  bitmap.close()
-  const rgba = canvas?.getImageData(0, 0, width, height).data ?? new Uint8ClampedArray(4 * width * height)
-  return { picture: { width, height, data: greyFromRgba(rgba, mix) }, bits: 8 }
 }
 
-function checkSize(width: number, height: number): void {
-  if (width * height > MOST_PIXELS || !width || !height)
-    throw new CoreError({
-      code: 'too-large',
-      field: 'the picture',
-      problem: `This picture says it has ${width} × ${height} pixels.`,
-      remedy: 'Choose one of at most 120 million pixels.',
-    })
-}
-
-function look(picture: GreyPicture, bits: number, longestSide: number): void {
-  const { width, height } = picture
-  const scale = Math.min(1, longestSide / Math.max(width, height))
-  const [w, h] = [Math.max(1, Math.round(width * scale)), Math.max(1, Math.round(height * scale))]
-  const data = new Float32Array(w * h)
-  resample(picture, w, h, (row, y) => data.set(row, y * w))
-  say({ kind: 'looked', preview: { width: w, height: h, data }, width, height, bits }, [data.buffer])
-}
-
-function make(picture: GreyPicture, plan: NegativePlan): Promise<void> {
-  const { width, height } = negativeSize(plan)
-  return pack(width, height, plan.pixelsPerInch, (takeRow) =>
-    renderNegative(picture, plan, takeRow, (share) => {
-      say({ kind: 'share', share })
-      return true
-    }),
-  )
-}
-
-/** Packs rows into a PNG by the browser's own deflate, piece by piece, and hands it over. */
-async function pack(
-  width: number,
-  height: number,
+async function film(
+  rows: Iterable<Float32Array>,
+  size: { width: number; height: number },
   pixelsPerInch: number,
-  draw: (takeRow: (row: Uint16Array) => void) => void,
+  { format, tint }: FilmWish,
 ): Promise<void> {
-  const packer = new CompressionStream('deflate')
-  const writer = packer.writable.getWriter()
-  const packed = new Response(packer.readable).arrayBuffer()
-  let above = new Uint16Array(width)
-  const rowBytes = 1 + 2 * width
-  const rowsAPiece = Math.max(1, Math.floor(PIECE / rowBytes))
-  let piece = new Uint8Array(rowsAPiece * rowBytes)
-  let rows = 0
-  const pieces: Promise<void>[] = []
-  const flush = () => {
-    if (rows) pieces.push(writer.write(piece.subarray(0, rows * rowBytes) as Uint8Array<ArrayBuffer>))
-    piece = new Uint8Array(rowsAPiece * rowBytes)
-    rows = 0
+  const file = await writeFilm(rows, { format, tint, pixelsPerInch, ...size }, heard)
+  say({ kind: 'made', file, ...size })
+}
+
+function shrunkTo(picture: GreyPicture, longestSide: number): GreyPicture {
+  const scale = Math.min(1, longestSide / Math.max(picture.width, picture.height))
+  const [width, height] = [picture.width, picture.height].map((side) =>
+    Math.max(1, Math.round(side * scale)),
+  ) as [number, number]
+  const data = new Float32Array(width * height)
+  let at = 0
+  for (const row of resampled(picture, width, height)) {
+    data.set(row, at)
+    at += width
   }
-  draw((row) => {
-    pngRow(row, above, piece.subarray(rows * rowBytes, (rows + 1) * rowBytes))
-    above = row.slice()
-    if (++rows === rowsAPiece) flush()
-  })
-  flush()
-  await Promise.all(pieces)
-  await writer.close()
-  const parts = [
-    pngHead(width, height, pixelsPerInch),
-    pngChunk('IDAT', new Uint8Array(await packed)),
-    pngTail(),
-  ]
-  say({
-    kind: 'made',
-    file: new Blob([joined(parts) as Uint8Array<ArrayBuffer>], { type: 'image/png' }),
-    width,
-    height,
-  })
+  return { width, height, data }
 }

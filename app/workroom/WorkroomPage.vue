@@ -11,6 +11,7 @@ import ChoiceRow from '../shell/ChoiceRow.vue'
 import { useKeyRows } from '../shell/keys.store'
 import { useMarginNotes } from '../shell/margin.store'
 import { useNotice } from '../shell/notice.store'
+import { saveFile } from '../shell/saveFile'
 import { usePreferences } from '../shell/preferences.store'
 import { speak } from '../shell/voice'
 import ImportReport from './ImportReport.vue'
@@ -36,11 +37,7 @@ async function busy(what: string, work: () => Promise<void>): Promise<void> {
 const out = () =>
   busy('Writing the archive…', async () => {
     const archive = await exportArchive()
-    const link = document.createElement('a')
-    link.href = URL.createObjectURL(archive.file)
-    link.download = archive.name
-    link.click()
-    URL.revokeObjectURL(link.href)
+    saveFile(archive.file, archive.name)
     notice.say(`Written: ${archive.name}.`)
   })
 const take = (event: Event) =>

@@ -34,16 +34,17 @@ export function pngChunk(type: string, data: Uint8Array): Uint8Array {
 }
 
 /**
- * What comes before the picture data of a grey PNG of 16 bits: signature, header, physical size.
+ * What comes before the picture data of a PNG of 16 bits: signature, header, physical size.
  *
+ * @param channels 1 for grey, 3 for colour.
  * @param pixelsPerInch written as pixels to the metre, whole, as the format has it.
  */
-export function pngHead(width: number, height: number, pixelsPerInch: number): Uint8Array {
+export function pngHead(width: number, height: number, channels: 1 | 3, pixelsPerInch: number): Uint8Array {
   const header = new Uint8Array(13)
   const view = new DataView(header.buffer)
   view.setUint32(0, width)
   view.setUint32(4, height)
-  header.set([16, 0, 0, 0, 0], 8)
+  header.set([16, channels === 1 ? 0 : 2, 0, 0, 0], 8)
   const physical = new Uint8Array(9)
   const sizes = new DataView(physical.buffer)
   const perMetre = Math.round(pixelsPerInch / 0.0254)
@@ -60,8 +61,8 @@ export const pngTail = (): Uint8Array => pngChunk('IEND', new Uint8Array(0))
 /**
  * One row as it goes into the packer: filter 2 (each byte less the one above), 16 bits with the high byte first.
  *
- * @param row and `above` shape (width,); `above` is all 0 for the first row.
- * @param into shape (1 + 2 · width,).
+ * @param row and `above` shape (width · channels,); `above` is all 0 for the first row.
+ * @param into shape (1 + 2 · width · channels,).
  */
 export function pngRow(row: Uint16Array, above: Uint16Array, into: Uint8Array): void {
   into[0] = 2

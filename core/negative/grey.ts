@@ -1,3 +1,7 @@
+import { CoreError } from '../errors'
+import type { ColourProfile } from '../formats/icc'
+import type { GreyPicture } from './resample'
+
 /**
  * sRGB's way from a coded value to linear light.
  *
@@ -19,6 +23,21 @@ export const LUMINANCE: ChannelMix = { red: 0.2126, green: 0.7152, blue: 0.0722 
 
 const EIGHT_BIT = Float32Array.from({ length: 256 }, (_, code) => linearFromSrgb(code / 255))
 
+/** Shares of the channels that add up to 1. @throws CoreError `mix` where nothing is left of them. */
+function shares({ red, green, blue }: ChannelMix): [number, number, number] {
+  const total = red + green + blue
+  if (![red, green, blue].every(Number.isFinite) || !(total > 0.01))
+    throw new CoreError({
+      code: 'out-of-range',
+      field: 'mix',
+      problem: 'This mix of channels leaves no light.',
+      remedy: 'Let red, green and blue add up to more than nothing.',
+    })
+  return [red / total, green / total, blue / total]
+}
+
+const within = (value: number) => (value > 0 ? (value < 1 ? value : 1) : 0)
+
 /**
  * Linear-light grey of a picture in 8-bit sRGB; what is see-through lies on white.
  *
@@ -29,35 +48,58 @@ export function greyFromRgba(
   rgba: Uint8ClampedArray | Uint8Array,
   mix: ChannelMix = LUMINANCE,
 ): Float32Array {
-  const total = mix.red + mix.green + mix.blue || 1
-  const [red, green, blue] = [mix.red / total, mix.green / total, mix.blue / total]
+  const [red, green, blue] = shares(mix)
   const grey = new Float32Array(rgba.length / 4)
   for (let i = 0, at = 0; i < grey.length; i++, at += 4) {
     const light =
       red * EIGHT_BIT[rgba[at]!]! + green * EIGHT_BIT[rgba[at + 1]!]! + blue * EIGHT_BIT[rgba[at + 2]!]!
-    const alpha = rgba[at + 3]! / 255
-    grey[i] = Math.min(1, Math.max(0, alpha * light + 1 - alpha))
+    const alpha = rgba[at + 3]!
+    grey[i] = alpha === 255 ? within(light) : within((alpha * light) / 255 + 1 - alpha / 255)
   }
   return grey
 }
 
+/** Samples as a file has them: 1 grey, 2 grey and alpha, 3 RGB, 4 RGBA. */
+export interface Samples {
+  width: number
+  height: number
+  channels: number
+  bits: number
+  data: Uint8Array | Uint16Array | Uint8ClampedArray
+}
+
 /**
- * Linear-light grey of a picture of 16 bits a channel in sRGB's coding.
+ * Linear-light grey of samples of 8 or 16 bits.
  *
- * @param data shape (pixels · channels,): 1 grey, 2 grey and alpha, 3 RGB, 4 RGBA.
+ * @param profile of the file; without one the samples are taken for sRGB's.
+ * @param mix of the channels; `null` for luminance, as the profile has it.
+ * @throws CoreError `profile` where profile and samples do not belong together, `mix`.
  */
-export function greyFrom16(data: Uint16Array, channels: number, mix: ChannelMix = LUMINANCE): Float32Array {
-  const total = mix.red + mix.green + mix.blue || 1
-  const grey = new Float32Array(data.length / channels)
+export function greyFromSamples(
+  { width, height, channels, bits, data }: Samples,
+  profile: ColourProfile | null = null,
+  mix: ChannelMix | null = null,
+): GreyPicture {
   const hasColour = channels > 2
+  if (profile && (profile.channels === 3) !== hasColour)
+    throw new CoreError({
+      code: 'profile',
+      field: 'the picture',
+      problem: 'The colour profile of this picture does not fit its channels.',
+      remedy: 'Save it as sRGB or as grey, and choose it again.',
+    })
+  const most = 2 ** bits - 1
+  const coded = Array.from({ length: hasColour ? 3 : 1 }, (_, c) => profile?.toLight[c] ?? linearFromSrgb)
+  const tables = coded.map((toLight) => Float32Array.from({ length: most + 1 }, (_, i) => toLight(i / most)))
+  const own = profile?.luminance ?? [LUMINANCE.red, LUMINANCE.green, LUMINANCE.blue]
+  const weights = hasColour ? (mix ? shares(mix) : own) : [1]
   const hasAlpha = channels % 2 === 0
-  const light = (at: number) => linearFromSrgb(data[at]! / 65_535)
+  const grey = new Float32Array(width * height)
   for (let i = 0, at = 0; i < grey.length; i++, at += channels) {
-    const value = hasColour
-      ? (mix.red * light(at) + mix.green * light(at + 1) + mix.blue * light(at + 2)) / total
-      : light(at)
-    const alpha = hasAlpha ? data[at + channels - 1]! / 65_535 : 1
-    grey[i] = Math.min(1, Math.max(0, alpha * value + 1 - alpha))
+    let light = 0
+    for (let c = 0; c < weights.length; c++) light += weights[c]! * tables[c]![data[at + c]!]!
+    const alpha = hasAlpha ? data[at + channels - 1]! / most : 1
+    grey[i] = within(alpha * light + 1 - alpha)
   }
-  return grey
+  return { width, height, data: grey }
 }

@@ -1,14 +1,12 @@
-import { deflateSync } from 'node:zlib'
-import { decode } from 'fast-png'
-import fc from 'fast-check'
-import { PNG } from 'pngjs'
 import sharp from 'sharp'
-import { joined, pngChunk, pngHead, pngRow, pngTail } from '../formats/png16'
 import { seededRandom } from '../simulate/random'
 import { inkOf, PLAIN_INVERSION } from '../tone/curve'
-import { greyFrom16, greyFromRgba, linearFromSrgb, LUMINANCE } from './grey'
-import { negativeSize, renderNegative, toneOf, type NegativePlan } from './render'
-import { resample, type GreyPicture } from './resample'
+import { NO_BORDER } from './film'
+import { MIDDLE } from './frame'
+import { greyFromRgba, greyFromSamples, linearFromSrgb } from './grey'
+import { histogramOf, negativeSize, renderNegative, type NegativePlan } from './render'
+import { resampled, type GreyPicture } from './resample'
+import { AS_IT_IS, threePoints, toneCurve } from './tone'
 
 const random = seededRandom(5)
 const noise = (width: number, height: number): GreyPicture => ({
@@ -26,14 +24,20 @@ const scene = (width: number, height: number): GreyPicture => ({
   }),
 })
 const plan: NegativePlan = {
-  widthMillimetres: 25.4, heightMillimetres: 20.32, pixelsPerInch: 100, blackPoint: 0, whitePoint: 100, middle: 1,
-  curve: PLAIN_INVERSION, isMirrored: false,
-} // prettier-ignore
-function rendered(picture: GreyPicture, changes: Partial<NegativePlan> = {}): Uint16Array[] {
-  const rows: Uint16Array[] = []
-  renderNegative(picture, { ...plan, ...changes }, (row) => rows.push(row.slice()))
-  return rows
+  widthMillimetres: 25.4,
+  heightMillimetres: 20.32,
+  pixelsPerInch: 100,
+  framing: MIDDLE,
+  points: AS_IT_IS,
+  localContrast: 0,
+  sharpening: 0,
+  curve: PLAIN_INVERSION,
+  border: NO_BORDER,
+  isMirrored: false,
 }
+/** Rows of ink. */
+const rendered = (picture: GreyPicture, changes: Partial<NegativePlan> = {}): Float32Array[] =>
+  Array.from(renderNegative(picture, { ...plan, ...changes }), (row) => row.slice())
 
 describe('grey', () => {
   // IEC 61966-2-1: the two branches meet at 0.04045; 0.5 is 0.2140 of the light.
@@ -56,11 +60,20 @@ describe('grey', () => {
   it('is the same from 16 bits as from 8, in grey and in colour', () => {
     const eight = Uint8ClampedArray.of(12, 200, 99, 255)
     const sixteen = Uint16Array.from(eight, (value) => value * 257)
-    expect(greyFrom16(sixteen, 4, LUMINANCE)[0]).toBeCloseTo(greyFromRgba(eight)[0]!, 6)
-    expect(greyFrom16(sixteen.slice(0, 3), 3)[0]).toBeCloseTo(greyFromRgba(eight)[0]!, 6)
-    expect(greyFrom16(Uint16Array.of(32_768), 1)[0]).toBeCloseTo(linearFromSrgb(32_768 / 65_535), 6)
-    expect(greyFrom16(Uint16Array.of(0, 0), 2)[0]).toBe(1)
+    const of = (data: Uint16Array | Uint8ClampedArray, channels: number, bits: number) =>
+      greyFromSamples({ width: 1, height: 1, channels, bits, data }).data[0]!
+    const wanted = greyFromRgba(eight)[0]!
+    expect(of(sixteen, 4, 16)).toBeCloseTo(wanted, 6)
+    expect(of(sixteen.slice(0, 3), 3, 16)).toBeCloseTo(wanted, 6)
+    expect(of(eight, 4, 8)).toBeCloseTo(wanted, 6)
+    expect(of(Uint16Array.of(32_768), 1, 16)).toBeCloseTo(linearFromSrgb(32_768 / 65_535), 6)
+    expect(of(Uint16Array.of(0, 0), 2, 16)).toBe(1)
   })
+
+  it('refuses a mix that leaves no light', () =>
+    expect(() => greyFromRgba(Uint8ClampedArray.of(1, 2, 3, 255), { red: 0, green: 0, blue: 0 })).toThrow(
+      expect.objectContaining({ code: 'out-of-range' }),
+    ))
 })
 
 /** The same filter in double precision, all at once and without rows kept back. */
@@ -101,20 +114,28 @@ describe('resampling', () => {
     for (const picture of [noise(w, h), scene(w, h)]) {
       const wanted = reference(picture, tw, th)
       let worst = 0
-      resample(picture, tw, th, (row, y) =>
-        row.forEach((value, x) => (worst = Math.max(worst, Math.abs(value - wanted[y * tw + x]!)))),
-      )
+      let at = 0
+      for (const row of resampled(picture, tw, th))
+        for (const value of row) worst = Math.max(worst, Math.abs(value - wanted[at++]!))
       expect(worst * 65_535).toBeLessThan(8)
     }
   })
 
   it('of nothing but one grey is that grey, and of the same size is itself', () => {
     const even: GreyPicture = { width: 31, height: 17, data: new Float32Array(31 * 17).fill(0.37) }
-    resample(even, 80, 9, (row) => row.forEach((value) => expect(value).toBeCloseTo(0.37, 5)))
+    for (const row of resampled(even, 80, 9)) for (const value of row) expect(value).toBeCloseTo(0.37, 5)
     const picture = noise(20, 20)
-    resample(picture, 20, 20, (row, y) =>
-      row.forEach((value, x) => expect(value).toBeCloseTo(picture.data[y * 20 + x]!, 5)),
+    const rows = Array.from(resampled(picture, 20, 20), (row) => [...row]).flat()
+    rows.forEach((value, i) => expect(value).toBeCloseTo(picture.data[i]!, 5))
+  })
+
+  it('of a part is that part, with what lies around it where the filter reaches over', () => {
+    const picture = scene(60, 48)
+    const whole = Array.from(resampled(picture, 120, 96), (row) => row.slice())
+    const part = Array.from(resampled(picture, 40, 40, { x: 20, y: 10, width: 20, height: 20 }), (row) =>
+      row.slice(),
     )
+    part.forEach((row, y) => row.forEach((value, x) => expect(value).toBeCloseTo(whole[y + 20]![x + 40]!, 5)))
   })
 
   it('comes near a picture library’s Lanczos', async () => {
@@ -129,20 +150,21 @@ describe('resampling', () => {
       .raw()
       .toBuffer()
     const channels = eight.length / (60 * 45)
-    let sum = 0
-    resample(picture, 60, 45, (row, y) =>
-      row.forEach((value, x) => (sum += Math.abs(value * 255 - eight[(y * 60 + x) * channels]!))),
-    )
+    let [sum, at] = [0, 0]
+    for (const row of resampled(picture, 60, 45))
+      for (const value of row) sum += Math.abs(value * 255 - eight[channels * at++]!)
     expect(sum / (60 * 45)).toBeLessThan(1.5)
   })
 })
 
 describe('a negative', () => {
-  it('has the size it is to have', () => {
+  it('has the size it is to have, with its border', () => {
     // 8 × 10 in at 360 to the inch.
-    expect(negativeSize({ widthMillimetres: 203.2, heightMillimetres: 254, pixelsPerInch: 360 })).toEqual({
-      width: 2880,
-      height: 3600,
+    const film = { widthMillimetres: 203.2, heightMillimetres: 254, pixelsPerInch: 360, border: NO_BORDER }
+    expect(negativeSize(film)).toEqual({ width: 2880, height: 3600 })
+    expect(negativeSize({ ...film, border: { ...NO_BORDER, millimetres: 12.7 } })).toEqual({
+      width: 3240,
+      height: 3960,
     })
     const rows = rendered(scene(50, 40))
     expect([rows[0]!.length, rows.length]).toEqual([100, 80])
@@ -151,101 +173,149 @@ describe('a negative', () => {
   it('is within 1 of 65535 of a double-precision reference, before resampling', () => {
     const picture = noise(100, 80)
     const rows = rendered(picture)
-    const ink = inkOf(PLAIN_INVERSION)
+    const [ink, tone] = [inkOf(PLAIN_INVERSION), toneCurve(AS_IT_IS)]
     let worst = 0
     picture.data.forEach((light, i) => {
-      const exact = Math.round(65_535 * (1 - ink(toneOf(light, plan))))
-      worst = Math.max(worst, Math.abs(rows[Math.floor(i / 100)]![i % 100]! - exact))
+      const exact = 65_535 * ink(tone(light))
+      worst = Math.max(worst, Math.abs(65_535 * rows[Math.floor(i / 100)]![i % 100]! - exact))
     })
-    expect(worst).toBeLessThanOrEqual(1)
+    expect(worst).toBeLessThan(1)
   })
 
-  it('is dark where the picture is light, and turned left to right when it is mirrored', () => {
+  it('has ink where the picture is light, and is turned left to right when it is mirrored', () => {
     const picture: GreyPicture = {
       width: 100,
       height: 80,
       data: Float32Array.from({ length: 8000 }, (_, i) => (i % 100) / 99),
     }
     const row = rendered(picture)[40]!
-    expect(row[0]).toBe(65_535)
-    expect(row[99]).toBeLessThan(40)
+    expect(row[0]).toBe(0)
+    expect(row[99]).toBeCloseTo(1, 3)
     const mirrored = rendered(picture, { isMirrored: true })[40]!
     expect([...mirrored].reverse()).toEqual([...row])
   })
 
-  it('takes black point, white point and middle as they are said', () => {
-    expect(toneOf(0.18418651851244416, plan)).toBeCloseTo(0.5, 6)
-    const stretched = { ...plan, blackPoint: 10, whitePoint: 90 }
-    expect(toneOf(0.18418651851244416, stretched)).toBeCloseTo(0.5, 6)
-    expect(toneOf(0.01, stretched)).toBe(0)
-    expect(toneOf(1, stretched)).toBe(1)
-    expect(toneOf(0.18418651851244416, { ...plan, middle: 2 })).toBeCloseTo(0.25, 6)
+  it('mirrored twice is the same', () => {
+    const picture = scene(50, 40)
+    const flipped: GreyPicture = {
+      width: 100,
+      height: 80,
+      data: Float32Array.from(rendered(picture, { isMirrored: true }).flatMap((row) => [...row])),
+    }
+    const again = Array.from(resampled(flipped, 100, 80), (row) => [...row].reverse()).flat()
+    const straight = rendered(picture).flatMap((row) => [...row])
+    again.forEach((value, i) => expect(value).toBeCloseTo(straight[i]!, 4))
   })
 
-  it('can be stopped, and says how far it is', () => {
-    const heard: number[] = []
-    const stop = () =>
-      renderNegative(
-        scene(50, 40),
-        { ...plan, heightMillimetres: 101.6 },
-        () => undefined,
-        (share) => heard.push(share) < 3,
-      )
-    expect(stop).toThrow(expect.objectContaining({ code: 'stopped' }))
-    expect(heard).toEqual([0, 0.16, 0.32])
+  it('is turned, and filled by the part that is asked for, never stretched', () => {
+    // Left half black, right half white, twice as wide as high.
+    const picture: GreyPicture = {
+      width: 80,
+      height: 40,
+      data: Float32Array.from({ length: 3200 }, (_, i) => (i % 80 < 40 ? 0 : 1)),
+    }
+    const square = { widthMillimetres: 10.16, heightMillimetres: 10.16, pixelsPerInch: 100 }
+    const inkAt = (changes: object, x: number, y: number) =>
+      rendered(picture, { ...square, ...changes })[y]![x]!
+    const framing = (change: object) => ({ framing: { ...MIDDLE, ...change } })
+    expect(inkAt({}, 8, 20)).toBeCloseTo(0, 2)
+    expect(inkAt({}, 32, 20)).toBeCloseTo(1, 2)
+    expect(inkAt(framing({ across: 0 }), 32, 20)).toBeCloseTo(0, 2)
+    expect(inkAt(framing({ across: 1 }), 8, 20)).toBeCloseTo(1, 2)
+    // A quarter turn clockwise puts the left side on top.
+    expect(inkAt(framing({ turns: 1 }), 20, 5)).toBeCloseTo(0, 2)
+    expect(inkAt(framing({ turns: 1 }), 20, 35)).toBeCloseTo(1, 2)
+    expect(inkAt(framing({ turns: 2 }), 8, 20)).toBeCloseTo(1, 2)
+    expect(inkAt(framing({ turns: 3 }), 20, 5)).toBeCloseTo(1, 2)
+    expect(inkAt(framing({ closer: 4, across: 1 }), 2, 20)).toBeCloseTo(1, 2)
+  })
+
+  it('takes its points as they are said', () => {
+    const half = 0.18418651851244416
+    expect(toneCurve(AS_IT_IS)(half)).toBeCloseTo(0.5, 6)
+    const stretched = toneCurve(threePoints(10, 90))
+    expect(stretched(half)).toBeCloseTo(0.5, 6)
+    expect(stretched(0.01)).toBe(0)
+    expect(stretched(1)).toBe(1)
+    expect(toneCurve(threePoints(0, 100, 25))(half)).toBeCloseTo(0.25, 6)
+  })
+
+  it('sets tones off from their neighbourhood and edges from each other, as much as it is asked to', () => {
+    const picture = scene(100, 80)
+    const spread = (changes: Partial<NegativePlan>) => {
+      const rows = rendered(picture, changes)
+      const [across, down] = [60, 50]
+      const around = rows.slice(down - 6, down + 6).flatMap((row) => [...row.slice(across - 6, across + 6)])
+      return Math.max(...around) - Math.min(...around)
+    }
+    expect(spread({ localContrast: 1 })).toBeGreaterThan(1.2 * spread({}))
+    expect(spread({ localContrast: 1 })).toBeLessThan(1.9 * spread({}))
+    const edge = (changes: Partial<NegativePlan>) => {
+      const row = rendered(picture, changes)[60]!
+      return Math.max(...row.slice(1).map((value, x) => Math.abs(value - row[x]!)))
+    }
+    expect(edge({ sharpening: 1 })).toBeGreaterThan(1.15 * edge({}))
+    // Nothing but one grey has nothing to be set off from.
+    const even: GreyPicture = { width: 30, height: 24, data: new Float32Array(720).fill(0.3) }
+    const plain = rendered(even)[0]![0]!
+    for (const row of rendered(even, { localContrast: 1, sharpening: 1 }))
+      for (const value of row) expect(value).toBeCloseTo(plain, 3)
+  })
+
+  it('has as many rows when it is sharpened as when it is not', () =>
+    expect(rendered(scene(50, 40), { sharpening: 0.5 })).toHaveLength(80))
+
+  it('has a border with marks and a strip that goes through the curve', () => {
+    const border = { millimetres: 10, isInked: true, hasMarks: true, hasStrip: true }
+    const big = { widthMillimetres: 101.6, heightMillimetres: 76.2, pixelsPerInch: 200, border }
+    const rows = rendered(scene(50, 40), { ...big, curve: { tones: [0, 0.5, 1], inks: [0, 0.3, 1] } })
+    const at = (x: number, y: number) => rows[Math.round((y * 200) / 25.4)]![Math.round((x * 200) / 25.4)]!
+    expect([rows[0]!.length, rows.length]).toEqual([958, 758])
+    expect(at(3, 1)).toBe(1)
+    // The cross in the upper left corner is clear in an inked border.
+    expect(at(5, 5)).toBeLessThan(0.5)
+    expect(at(60.8, 5)).toBeLessThan(0.5)
+    // The sixth of eleven tones is the middle one.
+    const [from, to] = [12, 121.6 / 2 - 8]
+    expect(at(from + ((to - from) * 5.5) / 11, 91.2)).toBeCloseTo(0.3, 2)
+    expect(at(from + ((to - from) * 0.5) / 11, 91.2)).toBe(0)
+    const clear = rendered(scene(50, 40), { ...big, border: { ...border, isInked: false } })
+    expect(clear[8]![24]).toBe(0)
+  })
+
+  it('is the same however many rows are taken at a time', () => {
+    const picture = scene(50, 40)
+    const rows = renderNegative(picture, plan)
+    const first = Array.from({ length: 13 }, () => [...(rows.next().value as Float32Array)])
+    const rest = Array.from(rows, (row) => [...row])
+    expect([...first, ...rest]).toEqual(rendered(picture).map((row) => [...row]))
   })
 
   it.each<[string, Partial<NegativePlan>]>([
     ['a picture of a millimetre', { widthMillimetres: 1 }],
     ['a wall', { widthMillimetres: 9000, heightMillimetres: 9000, pixelsPerInch: 360 }],
     ['dots as fine as dust', { pixelsPerInch: 9999 }],
-    ['no tones', { blackPoint: 60, whitePoint: 62 }],
+    ['no tones', { points: threePoints(60, 61) }],
+    [
+      'tones that fall',
+      {
+        points: [
+          { from: 0, to: 100 },
+          { from: 100, to: 0 },
+        ],
+      },
+    ],
+    ['a border of a metre', { border: { ...NO_BORDER, millimetres: 1000 } }],
+    ['a part that is not there', { framing: { ...MIDDLE, across: 2 } }],
+    ['a part from afar', { framing: { ...MIDDLE, closer: 0.5 } }],
   ])('refuses %s', (_, changes) =>
     expect(() => rendered(scene(20, 20), changes)).toThrow(expect.objectContaining({ code: 'out-of-range' })),
   )
 })
 
-describe('the PNG that is written', () => {
-  const file = (rows: readonly Uint16Array[]) => {
-    const width = rows[0]!.length
-    const packed = rows.map((row, y) => {
-      const into = new Uint8Array(1 + 2 * width)
-      pngRow(row, rows[y - 1] ?? new Uint16Array(width), into)
-      return into
-    })
-    return joined([
-      pngHead(width, rows.length, 360),
-      pngChunk('IDAT', deflateSync(joined(packed))),
-      pngTail(),
-    ])
-  }
-
-  it('is read back to the last bit by three independent readers, with its physical size', async () => {
-    fc.assert(
-      fc.property(
-        fc.array(fc.array(fc.integer({ min: 0, max: 65_535 }), { minLength: 5, maxLength: 5 }), {
-          minLength: 1,
-          maxLength: 6,
-        }),
-        (values) => {
-          const rows = values.map((row) => Uint16Array.from(row))
-          const read = decode(file(rows))
-          expect([read.width, read.height, read.depth, read.channels]).toEqual([5, rows.length, 16, 1])
-          expect([...read.data]).toEqual(values.flat())
-        },
-      ),
-      { numRuns: 40 },
-    )
-    const rows = rendered(scene(50, 40))
-    const bytes = Buffer.from(file(rows))
-    const meta = await sharp(bytes).metadata()
-    expect(meta).toMatchObject({ width: 100, height: 80, depth: 'ushort', density: 360 })
-    const { data } = await sharp(bytes)
-      .toColourspace('grey16')
-      .raw({ depth: 'ushort' })
-      .toBuffer({ resolveWithObject: true })
-    const read = new Uint16Array(data.buffer, data.byteOffset, data.length / 2)
-    expect([...read]).toEqual(rows.flatMap((row) => [...row]))
-    expect(PNG.sync.read(bytes)).toMatchObject({ width: 100, height: 80, depth: 16 })
-  })
+it('a histogram counts every pixel under its L*', () => {
+  const picture: GreyPicture = { width: 3, height: 1, data: Float32Array.of(0, 0.18418651851244416, 1) }
+  const counts = histogramOf(picture)
+  expect([counts[0], counts[50], counts[100]]).toEqual([1, 1, 1])
+  expect(counts.reduce((sum, one) => sum + one, 0)).toBe(3)
 })

@@ -157,6 +157,7 @@ describe('a merge', () => {
       tablets: 1,
       tabletPrints: 1,
       calibrations: 1,
+      negatives: 1,
       ownProcesses: 0,
       lights: 1,
       photos: 1,
@@ -288,6 +289,7 @@ describe('migration', () => {
       records.tablets,
       records.tabletPrints,
       records.calibrations,
-    ]).toEqual([[], [], [], [], []])
+      records.negatives,
+    ]).toEqual([[], [], [], [], [], []])
   })
 })

@@ -143,30 +143,103 @@ export const TabletPrint = z.strictObject({
   takenBackAt: Stamp.optional(),
 })
 
-/** A printed chart that was read, from which the curve of a negative is solved. */
+/** A chart as its code tells of it (see `core/negative/chart.ts`). */
+export const Chart = z.strictObject({
+  steps: z.int().min(5).max(101),
+  repeats: z.int().min(1).max(8),
+  isScattered: z.boolean(),
+  hasStrip: z.boolean(),
+  seed: z.int().min(0).max(31),
+  tag: z.int().min(0).max(16_383),
+})
+
+/** What the tones of a print aim at: even in lightness or density, or an aim of the user's own. */
+export const Aim = z.union([
+  z.enum(['lightness', 'density']),
+  z.strictObject({
+    name: Line.min(1),
+    points: z
+      .array(z.strictObject({ tone: z.number().min(0).max(1), lightness: z.number().min(0).max(100) }))
+      .min(2)
+      .max(65)
+      .refine(
+        (points) =>
+          points.every((point, i) => {
+            const before = points[i - 1]
+            return !before || (point.tone > before.tone && point.lightness >= before.lightness)
+          }),
+        { error: 'The tones of an aim must rise, and its lightness must not fall.' },
+      ),
+  }),
+])
+
+const Densities = z.array(z.number().min(-0.5).max(6)).max(40)
+const ReadBy = z.enum(['typed', 'instrument', 'scan', 'file'])
+
+/** A chart that was printed through the curve and read again. */
+export const ChartCheck = z.strictObject({
+  at: Stamp,
+  by: ReadBy,
+  patches: z
+    .array(
+      z.strictObject({ tone: z.number().min(0).max(1), ink: z.number().min(0).max(1), densities: Densities }),
+    )
+    .min(5)
+    .max(1000),
+  /** Difference from the aim when it was read, L*. */
+  mean: z.number().min(0).max(100),
+  worst: z.number().min(0).max(100),
+  /** Whether the curve was mended by it. */
+  isUsed: z.boolean(),
+})
+
+/**
+ * A calibration from its first step on: the chart, when it was made and printed, what was read from it, and its checks.
+ * The curve is solved from it when it is wanted.
+ */
 export const Calibration = z.strictObject({
   id: Id,
   at: Stamp,
   name: Line.min(1),
-  /** Ink on the film, 0 to 1, and the densities of the print behind it; none where a patch is damaged. */
-  patches: z
-    .array(
-      z.strictObject({
-        ink: z.number().min(0).max(1),
-        densities: z.array(z.number().min(-0.5).max(6)).max(20),
-      }),
-    )
-    .min(5)
-    .max(1000),
-  aim: z.enum(['lightness', 'density']),
-  by: z.enum(['typed', 'instrument']),
+  chart: Chart,
+  filmMadeAt: Stamp.optional(),
+  printedAt: Stamp.optional(),
+  readAt: Stamp.optional(),
+  by: ReadBy.optional(),
+  /** Ink on the film, 0 to 1, and the densities of the print behind it; empty until it is read. */
+  patches: z.array(z.strictObject({ ink: z.number().min(0).max(1), densities: Densities })).max(1000),
+  /** Density of the print behind all the ink, by which a scan is scaled. */
+  whiteDensity: z.number().min(-0.1).max(3).optional(),
+  aim: Aim,
+  checks: z.array(ChartCheck).max(100),
   processId: Key.optional(),
   paperId: Id.optional(),
   lightId: Id.optional(),
   film: Line,
-  /** Base exposure it was printed with. */
+  /** Base exposure it is printed with. */
   seconds: Seconds.optional(),
   note: Text,
+  changedAt: Stamp,
+  takenBackAt: Stamp.optional(),
+})
+
+/** A negative that was made, and the sheet it is for. */
+export const MadeNegative = z.strictObject({
+  id: Id,
+  at: Stamp,
+  /** Name of the picture's file, and of the one that was made. */
+  picture: Line,
+  fileName: Line,
+  sheetId: Id.optional(),
+  calibrationId: Id.optional(),
+  /** What the curve was called then. */
+  curve: Line,
+  /** One of several layers: its name. */
+  layer: Line.optional(),
+  widthMillimetres: z.number().gt(0).max(5000),
+  heightMillimetres: z.number().gt(0).max(5000),
+  pixelsPerInch: z.number().min(36).max(2880),
+  note: Line,
   takenBackAt: Stamp.optional(),
 })
 
@@ -184,5 +257,7 @@ export type LightEntry = z.infer<typeof LightEntry>
 export type Base = z.infer<typeof Base>
 export type Tablet = z.infer<typeof Tablet>
 export type Calibration = z.infer<typeof Calibration>
+export type ChartCheck = z.infer<typeof ChartCheck>
+export type MadeNegative = z.infer<typeof MadeNegative>
 export type TabletPrint = z.infer<typeof TabletPrint>
 export type SkySaid = z.infer<typeof SkySaid>

@@ -44,6 +44,7 @@ export const KINDS = [
   'tablets',
   'tabletPrints',
   'calibrations',
+  'negatives',
   'photos',
 ] as const satisfies readonly Kind[]
 

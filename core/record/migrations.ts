@@ -43,9 +43,17 @@ function shelfAndPaper(records: unknown): unknown {
   }
 }
 
-/** Version 3: lights have ledgers, base exposures and step tablets are kept; nothing that was there changes. */
+/** Version 3: lights have ledgers; base exposures, step tablets, charts and negatives are kept; nothing that was there changes. */
 function lightAndDose(records: unknown): unknown {
-  return { ...(records as Row), lightEntries: [], bases: [], tablets: [], tabletPrints: [], calibrations: [] }
+  return {
+    ...(records as Row),
+    lightEntries: [],
+    bases: [],
+    tablets: [],
+    tabletPrints: [],
+    calibrations: [],
+    negatives: [],
+  }
 }
 
 /** What is not a list is left for the schema to refuse. */

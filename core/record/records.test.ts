@@ -1,7 +1,7 @@
 import { logOf, sheet, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
 import { SheetEvent } from './event'
 import { logsBySheet } from './logs'
-import { Base, Light, LightEntry, Strip, TabletPrint } from './light'
+import { Calibration, MadeNegative, Base, Light, LightEntry, Strip, TabletPrint } from './light'
 import { Bottle, Paper, Photo, Sheet, WorkroomRecords } from './records'
 
 describe('the records', () => {
@@ -57,6 +57,26 @@ describe('the records', () => {
       TabletPrint,
       { ...records.tabletPrints[0], tablet: [0, 1, 2], print: [1, 0.5, 0.1] },
     ],
+    [
+      'an aim that falls',
+      Calibration,
+      {
+        ...records.calibrations[0],
+        aim: {
+          name: 'down',
+          points: [
+            { tone: 0, lightness: 50 },
+            { tone: 1, lightness: 20 },
+          ],
+        },
+      },
+    ],
+    [
+      'a chart of three steps',
+      Calibration,
+      { ...records.calibrations[0], chart: { ...records.calibrations[0]?.chart, steps: 3 } },
+    ],
+    ['a negative of no size', MadeNegative, { ...records.negatives[0], widthMillimetres: 0 }],
     ['a photograph of no size', Photo, { ...records.photos[0], widthPixels: 0 }],
     ['a photograph of an unknown kind', Photo, { ...records.photos[0], mime: 'image/svg+xml' }],
   ])('refuse %s', (_, schema, value) => expect(schema.safeParse(value).success).toBe(false))

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { Id, Key, Line, Stamp, Text } from './common'
 import { ProcessDefinition } from './definition'
 import { SheetEvent } from './event'
-import { Base, Calibration, Light, LightEntry, Strip, Tablet, TabletPrint } from './light'
+import { Base, Calibration, Light, LightEntry, MadeNegative, Strip, Tablet, TabletPrint } from './light'
 import { WasteClass } from './substance'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
@@ -203,6 +203,7 @@ export const WorkroomRecords = z.strictObject({
   tablets: z.array(Tablet),
   tabletPrints: z.array(TabletPrint),
   calibrations: z.array(Calibration),
+  negatives: z.array(MadeNegative),
 })
 
 /** A workroom with nothing in it. */
@@ -224,6 +225,7 @@ export const emptyRecords = (): WorkroomRecords => ({
   tablets: [],
   tabletPrints: [],
   calibrations: [],
+  negatives: [],
 })
 
 export type Paper = z.infer<typeof Paper>

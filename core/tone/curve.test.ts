@@ -1,7 +1,18 @@
 import { curveMonotoneX, line } from 'd3-shape'
 import fc from 'fast-check'
 import { normal, seededRandom } from '../simulate/random'
-import { inkOf, PLAIN_INVERSION, printOf, solveCurve, type ChartPatch } from './curve'
+import {
+  checkCurve,
+  inkOf,
+  PLAIN_INVERSION,
+  printOf,
+  refinedPatches,
+  solveCurve,
+  type ChartPatch,
+  type CheckPatch,
+  type NamedAim,
+} from './curve'
+import { curveAdvice } from './curveAdvice'
 import { densityFromLightness } from './density'
 import { isotonic } from './isotonic'
 import { monotoneCubic } from './monotoneCubic'
@@ -182,4 +193,115 @@ describe('solveCurve', () => {
 
   it('a plain inversion is as much ink as the picture is light', () =>
     expect(inkOf(PLAIN_INVERSION)(0.3)).toBeCloseTo(0.3, 12))
+})
+
+describe('an aim of one’s own', () => {
+  const response = process(1.6)
+  const aim: NamedAim = {
+    name: 'open shadows',
+    points: [
+      { tone: 0, lightness: 20 },
+      { tone: 0.3, lightness: 52 },
+      { tone: 1, lightness: 90 },
+    ],
+  }
+
+  it('is what the print comes to', () => {
+    const curve = solveCurve(chart(response, 51), aim)
+    const ink = inkOf(curve)
+    for (const { tone, lightness } of aim.points) expect(response(ink(tone))).toBeCloseTo(lightness, 0)
+    expect(curve.beyond).toEqual({ black: 0, white: 0 })
+  })
+
+  it('can be the tones of another print', () => {
+    const other = solveCurve(chart(process(0.8), 51), 'density')
+    const taken: NamedAim = {
+      name: 'as the other',
+      points: Array.from({ length: 21 }, (_, i) => ({
+        tone: i / 20,
+        lightness: printOf(other)(inkOf(other)(i / 20)),
+      })),
+    }
+    const ink = inkOf(solveCurve(chart(response, 51), taken))
+    for (const { tone, lightness } of taken.points)
+      expect(Math.abs(response(ink(tone)) - lightness)).toBeLessThan(0.8)
+  })
+
+  it('beyond the print is met as far as it goes, and said', () => {
+    const far = {
+      name: 'far',
+      points: [
+        { tone: 0, lightness: 5 },
+        { tone: 1, lightness: 99 },
+      ],
+    }
+    const curve = solveCurve(chart(response, 51), far)
+    expect(curve.beyond.black).toBeCloseTo(13, 0)
+    expect(curve.beyond.white).toBeCloseTo(5, 0)
+    expect([curve.inks[0], curve.inks.at(-1)!.toFixed(9)]).toEqual([0, '1.000000000'])
+    const words = curveAdvice(curve).find(({ code }) => code === 'beyond')!.lines
+    expect(words.join(' ')).toMatch(/13\.0 L\* deeper.*5\.0 L\* lighter/)
+  })
+})
+
+describe('a check through the curve', () => {
+  const today = process(1.6)
+  /** A month later the lamp is weaker, and all but the blacks print lighter. */
+  const later = (ink: number) => today(ink) + 5 * Math.sin(Math.PI * ink) ** 0.5
+  const check = (response: (ink: number) => number, ink: (tone: number) => number): CheckPatch[] =>
+    Array.from({ length: 21 }, (_, i) => ({
+      tone: i / 20,
+      ink: ink(i / 20),
+      densities: [densityFromLightness(response(ink(i / 20)))],
+    }))
+
+  it('measures how far the print is from its aim', () => {
+    const curve = solveCurve(chart(today, 51))
+    const good = checkCurve(curve, 'lightness', check(today, inkOf(curve)))
+    expect(good.worst).toBeLessThan(0.6)
+    expect(good.rows).toHaveLength(21)
+    const bad = checkCurve(curve, 'lightness', check(later, inkOf(curve)))
+    expect(bad.worst).toBeGreaterThan(4)
+    expect(bad.shift).toBeGreaterThan(2)
+    expect(bad.mean).toBeLessThanOrEqual(bad.worst)
+  })
+
+  it('mends the curve', () => {
+    const patches = chart(today, 51)
+    const curve = solveCurve(patches)
+    const mended = solveCurve(refinedPatches(patches, check(later, inkOf(curve))))
+    const after = checkCurve(mended, 'lightness', check(later, inkOf(mended)))
+    expect(after.worst).toBeLessThan(1)
+  })
+
+  it('of a curve that was right changes next to nothing', () => {
+    const patches = chart(today, 51)
+    const curve = solveCurve(patches)
+    const again = solveCurve(refinedPatches(patches, check(today, inkOf(curve))))
+    for (let tone = 0; tone <= 1; tone += 0.05)
+      expect(Math.abs(today(inkOf(again)(tone)) - today(inkOf(curve)(tone)))).toBeLessThan(0.5)
+  })
+
+  it('needs five tones', () =>
+    expect(() =>
+      checkCurve(solveCurve(chart(today, 21)), 'lightness', check(today, (tone) => tone).slice(0, 4)),
+    ).toThrow(expect.objectContaining({ code: 'too-few' })))
+})
+
+describe('advice on a curve', () => {
+  const codes = (response: (ink: number) => number, known = {}) =>
+    curveAdvice(solveCurve(chart(response, 51)), known).map(({ code }) => code)
+
+  it.each<[string, (ink: number) => number, object, string[]]>([
+    ['fits', (ink) => 20 + 72 * ink, { blackLightness: 19, paperLightness: 93 }, ['good']],
+    ['was exposed too long', (ink) => 18 + 75 * Math.max(0, (ink - 0.25) / 0.75), {}, ['merged']],
+    ['was exposed too short', (ink) => 35 + 58 * ink, { blackLightness: 20 }, ['weak-black']],
+    ['has more ink than it needs', (ink) => 18 + 75 * Math.min(1, ink / 0.6), {}, ['blocked']],
+    ['has too little ink', (ink) => 18 + 60 * ink, { paperLightness: 94 }, ['thin']],
+  ])('of a chart that %s', (_, response, known, wanted) => expect(codes(response, known)).toEqual(wanted))
+
+  it('names a scatter', () =>
+    expect(curveAdvice(solveCurve(chart(process(1.2), 51, 5, 3))).map(({ code }) => code)).toContain(
+      'scatter',
+    ))
 })

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors'
 import { isotonic } from './isotonic'
-import { lightnessFromDensity } from './density'
+import { densityFromLightness, lightnessFromDensity } from './density'
 import { monotoneCubic } from './monotoneCubic'
 
 /** One patch of a printed chart: how much ink lay on the film there, and how dark the print came out behind it. */
@@ -11,8 +11,15 @@ export interface ChartPatch {
   densities: readonly number[]
 }
 
-/** What even steps of the picture are to be even in: lightness as the eye sees it, or density. */
-export type CurveAim = 'lightness' | 'density'
+/** Lightness that every tone of the picture is to print as: drawn by hand, or taken from another print. */
+export interface NamedAim {
+  name: string
+  /** Tone of 0 to 1, rising, and L* of the print, never falling. */
+  points: readonly { tone: number; lightness: number }[]
+}
+
+/** What the tones of the print aim at: even steps of lightness as the eye sees it, of density, or an aim of one's own. */
+export type CurveAim = 'lightness' | 'density' | NamedAim
 
 /** A curve from the picture's tones to ink on the film, as plain data. */
 export interface NegativeCurve {
@@ -33,6 +40,8 @@ export interface NegativeCurve {
   mergedTo: number
   /** How many of 256 grey levels a negative of 8 bits would lose. */
   levelsLost: number
+  /** How far an aim of one's own lies beyond what the chart reached, L*: below its black, above its white. */
+  beyond: { black: number; white: number }
 }
 
 /** A difference of lightness that the eye does not see side by side. */
@@ -63,7 +72,6 @@ export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'ligh
   const raw = read.map(([, values]) => values.reduce((sum, one) => sum + one, 0) / values.length)
   const weights = read.map(([, values]) => values.length)
   const ends = Math.max(1, Math.floor(inks.length / 6))
-  const mean = (row: readonly number[]) => row.reduce((sum, one) => sum + one, 0) / row.length
   const rise = mean(raw.slice(-ends)) - mean(raw.slice(0, ends))
   if (Math.abs(rise) < 5)
     throw refuse(
@@ -84,7 +92,7 @@ export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'ligh
   const lightnessOf = monotoneCubic(inks, ordered)
   const inkFor = inverse(lightnessOf, inks[0]!, inks.at(-1)!)
   const tones = Array.from({ length: KNOTS }, (_, i) => i / (KNOTS - 1))
-  const wanted = aimed(aim, black, white)
+  const wanted = aimOf(aim, black, white)
   const curveInks = tones.map((tone) => inkFor(wanted(tone)))
   return {
     tones,
@@ -98,16 +106,37 @@ export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'ligh
     blockedFrom: inkFor(white - UNSEEN),
     mergedTo: inkFor(black + UNSEEN),
     levelsLost: levelsLost(monotoneCubic(tones, curveInks)),
+    beyond: beyond(aim, black, white),
   }
 }
 
-/** Lightness that a tone of the picture is to print as. */
-function aimed(aim: CurveAim, black: number, white: number): (tone: number) => number {
+/**
+ * Lightness that a tone of the picture is to print as, within what the print can hold.
+ *
+ * @param black and `white` deepest and lightest L* the print reaches.
+ */
+export function aimOf(aim: CurveAim, black: number, white: number): (tone: number) => number {
   if (aim === 'lightness') return (tone) => black + tone * (white - black)
+  if (typeof aim === 'object') {
+    const own = monotoneCubic(
+      aim.points.map(({ tone }) => tone),
+      aim.points.map(({ lightness }) => lightness),
+    )
+    return (tone) => Math.min(white, Math.max(black, own(tone)))
+  }
   const density = (lightness: number) =>
     Math.log10(lightness > 8 ? ((lightness + 16) / 116) ** 3 : lightness / (29 / 3) ** 3)
   const [dark, light] = [density(Math.max(0.5, black)), density(white)]
   return (tone) => lightnessFromDensity(-(dark + tone * (light - dark)))
+}
+
+function beyond(aim: CurveAim, black: number, white: number): NegativeCurve['beyond'] {
+  if (typeof aim !== 'object') return { black: 0, white: 0 }
+  const lightness = aim.points.map((point) => point.lightness)
+  return {
+    black: Math.max(0, black - Math.min(...lightness)),
+    white: Math.max(0, Math.max(...lightness) - white),
+  }
 }
 
 /** Where a rising function takes a value, by halving; of a level stretch its beginning. */
@@ -130,6 +159,84 @@ function levelsLost(inkOf: (tone: number) => number): number {
   return 256 - codes.size
 }
 
+/** A tone of the picture that was printed through a curve, and what came of it. */
+export interface CheckPatch extends ChartPatch {
+  tone: number
+}
+
+/** How well a curve does what it should, by a chart that was printed through it; all in L*. */
+export interface CheckResult {
+  rows: { tone: number; wanted: number; read: number }[]
+  /** Mean of the differences without their sign, the largest of them, and their mean with it. */
+  mean: number
+  worst: number
+  shift: number
+}
+
+/**
+ * Compares a chart that was printed through a curve with what the curve aims at.
+ *
+ * @throws CoreError `too-few` with less than five tones.
+ */
+export function checkCurve(curve: NegativeCurve, aim: CurveAim, patches: readonly CheckPatch[]): CheckResult {
+  const wanted = aimOf(aim, curve.black, curve.white)
+  const rows = byTone(patches).map(({ tone, read }) => ({ tone, wanted: wanted(tone), read }))
+  const off = rows.map((row) => row.read - row.wanted)
+  return {
+    rows,
+    mean: mean(off.map(Math.abs)),
+    worst: Math.max(...off.map(Math.abs)),
+    shift: mean(off),
+  }
+}
+
+/**
+ * A chart's patches, mended by a later print through the curve that came of them: the whole row is moved by what the
+ * check found, smoothed along the ink, and the check's own patches are added.
+ *
+ * @returns patches for `solveCurve`.
+ * @throws CoreError `too-few`, and what `solveCurve` throws.
+ */
+export function refinedPatches(patches: readonly ChartPatch[], check: readonly CheckPatch[]): ChartPatch[] {
+  const before = printOf(solveCurve(patches))
+  const moved = byTone(check).map(({ ink, read }) => ({ ink, shift: read - before(ink) }))
+  const reach = 1.5 / moved.length
+  const shiftAt = (ink: number) => {
+    let [sum, total] = [0, 0]
+    for (const one of moved) {
+      const weight = Math.exp(-0.5 * ((one.ink - ink) / reach) ** 2) + 1e-9
+      sum += weight * one.shift
+      total += weight
+    }
+    return sum / total
+  }
+  const mended = patches.map(({ ink, densities }) => ({
+    ink,
+    densities: densities.map((density) =>
+      densityFromLightness(Math.max(0.5, lightnessFromDensity(density) + shiftAt(ink))),
+    ),
+  }))
+  return [...mended, ...check.map(({ ink, densities }) => ({ ink, densities }))]
+}
+
+function byTone(patches: readonly CheckPatch[]): { tone: number; ink: number; read: number }[] {
+  const tones = new Map<number, { ink: number; read: number[] }>()
+  for (const { tone, ink, densities } of patches) {
+    const row = tones.get(tone) ?? { ink, read: [] }
+    row.read.push(...densities.map(lightnessFromDensity))
+    tones.set(tone, row)
+  }
+  const rows = [...tones]
+    .filter(([, { read }]) => read.length)
+    .map(([tone, { ink, read }]) => ({ tone, ink, read: mean(read) }))
+    .sort((a, b) => a.tone - b.tone)
+  if (rows.length < 5)
+    throw refuse('too-few', 'A check needs at least five tones.', 'Read more patches of the checking chart.')
+  return rows
+}
+
+const mean = (row: readonly number[]) => row.reduce((sum, one) => sum + one, 0) / row.length
+
 /** School one: as much ink as the picture is light, and the tones fall as they may. */
 export const PLAIN_INVERSION: Pick<NegativeCurve, 'tones' | 'inks'> = { tones: [0, 1], inks: [0, 1] }
 
@@ -138,7 +245,10 @@ export const inkOf = ({ tones, inks }: Pick<NegativeCurve, 'tones' | 'inks'>): (
   monotoneCubic(tones, inks)
 
 /** Lightness of the print behind so much ink, where a chart told it. */
-export const printOf = ({ patchInks, patchLightness }: NegativeCurve): ((ink: number) => number) =>
+export const printOf = ({
+  patchInks,
+  patchLightness,
+}: Pick<NegativeCurve, 'patchInks' | 'patchLightness'>): ((ink: number) => number) =>
   monotoneCubic(patchInks, patchLightness)
 
 const refuse = (code: string, problem: string, remedy: string) =>

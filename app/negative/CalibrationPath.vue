@@ -1,0 +1,396 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { checkingChart, checkOf, checkPatchesOf, patchesOf } from '@core/negative/calibration'
+import { chartPlaces } from '@core/negative/chart'
+import { readingsCgats, readingsCsv } from '@core/formats/chartText'
+import { formatSpan } from '@core/quantity/format'
+import type { Calibration } from '@core/record/light'
+import { curveAdvice } from '@core/tone/curveAdvice'
+import { densityFromLightness } from '@core/tone/density'
+import { aimOf, inkOf, printOf, type CurveAim } from '@core/tone/curve'
+import { CoreError } from '@core/errors'
+import { solveCurve } from '@core/tone/curve'
+import { db } from '../data/db'
+import { useNow } from '../data/useNow'
+import { useWorkroom } from '../data/workroom.store'
+import BigTarget from '../shell/BigTarget.vue'
+import EmptyPage from '../shell/EmptyPage.vue'
+import { useMarginNotes, type MarginNote } from '../shell/margin.store'
+import { dateOf } from '../shell/moments'
+import { useNotice } from '../shell/notice.store'
+import { saveFile } from '../shell/saveFile'
+import { standingWords } from './calibrationWords'
+import ChartFilm from './ChartFilm.vue'
+import type { ChartReading } from './chartReading'
+import CheckList from './CheckList.vue'
+import CurvePart from './CurvePart.vue'
+import PathStep from './PathStep.vue'
+import ReadChart from './ReadChart.vue'
+import { useCalibration } from './useCalibration'
+
+/** One calibration, step by step: film, print, reading, curve, check. It can be left at any step. */
+const [route, router, workroom, notice, now] = [useRoute(), useRouter(), useWorkroom(), useNotice(), useNow()]
+const id = () => String(route.params.calibrationId)
+const { one, withCurve, isLoaded, checks, change } = useCalibration(id)
+const calibration = computed(() => one.value?.calibration ?? null)
+const curve = computed(() => one.value?.curve ?? null)
+
+/** The step in hand opens by itself; any that is done can be opened again. */
+type StepName = 'film' | 'print' | 'read' | 'curve' | 'check'
+const chosen = ref<StepName | null>(null)
+const AT = { film: 'film', print: 'print', read: 'read', check: 'curve', done: 'check' } as const
+const open = computed<StepName>(() => chosen.value ?? (one.value ? AT[one.value.stage] : 'film'))
+watch(
+  () => one.value?.stage,
+  () => (chosen.value = null),
+)
+
+interface Reading {
+  readings: ChartReading[]
+  by: NonNullable<Calibration['by']>
+  whiteDensity?: number
+}
+const reading = shallowRef<Reading | null>(null)
+/** What is wrong with a reading as a whole, before it is kept. */
+const readFault = computed(() => {
+  const of = calibration.value
+  if (!of || !reading.value) return null
+  try {
+    solveCurve(patchesOf(of.chart, reading.value.readings))
+    return null
+  } catch (error) {
+    if (error instanceof CoreError) return error.refusal
+    throw error
+  }
+})
+const moment = () => Date.now()
+async function keepReading(): Promise<void> {
+  const of = calibration.value
+  if (!of || !reading.value || readFault.value) return
+  const { readings, by, whiteDensity } = reading.value
+  await change(
+    {
+      patches: patchesOf(of.chart, readings),
+      by,
+      readAt: moment(),
+      // Checks belong to the reading they were laid through.
+      checks: [],
+      ...(whiteDensity !== undefined && { whiteDensity }),
+    },
+    'The reading is kept, and the curve solved.',
+  )
+  reading.value = null
+  chosen.value = 'curve'
+}
+
+const checking = computed(() =>
+  calibration.value && curve.value ? checkingChart(calibration.value.chart, curve.value) : null,
+)
+const checkReading = shallowRef<Reading | null>(null)
+async function keepCheck(): Promise<void> {
+  const [of, chart, through] = [calibration.value, checking.value, curve.value]
+  if (!of || !chart || !through || !checkReading.value) return
+  const patches = checkPatchesOf(chart, checkReading.value.readings, inkOf(through))
+  try {
+    const check = checkOf(of, patches, moment(), checkReading.value.by)
+    await change({ checks: [...of.checks, check] }, 'The check is kept.')
+    checkReading.value = null
+  } catch (error) {
+    notice.refuse(error, 'the check')
+  }
+}
+const mend = (index: number) =>
+  change(
+    {
+      checks: (calibration.value?.checks ?? []).map((check, i) =>
+        i === index ? { ...check, isUsed: true } : check,
+      ),
+    },
+    'The curve is mended by this check.',
+  )
+
+const others = computed(() =>
+  withCurve.value
+    .filter((other) => other.calibration.id !== id())
+    .map(({ calibration: of, curve: its }) => {
+      const [print, ink] = [printOf(its), inkOf(its)]
+      const points = Array.from({ length: 5 }, (_, i) => ({ tone: i / 4, lightness: print(ink(i / 4)) }))
+      return { id: of.id, name: of.name, aim: { name: of.name, points } }
+    }),
+)
+const setAim = (aim: CurveAim) => void change({ aim: aim as Calibration['aim'] })
+
+/** What is known of the film, the print and their circumstances, in one line. */
+const combination = computed(() => {
+  const of = calibration.value
+  if (!of) return ''
+  const paper = workroom.papers.find((one_) => one_.id === of.paperId)?.name
+  const light = workroom.lights.find((one_) => one_.id === of.lightId)?.name
+  const process = of.processId ? workroom.definitionOf(of.processId).name : undefined
+  const exposure = of.seconds !== undefined ? formatSpan(Math.round(of.seconds)) : undefined
+  return [process, paper, light && `under ${light}`, of.film, exposure].filter(Boolean).join(' · ')
+})
+const when = (at: number | undefined) => (at === undefined ? '' : dateOf(at, now.now))
+const slug = computed(() =>
+  (calibration.value?.name ?? '')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .toLowerCase()
+    .slice(0, 60),
+)
+
+/** The readings of the chart, to be taken elsewhere. */
+function exportReadings(kind: 'csv' | 'cgats'): void {
+  const of = calibration.value
+  if (!of) return
+  const rows = of.patches.flatMap((patch, step) =>
+    patch.densities.map((density, i) => ({ id: `${step + 1}.${i + 1}`, ink: patch.ink, density })),
+  )
+  const text =
+    kind === 'csv'
+      ? readingsCsv(rows)
+      : readingsCgats(rows, 'Ember Sheet', new Date(of.readAt ?? of.at).toISOString().slice(0, 10))
+  saveFile(
+    new Blob([text], { type: kind === 'csv' ? 'text/csv' : 'text/plain' }),
+    `${slug.value}.${kind === 'csv' ? 'csv' : 'txt'}`,
+  )
+}
+async function takeBack(): Promise<void> {
+  const of = calibration.value
+  if (!of) return
+  await db.calibrations.update(of.id, { takenBackAt: moment() })
+  notice.say(
+    `${of.name} is taken back.`,
+    () => void db.calibrations.update(of.id, { takenBackAt: undefined }),
+  )
+  await router.push({ name: 'calibrate' })
+}
+
+const residualNote = computed((): MarginNote[] => {
+  const [of, its] = [calibration.value, curve.value]
+  if (!of || !its) return []
+  const last = checks.value.at(-1)?.result
+  if (!last) return []
+  const worst = last.rows.reduce((a, b) =>
+    Math.abs(b.read - b.wanted) > Math.abs(a.read - a.wanted) ? b : a,
+  )
+  const wanted = aimOf(of.aim, its.black, its.white)(worst.tone)
+  return [
+    {
+      title: 'Where it is furthest off',
+      lines: [
+        `Tone ${Math.round(100 * worst.tone)} should print at L* ${wanted.toFixed(1)} and came to ${worst.read.toFixed(1)}, density ${densityFromLightness(Math.max(1, worst.read)).toFixed(2)}.`,
+      ],
+    },
+  ]
+})
+useMarginNotes(() => {
+  const notes: MarginNote[] = []
+  if (one.value?.standing.hasDrifted)
+    notes.push({
+      title: 'It has drifted',
+      tone: 'caution',
+      lines: [
+        'The last check is clearly worse than an earlier one. A dimmer lamp, a new lot or another paper? Mend the curve by the check, or print a new chart.',
+      ],
+    })
+  if (curve.value)
+    notes.push(
+      ...curveAdvice(curve.value).map(({ title, lines, code }) => ({
+        title,
+        lines,
+        ...(code !== 'good' && { tone: 'caution' as const }),
+      })),
+      ...residualNote.value,
+    )
+  if (open.value === 'print')
+    notes.push({
+      title: 'Printed like any other',
+      lines: [
+        'Coat a sheet a little larger than the film, expose it at the base exposure, process and dry it as you always do. The coat must reach beyond all four rings.',
+        'A strip of clear film, where there is one, can be cut off and exposed in steps beforehand: its black tells whether the exposure is right.',
+      ],
+    })
+  if (open.value === 'read' || open.value === 'check')
+    notes.push({
+      title: 'A plain scanner will do',
+      lines: [
+        'Dry, flat, with every automatic correction turned off; any direction. A photo serves as well: from straight above, in even light, not too bright.',
+      ],
+    })
+  return notes
+})
+</script>
+
+<template>
+  <EmptyPage v-if="isLoaded && !calibration" kicker="Calibrate" title="This calibration is not here">
+    <p><RouterLink :to="{ name: 'calibrate' }">To the calibrations</RouterLink></p>
+  </EmptyPage>
+  <section v-else-if="calibration" class="CalibrationPath">
+    <header>
+      <p class="es-kicker">{{ combination }}</p>
+      <h1>{{ calibration.name }}</h1>
+      <p
+        v-if="one && standingWords(one.standing)"
+        class="CalibrationPath-good"
+        :class="{ 'has-drifted': one.standing.hasDrifted }"
+      >
+        {{ standingWords(one.standing) }}
+      </p>
+      <nav aria-label="Calibration">
+        <RouterLink :to="{ name: 'calibrate' }">All calibrations</RouterLink>
+        <RouterLink :to="{ name: 'negative' }">To the negative</RouterLink>
+        <button type="button" @click="takeBack">take it back</button>
+      </nav>
+    </header>
+    <ol>
+      <PathStep
+        :number="1"
+        title="The chart on film"
+        :said="
+          calibration.filmMadeAt
+            ? `made ${when(calibration.filmMadeAt)}`
+            : `${chartPlaces(calibration.chart).length} patches`
+        "
+        :is-done="!!calibration.filmMadeAt"
+        :is-open="open === 'film'"
+        @open="chosen = 'film'"
+      >
+        <p>
+          Print it on film at its exact size, without scaling or colour management, at the printer’s best
+          quality.
+        </p>
+        <ChartFilm
+          :plan="calibration.chart"
+          :curve="null"
+          :writing="`${calibration.name} · chart · ${dateOf(now.now, now.now)}`"
+          :file-name="`${slug}-chart`"
+          label="The chart as a negative"
+          @made="change({ filmMadeAt: moment() }, 'The chart is saved. Print it on film, then on paper.')"
+        />
+      </PathStep>
+      <PathStep
+        :number="2"
+        title="Its print on paper"
+        :said="calibration.printedAt ? `printed ${when(calibration.printedAt)}` : ''"
+        :is-done="!!calibration.printedAt"
+        :is-open="open === 'print'"
+        :is-ahead="!calibration.filmMadeAt"
+        @open="chosen = 'print'"
+      >
+        <p>
+          {{
+            calibration.seconds
+              ? `Expose it for ${formatSpan(Math.round(calibration.seconds))}, the base exposure, and let it dry for a day.`
+              : 'Expose it at your base exposure, and let it dry for a day.'
+          }}
+        </p>
+        <BigTarget
+          label="It is printed and dry"
+          @press="change({ printedAt: moment() }, 'Written down. Now read it.')"
+        />
+      </PathStep>
+      <PathStep
+        :number="3"
+        title="Its reading"
+        :said="calibration.readAt ? `read ${when(calibration.readAt)}` : ''"
+        :is-done="!!calibration.readAt"
+        :is-open="open === 'read'"
+        :is-ahead="!calibration.printedAt && !calibration.readAt"
+        @open="chosen = 'read'"
+      >
+        <ReadChart :plan="calibration.chart" @read="reading = $event" />
+        <p v-if="readFault" role="alert" class="CalibrationPath-fault">
+          {{ readFault.problem }} {{ readFault.remedy }}
+        </p>
+        <BigTarget label="Keep this reading" :disabled="!reading || !!readFault" @press="keepReading" />
+      </PathStep>
+      <PathStep
+        :number="4"
+        title="The curve"
+        :said="curve ? `from L* ${curve.black.toFixed(0)} to ${curve.white.toFixed(0)}` : ''"
+        :is-done="!!curve"
+        :is-open="open === 'curve'"
+        :is-ahead="!curve"
+        @open="chosen = 'curve'"
+      >
+        <CurvePart v-if="curve" :calibration="calibration" :curve="curve" :others="others" @aim="setAim" />
+        <p class="CalibrationPath-acts">
+          <button type="button" @click="exportReadings('csv')">Readings as CSV</button>
+          <button type="button" @click="exportReadings('cgats')">Readings as CGATS.17</button>
+        </p>
+        <BigTarget label="On to the check" @press="chosen = 'check'" />
+      </PathStep>
+      <PathStep
+        :number="5"
+        title="The check"
+        :said="one ? standingWords(one.standing) : ''"
+        :is-done="!!calibration.checks.length"
+        :is-open="open === 'check'"
+        :is-ahead="!curve"
+        @open="chosen = 'check'"
+      >
+        <template v-if="checking && curve">
+          <p>
+            The same chart, laid through the curve: its print should run in even steps. It shows how good the
+            curve is, and can mend it.
+          </p>
+          <ChartFilm
+            :plan="checking"
+            :curve="curve"
+            :writing="`${calibration.name} · check ${checking.tag} · ${dateOf(now.now, now.now)}`"
+            :file-name="`${slug}-check`"
+            label="The checking chart as a negative"
+          />
+          <ReadChart :key="checking.tag" :plan="checking" @read="checkReading = $event" />
+          <BigTarget label="Keep this check" :disabled="!checkReading" @press="keepCheck" />
+          <CheckList :checks="checks" @mend="mend" />
+        </template>
+      </PathStep>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.CalibrationPath {
+  display: grid;
+  gap: 16px;
+  max-width: 900px;
+}
+
+header {
+  display: grid;
+  gap: 6px;
+}
+
+.CalibrationPath-good {
+  font-size: 20px;
+}
+
+.CalibrationPath-good.has-drifted,
+.CalibrationPath-fault {
+  color: var(--es-ember);
+}
+
+nav,
+.CalibrationPath-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+}
+
+nav button,
+.CalibrationPath-acts button {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--es-quiet);
+  cursor: pointer;
+  text-decoration: underline;
+}
+
+ol {
+  margin: 0;
+  padding: 0;
+}
+</style>

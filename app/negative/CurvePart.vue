@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Calibration } from '@core/record/light'
+import { aimOf, inkOf, printOf, type CurveAim, type NamedAim, type NegativeCurve } from '@core/tone/curve'
+import ChartFigure, { type ChartSeries } from '../shell/ChartFigure.vue'
+import AimField from './AimField.vue'
+
+/** The curve of a calibration: what its chart says, what it aims at, and what a print through it comes to. */
+const props = defineProps<{
+  calibration: Calibration
+  curve: NegativeCurve
+  others: readonly { id: string; name: string; aim: NamedAim }[]
+}>()
+const emit = defineEmits<{ aim: [CurveAim] }>()
+const aim = computed({
+  get: () => props.calibration.aim as CurveAim,
+  set: (next) => emit('aim', next),
+})
+const series = computed<ChartSeries[]>(() => {
+  const { curve } = props
+  const [ink, print, wanted] = [
+    inkOf(curve),
+    printOf(curve),
+    aimOf(props.calibration.aim, curve.black, curve.white),
+  ]
+  const row = Array.from({ length: 51 }, (_, i) => i / 50)
+  return [
+    {
+      name: 'patches, by ink',
+      kind: 'points',
+      points: curve.patchInks.map((x, i) => ({
+        x: 100 * x,
+        y: (curve.patchLightness[i] ?? 0) + (curve.residuals[i] ?? 0),
+      })),
+    },
+    {
+      name: 'print by ink',
+      kind: 'line',
+      isDrawnOnly: true,
+      points: row.map((x) => ({ x: 100 * x, y: print(x) })),
+    },
+    {
+      name: 'ink by tone',
+      kind: 'line',
+      colour: 'ember',
+      isDrawnOnly: true,
+      points: row.map((tone) => ({ x: 100 * tone, y: 100 * ink(tone) })),
+    },
+    {
+      name: 'print by tone, as aimed at',
+      kind: 'line',
+      colour: 'quiet',
+      dashed: true,
+      isDrawnOnly: true,
+      points: row.map((tone) => ({ x: 100 * tone, y: wanted(tone) })),
+    },
+  ]
+})
+</script>
+
+<template>
+  <div class="CurvePart">
+    <AimField v-model="aim" :others="others" :black="curve.black" :white="curve.white" />
+    <ChartFigure
+      label="What the chart says"
+      :series="series"
+      x-name="ink, or tone, per cent"
+      y-name="L* of the print, or ink per cent"
+      :y-min="0"
+      :x-min="0"
+      :x-max="100"
+    />
+    <p>
+      Black L* {{ curve.black.toFixed(1) }}, white {{ curve.white.toFixed(1) }}; the patches scatter by
+      {{ curve.scatter.toFixed(1) }} L*.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.CurvePart {
+  display: grid;
+  gap: 12px;
+  width: 100%;
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Refusal } from '@core/errors'
+import ChoiceRow from '../shell/ChoiceRow.vue'
+import TextField from '../shell/TextField.vue'
+import FieldGrid from './FieldGrid.vue'
+import type { NegativeDraft } from './negativeDraft'
+
+/** What lies around the picture on its film, in which ink, and as which kind of file. */
+const props = defineProps<{ draft: NegativeDraft; fault: Refusal | undefined }>()
+/* eslint-disable vue/no-mutating-props -- the draft is the desk's own, handed down whole */
+const side = computed({
+  get: () => (props.draft.isMirrored ? 'mirrored' : 'straight'),
+  set: (chosen: string | undefined) => (props.draft.isMirrored = chosen === 'mirrored'),
+})
+const ground = computed({
+  get: () => (props.draft.isInked ? 'inked' : 'clear'),
+  set: (chosen: string | undefined) => (props.draft.isInked = chosen === 'inked'),
+})
+/* eslint-enable vue/no-mutating-props */
+</script>
+
+<template>
+  <!-- eslint-disable vue/no-mutating-props -- as above -->
+  <div class="FilmFields">
+    <div class="FilmFields-row">
+      <ChoiceRow
+        v-model="side"
+        label="On the film"
+        :options="[
+          { id: 'mirrored', name: 'turned left to right' },
+          { id: 'straight', name: 'as it is seen' },
+        ]"
+      />
+      <ChoiceRow
+        v-model="draft.format"
+        label="File"
+        :options="[
+          { id: 'png', name: 'PNG' },
+          { id: 'tiff', name: 'TIFF' },
+          { id: 'pdf', name: 'PDF' },
+        ]"
+      />
+      <ChoiceRow
+        v-model="ground"
+        label="Border"
+        :options="[
+          { id: 'inked', name: 'keeps the margin white' },
+          { id: 'clear', name: 'clear film' },
+        ]"
+      />
+    </div>
+    <FieldGrid>
+      <TextField
+        v-model="draft.border"
+        label="Border, mm"
+        hint="8 or more has room for marks"
+        :fault="fault?.field === 'border' ? fault : undefined"
+      />
+      <div>
+        <label class="FilmFields-tint">
+          Colour of the ink
+          <input v-model="draft.tint" type="color" />
+        </label>
+        <p class="es-quiet">black gives a grey file</p>
+      </div>
+      <fieldset>
+        <legend>In the border</legend>
+        <label>
+          <input v-model="draft.hasMarks" type="checkbox" />
+          register marks
+        </label>
+        <label>
+          <input v-model="draft.hasStrip" type="checkbox" />
+          strip of eleven tones
+        </label>
+        <label>
+          <input v-model="draft.hasLabel" type="checkbox" />
+          a line of writing
+        </label>
+      </fieldset>
+    </FieldGrid>
+  </div>
+</template>
+
+<style scoped>
+.FilmFields {
+  display: grid;
+  gap: 10px;
+}
+
+.FilmFields-row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 24px;
+}
+
+.FilmFields-tint {
+  display: grid;
+  gap: 4px;
+  color: var(--es-quiet);
+  font-size: 14px;
+}
+
+fieldset {
+  display: grid;
+  gap: 4px;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  color: var(--es-quiet);
+  font-size: 14px;
+}
+
+fieldset input {
+  accent-color: var(--es-ember);
+}
+</style>

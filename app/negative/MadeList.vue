@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { db } from '../data/db'
+import { useLiveQuery } from '../data/useLiveQuery'
+import { useNow } from '../data/useNow'
+import { useWorkroom } from '../data/workroom.store'
+import { dateOf } from '../shell/moments'
+import { useNegativeQueue } from './queue.store'
+
+/** Films in the making, and the last ones that were made. */
+const [queue, workroom, now] = [useNegativeQueue(), useWorkroom(), useNow()]
+const rows = useLiveQuery(() => db.negatives.toArray(), [])
+const LAST = 3
+const made = computed(() =>
+  rows.value
+    .filter((one) => one.takenBackAt === undefined)
+    .sort((a, b) => b.at - a.at)
+    .slice(0, LAST)
+    .map((one) => ({ ...one, sheet: one.sheetId ? workroom.find(one.sheetId) : undefined })),
+)
+const takeBack = (id: string) => void db.negatives.update(id, { takenBackAt: Date.now() })
+</script>
+
+<template>
+  <ul v-if="queue.jobs.length" class="MadeList" aria-label="Films in the making">
+    <li v-for="job in queue.jobs" :key="job.id">
+      <span>{{ job.fileName }}</span>
+      <progress
+        v-if="job.state === 'working'"
+        :value="job.share"
+        max="1"
+        :aria-label="`Share of ${job.fileName} that is made`"
+      />
+      <span v-else-if="job.state === 'waiting'" class="es-quiet">waits</span>
+      <span v-else role="alert" class="MadeList-fault">
+        {{ job.refusal?.problem }} {{ job.refusal?.remedy }}
+      </span>
+      <button type="button" :aria-label="`Stop ${job.fileName}`" @click="queue.stop(job.id)">
+        {{ job.state === 'refused' ? 'let it be' : 'Stop' }}
+      </button>
+    </li>
+  </ul>
+  <ul v-if="made.length" class="MadeList" aria-label="Made last">
+    <li v-for="one in made" :key="one.id">
+      <span>{{ one.fileName }}</span>
+      <span class="es-quiet">
+        {{ one.curve }}, {{ dateOf(one.at, now.now) }}
+        <RouterLink v-if="one.sheet" :to="{ name: 'print', params: { sheetId: one.sheet.sheet.id } }">
+          for sheet {{ one.sheet.sheet.number }}
+        </RouterLink>
+      </span>
+      <button type="button" :aria-label="`Forget ${one.fileName}`" @click="takeBack(one.id)">
+        forget it
+      </button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.MadeList {
+  display: grid;
+  gap: 4px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+}
+
+.MadeList-fault {
+  color: var(--es-ember);
+}
+
+button {
+  padding: 2px 0;
+  border: 0;
+  background: none;
+  color: var(--es-quiet);
+  cursor: pointer;
+  text-decoration: underline;
+}
+
+progress {
+  width: 220px;
+  height: 6px;
+  border: 0;
+  background: var(--es-rule);
+  appearance: none;
+}
+
+progress::-webkit-progress-bar {
+  background: var(--es-rule);
+}
+
+progress::-webkit-progress-value {
+  background: var(--es-ember);
+}
+
+progress::-moz-progress-bar {
+  background: var(--es-ember);
+}
+</style>

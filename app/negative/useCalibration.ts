@@ -1,0 +1,78 @@
+import { computed } from 'vue'
+import { v4 as uuid } from 'uuid'
+import { CoreError } from '@core/errors'
+import { checkCurve } from '@core/tone/curve'
+import { Calibration } from '@core/record/light'
+import { db } from '../data/db'
+import { useNotice } from '../shell/notice.store'
+import { useCalibrations } from './useCalibrations'
+
+type Start = Pick<Calibration, 'name' | 'chart' | 'film'> &
+  Partial<Pick<Calibration, 'processId' | 'paperId' | 'lightId' | 'seconds'>>
+
+/** Begins a calibration. @returns its id. */
+export async function beginCalibration(start: Start): Promise<string> {
+  const [id, at] = [uuid(), Date.now()]
+  await db.calibrations.add(
+    Calibration.parse({
+      ...start,
+      id,
+      at,
+      patches: [],
+      checks: [],
+      aim: 'lightness',
+      note: '',
+      changedAt: at,
+    }),
+  )
+  return id
+}
+
+/** One calibration on its way, and what can be changed of it. */
+export function useCalibration(id: () => string) {
+  const notice = useNotice()
+  const { all, withCurve, isLoaded } = useCalibrations()
+  const one = computed(() => all.value.find(({ calibration }) => calibration.id === id()) ?? null)
+  /** Its checks as they come out by the present curve and aim. */
+  const checks = computed(() => {
+    const of = one.value
+    if (!of?.curve) return []
+    const { curve, calibration } = of
+    return calibration.checks.map((check) => ({
+      check,
+      result: checkAgain(curve, calibration, check.patches),
+    }))
+  })
+
+  /** @returns whether it was written down. */
+  async function change(what: Partial<Calibration>, said?: string): Promise<boolean> {
+    const before = one.value?.calibration
+    if (!before) return false
+    try {
+      const next = Calibration.parse({
+        ...JSON.parse(JSON.stringify({ ...before, ...what })),
+        changedAt: Date.now(),
+      })
+      await db.calibrations.put(next)
+      if (said) notice.say(said, () => void db.calibrations.put(before))
+      return true
+    } catch (error) {
+      notice.refuse(error, 'the calibration')
+      return false
+    }
+  }
+  return { one, all, withCurve, isLoaded, checks, change }
+}
+
+function checkAgain(
+  curve: Parameters<typeof checkCurve>[0],
+  { aim }: Calibration,
+  patches: Parameters<typeof checkCurve>[2],
+): ReturnType<typeof checkCurve> | null {
+  try {
+    return checkCurve(curve, aim, patches)
+  } catch (error) {
+    if (error instanceof CoreError) return null
+    throw error
+  }
+}
