@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Download, type Page } from '@playwright/test'
-import sharp, { type Metadata } from 'sharp'
+import sharp from 'sharp'
 import { DEMO_ADDRESS } from './browser.ts'
+import { filmOf } from './films.ts'
 import { expectDim, open } from './workroom.ts'
 
 /** A picture that runs from black at its left to white at its right. */
@@ -28,19 +29,6 @@ async function made(page: Page): Promise<Download> {
   ])
   return download
 }
-async function pixelsOf(
-  download: Download,
-): Promise<{ at: (x: number, y: number) => number; meta: Metadata }> {
-  const bytes = readFileSync(await download.path())
-  const meta = await sharp(bytes).metadata()
-  const { data } = await sharp(bytes)
-    .toColourspace('grey16')
-    .raw({ depth: 'ushort' })
-    .toBuffer({ resolveWithObject: true })
-  const read = new Uint16Array(data.buffer, data.byteOffset, data.length / 2)
-  return { meta, at: (x, y) => read[y * (meta.width ?? 0) + x] ?? Number.NaN }
-}
-
 test('a picture becomes a 16-bit negative of exact size, inverted and turned left to right', async ({
   page,
 }) => {
@@ -52,7 +40,7 @@ test('a picture becomes a 16-bit negative of exact size, inverted and turned lef
   await page.getByLabel('Pixels to the inch').fill('100')
   const download = await made(page)
   expect(download.suggestedFilename()).toBe('slope-negative.png')
-  const { meta, at } = await pixelsOf(download)
+  const { meta, at } = await filmOf(download)
   expect(meta).toMatchObject({ width: 800, height: 1000, depth: 'ushort', density: 100 })
   // Left is right on the film: the picture's white, all the ink, lies at the left.
   expect(at(2, 500)).toBeLessThan(2000)
@@ -61,50 +49,23 @@ test('a picture becomes a 16-bit negative of exact size, inverted and turned lef
   // L* 50 is sRGB 119 of 255; as much ink as the picture is light.
   expect(Math.abs(at(799 - Math.round((799 * 119) / 255), 500) / 65_535 - 0.5)).toBeLessThan(0.01)
 
+  await page.getByRole('group', { name: 'Decide about' }).getByText('the film', { exact: true }).click()
   await page.getByText('as it is seen', { exact: true }).click()
-  const straight = await pixelsOf(await made(page))
+  const straight = await filmOf(await made(page))
   expect(straight.at(2, 500)).toBeGreaterThan(63_000)
 })
 
-test('a chart is saved, read, and its curve makes the tones land', async ({ page }) => {
-  await open(page, '/negative/calibrate')
-  const [chart] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'The chart as a negative' }).click(),
-  ])
-  const film = await pixelsOf(chart)
-  expect(film.meta).toMatchObject({ depth: 'ushort', density: 360 })
-  const readings = page.getByLabel('Readings, clear film first')
-  await readings.fill('1.4 1.3')
-  await expect(page.getByText('These are 2 patches, and the chart has 21.')).toBeVisible()
-  const response = (ink: number) => 1.42 - 1.35 * (1 - (1 - ink) ** 2)
-  const words = Array.from({ length: 21 }, (_, i) => response(i / 20).toFixed(3))
-  await readings.fill([...words].reverse().join(' '))
-  await expect(page.getByText('More ink printed darker.')).toBeVisible()
-  words[6] = '-'
-  await readings.fill(words.join(' '))
-  await expect(page.getByRole('application', { name: 'What the chart says' })).toBeVisible()
-  await page.getByLabel('Name of the curve').fill('rag and box')
-  await page.getByRole('button', { name: 'Keep this curve' }).click()
-  await expect(page.getByLabel('Curves').getByText('rag and box')).toBeVisible()
-
-  await page.getByRole('link', { name: 'Back to the negative' }).click()
-  await choose(page, await slope())
-  await page.getByText('rag and box', { exact: true }).click()
-  await expect(page.getByLabel('Margin').first()).toContainText('the chart scatters by')
-  await page.getByLabel('Pixels to the inch').fill('100')
-  const { at } = await pixelsOf(await made(page))
-  // Print the negative by the very response: even steps of the picture's lightness are even steps of the print's.
-  const lightness = (density: number) => 116 * Math.cbrt(10 ** -density) - 16
-  const printed = (picture: number) => {
-    const coded = picture > 8 ? ((picture + 16) / 116) ** 3 : picture / 903.3
-    const srgb = coded <= 0.0031308 ? 12.92 * coded : 1.055 * coded ** (1 / 2.4) - 0.055
-    return lightness(response(1 - at(799 - Math.round(799 * srgb), 500) / 65_535))
-  }
-  const [black, white] = [lightness(response(0)), lightness(response(1))]
-  for (const tone of [20, 35, 50, 65, 80])
-    expect(Math.abs(printed(tone) - (black + (tone / 100) * (white - black)))).toBeLessThan(1.5)
-})
+/** A PNG that says it has ten thousand million pixels of 16 bits. */
+function bomb(): Buffer {
+  const head = Buffer.alloc(60)
+  Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]).copy(
+    head,
+  )
+  head.writeUInt32BE(100_000, 16)
+  head.writeUInt32BE(100_000, 20)
+  head[24] = 16
+  return head
+}
 
 test('what is no picture is refused with a reason, and the work goes on', async ({ page }) => {
   await open(page, '/negative')
@@ -130,19 +91,7 @@ test('what is no picture is refused with a reason, and the work goes on', async 
   await expect(page.getByRole('button', { name: 'Make the negative' })).toBeDisabled()
 })
 
-/** A PNG that says it has ten thousand million pixels of 16 bits. */
-function bomb(): Buffer {
-  const head = Buffer.alloc(60)
-  Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]).copy(
-    head,
-  )
-  head.writeUInt32BE(100_000, 16)
-  head.writeUInt32BE(100_000, 20)
-  head[24] = 16
-  return head
-}
-
-test('a long work shows how far it is and can be stopped; a 16-bit picture keeps its bits', async ({
+test('long works wait in a row, show how far they are and can be stopped, wherever one goes meanwhile', async ({
   page,
 }) => {
   await open(page, '/negative')
@@ -153,14 +102,140 @@ test('a long work shows how far it is and can be stopped; a 16-bit picture keeps
   await choose(page, sixteen, 'deep.png', 'image/png')
   await expect(page.getByText(/from 400 × 500, 16 bit/)).toBeVisible()
   await page.getByLabel('Size of the picture').fill('24 x 30 in')
-  await page.getByRole('button', { name: 'Make the negative' }).click()
-  await expect(page.getByRole('progressbar', { name: 'Share of the negative that is made' })).toBeVisible()
-  await page.getByRole('button', { name: 'Stop' }).click()
-  await expect(page.getByRole('button', { name: 'Make the negative' })).toBeEnabled()
-  await expect(page.getByRole('alert')).toBeHidden()
+  const make = page.getByRole('button', { name: 'Make the negative' })
+  await make.click()
   await page.getByLabel('Size of the picture').fill('4 x 5 in')
-  const { meta } = await pixelsOf(await made(page))
-  expect(meta).toMatchObject({ width: 1440, height: 1800 })
+  await make.click()
+  const row = page.getByRole('list', { name: 'Films in the making' })
+  await expect(row.getByRole('progressbar')).toBeVisible()
+  await expect(row.getByText('waits')).toBeVisible()
+  await page.keyboard.press('1')
+  await expect(page.getByLabel('Running clocks')).toContainText('deep-negative.png')
+  await page.getByLabel('Running clocks').getByText('deep-negative.png · being made').click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    row.getByRole('button', { name: 'Stop deep-negative.png' }).first().click(),
+  ])
+  // The first one was stopped; the next one was made.
+  expect((await filmOf(download)).meta).toMatchObject({ width: 1440, height: 1800 })
+  await expect(row).toBeHidden()
+  await expect(page.getByRole('alert')).toBeHidden()
+  await expect(page.getByRole('list', { name: 'Made last' }).getByText('deep-negative.png')).toHaveCount(1)
+})
+
+test('TIFF in, with its profile; TIFF and PDF out, with border, marks, strip and writing', async ({
+  page,
+}) => {
+  await open(page, '/negative')
+  const tiff = await sharp(await slope(500, 400))
+    .toColourspace('rgb16')
+    .withIccProfile('p3')
+    .tiff({ compression: 'lzw' })
+    .toBuffer()
+  await choose(page, tiff, 'deep.tif', 'image/tiff')
+  await expect(page.getByText(/from 500 × 400, 16 bit/)).toBeVisible()
+  await page.getByLabel('Size of the picture').fill('5 x 4 in')
+  await page.getByLabel('Pixels to the inch').fill('200')
+  await page.getByRole('group', { name: 'Decide about' }).getByText('the film', { exact: true }).click()
+  await page.getByLabel('Border, mm').fill('12.7')
+  await page.getByText('TIFF', { exact: true }).click()
+  const film = await filmOf(await made(page))
+  expect(film.meta).toMatchObject({
+    format: 'tiff',
+    width: 1200,
+    height: 1000,
+    density: 200,
+    depth: 'ushort',
+  })
+  // The border holds the light back; its marks let it through. On the film the strip lies at the right.
+  expect(film.at(20, 20)).toBe(0)
+  expect(film.at(50, 50)).toBeGreaterThan(30_000)
+  expect(film.at(600, 50)).toBeGreaterThan(30_000)
+  const strip = Array.from({ length: 11 }, (_, i) => film.at(1200 - 116 - Math.round((i + 0.5) * 37.3), 950))
+  strip.forEach((value, i) => i && expect(value).toBeLessThan(strip[i - 1] ?? 0))
+  // Writing in the upper border, at the right on the film.
+  let written = 0
+  for (let x = 640; x < 1080; x++) for (let y = 30; y < 70; y++) if (film.at(x, y) > 20_000) written++
+  expect(written).toBeGreaterThan(300)
+
+  await page.getByText('PDF', { exact: true }).click()
+  const pdf = readFileSync(await (await made(page)).path()).toString('latin1')
+  expect(pdf.startsWith('%PDF-1.5')).toBe(true)
+  // 6 × 5 in with its border: 432 × 360 points.
+  expect(pdf).toContain('/MediaBox [0 0 432.0000 360.0000]')
+})
+
+test('tones are pulled on the ladder by key and by mouse, and the film follows', async ({ page }) => {
+  await open(page, '/negative')
+  await choose(page, await slope())
+  await page.getByLabel('Pixels to the inch').fill('72')
+  const black = page.getByRole('slider', { name: 'Tone of the picture at the black point' })
+  await black.focus()
+  for (let i = 0; i < 4; i++) await page.keyboard.press('PageUp')
+  await expect(black).toHaveAttribute('aria-valuetext', 'L* 20 becomes 0')
+  await page.getByRole('button', { name: 'A handle more' }).click()
+  const middle = page.getByRole('slider', { name: 'What point 1 becomes' })
+  await middle.focus()
+  await page.keyboard.press('ArrowUp')
+  await expect(middle).toHaveAttribute('aria-valuenow', '51')
+  const box = (await middle.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 5, box.y + 60, { steps: 4 })
+  await page.mouse.up()
+  expect(Number(await middle.getAttribute('aria-valuenow'))).toBeLessThan(40)
+  const { at, width } = await filmOf(await made(page))
+  // L* 18 is sRGB 46: below the black point, no ink at all.
+  expect(at(width - 1 - Math.round((width * 40) / 255), 300)).toBe(65_535)
+  await middle.focus()
+  await page.keyboard.press('Delete')
+  await expect(middle).toBeHidden()
+  await page.getByRole('button', { name: 'as it was' }).click()
+  await expect(black).toHaveAttribute('aria-valuenow', '0')
+})
+
+test('a picture in colour is parted into layers of one size, each a film of its own', async ({ page }) => {
+  await open(page, '/negative')
+  const red = await sharp({ create: { width: 200, height: 160, channels: 3, background: '#e02010' } })
+    .png()
+    .toBuffer()
+  await choose(page, red, 'red.png', 'image/png')
+  await page.getByLabel('Size of the picture').fill('5 x 4 in')
+  await page.getByLabel('Pixels to the inch').fill('100')
+  await page.getByText('layers', { exact: true }).click()
+  await page.getByText('cyan, magenta, yellow', { exact: true }).click()
+  await expect(page.getByRole('list', { name: 'Layers' }).getByRole('listitem')).toHaveCount(3)
+  const downloads: Download[] = []
+  page.on('download', (download) => downloads.push(download))
+  await page.getByRole('button', { name: 'Make 3 negatives' }).click()
+  await expect.poll(() => downloads.length, { timeout: 30_000 }).toBe(3)
+  expect(downloads.map((one) => one.suggestedFilename())).toEqual([
+    'red-cyan-negative.png',
+    'red-magenta-negative.png',
+    'red-yellow-negative.png',
+  ])
+  const films = await Promise.all(downloads.map(filmOf))
+  // Red holds no cyan: all the ink there; much magenta and yellow: little ink.
+  const [cyan, magenta, yellow] = films.map(({ at }) => at(290, 240)) as [number, number, number]
+  expect(cyan).toBeLessThan(12_000)
+  expect(magenta).toBeGreaterThan(50_000)
+  expect(yellow).toBeGreaterThan(magenta)
+  for (const { width, height } of films) expect([width, height]).toEqual([578, 478])
+  await page.getByLabel('Red, %').first().fill('-400')
+  await expect(page.getByRole('alert')).toContainText('The mix of cyan leaves no light.')
+})
+
+test('what was made hangs on the sheet that uses it', async ({ page }) => {
+  await open(page, `${DEMO_ADDRESS}/negative`)
+  await choose(page, await slope(300, 380), 'horn.jpg')
+  await page.getByLabel('Pixels to the inch').fill('72')
+  await page.getByRole('combobox', { name: 'For which sheet' }).click()
+  await page.getByRole('option').first().click()
+  await made(page)
+  const last = page.getByRole('list', { name: 'Made last' })
+  await expect(last).toContainText('horn-negative.png')
+  await last.getByRole('link', { name: /for sheet/ }).click()
+  await expect(page.getByText(/horn-negative\.png/)).toBeVisible()
 })
 
 test('the negative in the dim room, its edge drawn by key', async ({ page }) => {
@@ -172,5 +247,13 @@ test('the negative in the dim room, its edge drawn by key', async ({ page }) => 
   await edge.focus()
   await page.keyboard.press('ArrowRight')
   await expect(edge).toHaveValue('51')
+  await expectDim(page)
+  for (const part of ['the picture', 'the film', 'layers']) {
+    await page.getByRole('group', { name: 'Decide about' }).getByText(part, { exact: true }).click()
+    if (part === 'layers') await page.getByText('pigment by tonal range', { exact: true }).click()
+    await expectDim(page)
+  }
+  await open(page, `${DEMO_ADDRESS}/negative/calibrate`)
+  await page.getByRole('button', { name: 'Begin a calibration' }).click()
   await expectDim(page)
 })

@@ -39,8 +39,13 @@ const curve = computed(() => one.value?.curve ?? null)
 /** The step in hand opens by itself; any that is done can be opened again. */
 type StepName = 'film' | 'print' | 'read' | 'curve' | 'check'
 const chosen = ref<StepName | null>(null)
-const AT = { film: 'film', print: 'print', read: 'read', check: 'curve', done: 'check' } as const
-const open = computed<StepName>(() => chosen.value ?? (one.value ? AT[one.value.stage] : 'film'))
+const open = computed<StepName>(() => {
+  if (chosen.value) return chosen.value
+  const stage = one.value?.stage ?? 'film'
+  if (stage === 'film' || stage === 'print' || stage === 'read') return stage
+  // A curve that nobody has checked is looked at first.
+  return calibration.value?.checks.length ? 'check' : 'curve'
+})
 watch(
   () => one.value?.stage,
   () => (chosen.value = null),

@@ -97,7 +97,7 @@ function follow(event: PointerEvent): void {
 canvas {
   display: block;
   max-width: 100%;
-  max-height: 360px;
+  max-height: 310px;
   touch-action: none;
   cursor: ew-resize;
 }

@@ -196,7 +196,7 @@ useMarginNotes(() => {
         :dry-down="dryDown"
         :tint="tintOf(desk.draft.tint)"
       />
-      <ToneLadder v-model="desk.draft.points" :rungs="rungs" :histogram="histogram" />
+      <ToneLadder v-model="desk.draft.points" :rungs="rungs" :histogram="histogram" :colours="colours" />
     </div>
 
     <div class="NegativeStation-acts">

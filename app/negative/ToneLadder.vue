@@ -8,6 +8,7 @@ import {
   withPointMoved,
   type TonePoint,
 } from '@core/negative/tone'
+import { colourOf, srgbOf, type PrintColours } from '@core/negative/proof'
 import TintedPicture from '../shell/TintedPicture.vue'
 import type { Rung } from './negativeWords'
 
@@ -15,7 +16,12 @@ import type { Rung } from './negativeWords'
  * Tones as a ladder from picture over plan to print: its rungs crowd where tones merge, and the handles between picture
  * and plan are pulled by mouse or by key. Along the picture stands how much of it has each tone.
  */
-const props = defineProps<{ rungs: readonly Rung[]; histogram: readonly number[] }>()
+const props = defineProps<{
+  rungs: readonly Rung[]
+  histogram: readonly number[]
+  /** Colours of the print. */
+  colours: PrintColours
+}>()
 const points = defineModel<TonePoint[]>({ required: true })
 
 const [WIDTH, HEIGHT] = [330, 340] as const
@@ -112,7 +118,13 @@ const nameOf = (index: number) =>
         <g v-for="rung in drawn" :key="rung.tone">
           <path :d="rung.path" :class="{ 'is-closed': rung.closesUp }" />
           <rect x="46" :y="rung.from - 5" width="30" height="10" :fill="grey(rung.tone)" />
-          <rect x="276" :y="rung.to - 5" width="30" height="10" :fill="grey(rung.print)" />
+          <rect
+            x="276"
+            :y="rung.to - 5"
+            width="30"
+            height="10"
+            :fill="`rgb(${srgbOf(colourOf(colours, rung.print)).join(' ')})`"
+          />
         </g>
         <template v-for="(point, index) in points" :key="index">
           <path
@@ -185,7 +197,7 @@ figcaption {
 
 svg {
   display: block;
-  max-height: 345px;
+  max-height: 320px;
 }
 
 path {

@@ -6,6 +6,8 @@ import { storyOf } from '@core/process/story'
 import { digits, formatSize } from '@core/quantity/format'
 import type { SecondLookDefinition } from '@core/record/definition'
 import type { Happening } from '@core/record/event'
+import type { MadeNegative } from '@core/record/light'
+import { db } from '../data/db'
 import { logOf } from '../data/log'
 import { addPhoto } from '../data/photos'
 import { useLiveQuery } from '../data/useLiveQuery'
@@ -59,6 +61,20 @@ const isWorking = computed(
   () => one.value && ['planned', 'coat', 'light', 'wet'].includes(placeOf(one.value.state)),
 )
 
+/** Films that were made for this sheet. */
+const films = useLiveQuery(
+  async () =>
+    (await db.negatives.where('sheetId').equals(id.value).toArray())
+      .filter((film) => film.takenBackAt === undefined)
+      .sort((a, b) => a.at - b.at),
+  [],
+  [id],
+)
+const filmLine = (film: MadeNegative) =>
+  [film.fileName, film.layer, film.curve, `${film.pixelsPerInch} to the inch`, momentSaid(film.at, now.now)]
+    .filter(Boolean)
+    .join(', ')
+
 const materials = computed(() => {
   if (!one.value) return []
   const { sheet, definition } = one.value
@@ -89,6 +105,7 @@ const materials = computed(() => {
         .join('; '),
     ],
     [sheet.choices.subject === 'photogram' ? 'Laid on it' : 'Negative', sheet.subject],
+    ...films.value.map((film) => ['Film', filmLine(film)]),
     ['Light', light?.name ?? ''],
     ...chosen,
   ].filter(([, value]) => value)

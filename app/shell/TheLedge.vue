@@ -6,12 +6,14 @@ import { formatSpan } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { useLights } from '../light/lights.store'
+import { useNegativeQueue } from '../negative/queue.store'
 import { ledgeFigure, ledgeLine } from './ledgeWords'
 import { momentSaid } from './moments'
 import { stationOfSheet } from '../stations'
 
 const workroom = useWorkroom()
 const lights = useLights()
+const queue = useNegativeQueue()
 const now = useNow()
 const router = useRouter()
 
@@ -60,7 +62,19 @@ const resting = computed(() =>
     ]
   }),
 )
-const items = computed(() => [...worked.value, ...resting.value])
+/** Films that are made beside the page. */
+const films = computed(() =>
+  queue.waiting.map((job): LedgeItem => ({
+    key: job.id,
+    figure: `${Math.round(100 * job.share)} %`,
+    line: `${job.fileName} · ${job.state === 'working' ? 'being made' : 'waits'}`,
+    isOver: false,
+    isHeld: job.state === 'waiting',
+    share: job.share,
+    to: { name: 'negative' },
+  })),
+)
+const items = computed(() => [...worked.value, ...films.value, ...resting.value])
 const go = (item: LedgeItem) => void router.push(item.to)
 function goToNearest(): void {
   const nearest = items.value[0]

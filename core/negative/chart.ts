@@ -163,11 +163,21 @@ export function chartShapes(
     )
   const [from, to] = [layout.marks[0]!, layout.marks[1]!]
   const cell = ((to[0] - from[0]) * (CODE_SPAN[1] - CODE_SPAN[0])) / CODE_CELLS
-  codeOf(plan).forEach((isDark, i) => {
-    if (!isDark) return
-    const x = from[0] + (to[0] - from[0]) * CODE_SPAN[0] + i * cell
-    shapes.push({ kind: 'rect', x, y: from[1] - CODE_HEIGHT / 2, width: cell, height: CODE_HEIGHT, ink: 0 })
-  })
+  // Dark cells that touch are one bar, so that no seam is drawn between them.
+  const cells = codeOf(plan)
+  for (let i = 0; i < cells.length; i++) {
+    if (!cells[i]) continue
+    const start = i
+    while (cells[i + 1]) i++
+    shapes.push({
+      kind: 'rect',
+      x: from[0] + (to[0] - from[0]) * CODE_SPAN[0] + start * cell,
+      y: from[1] - CODE_HEIGHT / 2,
+      width: (i - start + 1) * cell,
+      height: CODE_HEIGHT,
+      ink: 0,
+    })
+  }
   for (const place of chartPlaces(plan))
     shapes.push({
       kind: 'rect',

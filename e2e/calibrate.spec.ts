@@ -1,0 +1,134 @@
+import { expect, test, type Download, type Page } from '@playwright/test'
+import { filmOf, lightnessOf, printedAndScanned, type Film } from './films.ts'
+import { open } from './workroom.ts'
+
+/** A process as it is on this day: density of its print behind ink. */
+const today = (ink: number) => 0.08 + 1.36 * (1 - ink) ** 2.1
+/** Some weeks later: the middle prints lighter. */
+const later = (ink: number) => today(Math.min(1, ink + 0.05 * Math.sin(Math.PI * ink)))
+
+async function saved(page: Page, button: string): Promise<Download> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button }).click(),
+  ])
+  return download
+}
+async function begin(page: Page, name: string): Promise<void> {
+  await open(page, '/negative/calibrate')
+  await page.getByRole('button', { name: 'Begin a calibration' }).click()
+  await page.getByLabel('What you call it').fill(name)
+  await page.getByLabel('Film, printer and ink').fill('clear film, black ink')
+  await page.getByLabel('Base exposure').fill('6 min')
+  await page.getByRole('button', { name: 'To the chart' }).click()
+  await expect(page.getByRole('heading', { name })).toBeVisible()
+}
+const scan = (page: Page, buffer: Buffer, name = 'scan.jpg') =>
+  page.getByLabel('Scan of the chart').setInputFiles({ name, mimeType: 'image/jpeg', buffer })
+const worstStep = (film: Film) => film.width * film.height
+
+test('from a base exposure over chart, print, scan and curve to a check, left and taken up again', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await begin(page, 'rag and box')
+  const film = await filmOf(await saved(page, 'The chart as a negative'))
+  expect(film.meta).toMatchObject({ depth: 'ushort', density: 360 })
+  expect(worstStep(film)).toBeGreaterThan(1_000_000)
+
+  // Days later.
+  await open(page, '/negative/calibrate')
+  await expect(page.getByText('its chart is to be printed')).toBeVisible()
+  await page.getByRole('link', { name: 'rag and box' }).click()
+  await expect(page.getByText('Expose it for 6 min, the base exposure')).toBeVisible()
+  await page.getByRole('button', { name: 'It is printed and dry' }).click()
+
+  // Something else than the chart is refused, and says what to do.
+  const keep = page.getByRole('button', { name: 'Keep this reading' })
+  await expect(keep).toBeDisabled()
+  await scan(page, await printedAndScanned({ ...film, values: film.values.map(() => 30_000) }, today))
+  await expect(page.getByRole('alert')).toContainText('corner marks')
+  await scan(page, Buffer.from('a letter, and no picture'))
+  await expect(page.getByRole('alert')).toContainText('not a picture')
+
+  await scan(page, await printedAndScanned(film, today))
+  await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
+  await page.getByLabel('Density of its white ground').fill('0.08')
+  await keep.click()
+  await expect(page.getByRole('application', { name: 'What the chart says' })).toBeVisible()
+  await expect(page.getByText(/Black L\* \d+\.\d, white \d+\.\d; the patches scatter/)).toHaveText(
+    /Black L\* 2[0-4]\.\d, white 9[0-5]\.\d/,
+  )
+
+  // The readings go out in open formats, and a bad file does not come in.
+  const csv = await saved(page, 'Readings as CSV')
+  expect(csv.suggestedFilename()).toBe('rag-and-box.csv')
+
+  // The check is printed when the process has moved a little.
+  await page.getByRole('button', { name: 'On to the check' }).click()
+  const check = await filmOf(await saved(page, 'The checking chart as a negative'))
+  await scan(page, await printedAndScanned(film, later))
+  await expect(page.getByRole('alert')).toContainText('This is another chart')
+  await scan(page, await printedAndScanned(check, later))
+  await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
+  await page.getByRole('button', { name: 'Keep this check' }).click()
+  const checks = page.getByRole('list', { name: 'Checks' })
+  await expect(checks).toContainText('L* on the mean')
+  await expect(page.getByText(/^good to \d\.\d L\* on the mean/).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Mend the curve by it' }).click()
+  await expect(checks).toContainText('it mended the curve')
+  await open(page, '/negative/calibrate')
+  await expect(page.getByText('its curve can be used; not checked yet')).toBeVisible()
+
+  // A negative through the mended curve lands, printed by the process as it is now.
+  await page.getByRole('link', { name: 'rag and box' }).click()
+  const again = await filmOf(await saved(page, 'The checking chart as a negative'))
+  await scan(page, await printedAndScanned(again, later, -4))
+  await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
+  await page.getByRole('button', { name: 'Keep this check' }).click()
+  await expect(page.locator('.CalibrationPath-good')).toBeVisible()
+  const said = await page.locator('.CalibrationPath-good').textContent()
+  const [mean, worst] = [...(said ?? '').matchAll(/\d+\.\d/g)].map(Number)
+  expect(mean).toBeLessThan(0.6)
+  expect(worst).toBeLessThan(1.5)
+})
+
+test('readings by hand and from a file, a flat print and an aim of one’s own', async ({ page }) => {
+  await begin(page, 'read slowly')
+  await saved(page, 'The chart as a negative')
+  await page.getByRole('button', { name: 'It is printed and dry' }).click()
+  await page.getByText('by hand', { exact: true }).click()
+  const readings = page.getByLabel('Readings, row by row from the upper left')
+  await readings.fill('1.4 1.3')
+  await expect(
+    page.getByText('These are 2 readings, and the chart has 70 patches of 31 tones.'),
+  ).toBeVisible()
+  const row = Array.from({ length: 31 }, (_, i) => today(i / 30).toFixed(3))
+  await readings.fill([...row].reverse().join(' '))
+  await expect(page.getByText('More ink printed darker.')).toBeVisible()
+  await readings.fill(row.map(() => '0.7').join(' '))
+  await expect(page.getByText('The print is nearly the same behind all the ink.')).toBeVisible()
+
+  await page.getByText('a file of readings', { exact: true }).click()
+  const file = page.getByLabel('File of readings', { exact: true })
+  await file.setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2\n') })
+  await expect(page.getByRole('alert')).toContainText('Name one of them D_VIS')
+  const text = ['step,density', ...row.map((density, i) => `${i + 1},${density}`)].join('\n')
+  await file.setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await page.getByRole('button', { name: 'Keep this reading' }).click()
+  await page.getByText('an aim of my own', { exact: true }).click()
+  const dark = page.getByLabel('Tone 25 prints as')
+  await expect(dark).toHaveValue(/^4\d/)
+  await dark.focus()
+  await page.keyboard.press('PageUp')
+  await expect(page.getByLabel('Name of the aim')).toHaveValue('my own')
+  await page.reload()
+  await page.getByRole('button', { name: 'The curve' }).click()
+  await expect(page.getByLabel('Name of the aim')).toHaveValue('my own')
+  expect(lightnessOf(today(0))).toBeLessThan(25)
+
+  await page.getByRole('button', { name: 'take it back' }).click()
+  await expect(page.getByText('No chart has been printed yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('link', { name: 'read slowly' })).toBeVisible()
+})

@@ -1,0 +1,61 @@
+import { readFileSync } from 'node:fs'
+import type { Download } from '@playwright/test'
+import sharp, { type Metadata } from 'sharp'
+
+/** Values of 16 bits of a grey file, row by row. */
+export interface Film {
+  width: number
+  height: number
+  values: Uint16Array
+  meta: Metadata
+  at: (x: number, y: number) => number
+}
+
+export async function filmOf(download: Download): Promise<Film> {
+  const bytes = readFileSync(await download.path())
+  const meta = await sharp(bytes).metadata()
+  const { data, info } = await sharp(bytes)
+    .toColourspace('grey16')
+    .raw({ depth: 'ushort' })
+    .toBuffer({ resolveWithObject: true })
+  const values = new Uint16Array(data.buffer, data.byteOffset, data.length / 2)
+  const { width, height } = info
+  return { width, height, values, meta, at: (x, y) => values[y * width + x] ?? Number.NaN }
+}
+
+/**
+ * Prints a film by a response and lays the print on a scanner: seen from its front, coat all around, then bare paper,
+ * a little askew, in eight bits.
+ *
+ * @param density of the print behind ink of 0 to 1.
+ */
+export async function printedAndScanned(
+  film: Film,
+  density: (ink: number) => number,
+  degrees = 2.5,
+): Promise<Buffer> {
+  const coded = (of: number) => {
+    const light = 0.85 * 10 ** -of
+    return Math.round(255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055))
+  }
+  const table = Uint8Array.from({ length: 65_536 }, (_, value) => coded(density(1 - value / 65_535)))
+  const print = Buffer.from(Uint8Array.from(film.values, (value) => table[value] ?? 0))
+  const black = coded(density(0))
+  const paper = coded(density(1))
+  const grey = (level: number) => ({ r: level, g: level, b: level })
+  const coat = await sharp(print, { raw: { width: film.width, height: film.height, channels: 1 } })
+    .flop()
+    .toColourspace('srgb')
+    .extend({ top: 80, bottom: 80, left: 80, right: 80, background: grey(black) })
+    .png()
+    .toBuffer()
+  return sharp(coat)
+    .rotate(degrees, { background: grey(paper) })
+    .jpeg({ quality: 96 })
+    .toBuffer()
+}
+
+export const lightnessOf = (density: number): number => {
+  const light = 10 ** -density
+  return light > 0.008856 ? 116 * Math.cbrt(light) - 16 : 903.3 * light
+}
