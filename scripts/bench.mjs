@@ -9,7 +9,8 @@ import { ensureBuild, ensurePackages, root } from './setup.mjs'
 ensurePackages()
 ensureBuild()
 const { chromium } = await import('@playwright/test')
-const { benchCore } = await import('./bench-core.mjs')
+const { benchCore, loadSources } = await import('./bench-core.mjs')
+const { benchNegative } = await import('./bench-negative.mjs')
 
 const FIRST_SCREEN_BUDGET = 250_000
 const ROUNDS = 9
@@ -163,6 +164,8 @@ for (let round = 0; round < 3; round++) {
   tasks.none.push(await longestTask(0))
   tasks.many.push(await longestTask(200))
 }
+const sources = await loadSources()
+const areNegativesQuick = await benchNegative(browser, own.address, sources.load)
 await browser.close()
 own.stop()
 demo.stop()
@@ -186,5 +189,7 @@ console.log(`  with none of one's own: ${Math.round(median(tasks.none))} ms`)
 console.log(
   `  with 200: ${Math.round(median(tasks.many))} ms, ${(median(tasks.many) / LONG_TASK_BUDGET).toFixed(2)} of the budget of ${LONG_TASK_BUDGET} ms`,
 )
-const areSumsQuick = await benchCore()
-process.exit(bytes > FIRST_SCREEN_BUDGET || median(tasks.many) > LONG_TASK_BUDGET || !areSumsQuick ? 1 : 0)
+const areSumsQuick = await benchCore(sources)
+await sources.close()
+const isWithin = bytes <= FIRST_SCREEN_BUDGET && median(tasks.many) <= LONG_TASK_BUDGET
+process.exit(isWithin && areSumsQuick && areNegativesQuick ? 0 : 1)

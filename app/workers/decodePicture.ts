@@ -2,14 +2,14 @@ import { decode as decodePng } from 'fast-png'
 import { decode as decodeTiff } from 'tiff'
 import { CoreError } from '@core/errors'
 import { readProfile, type ColourProfile } from '@core/formats/icc'
-import { greyFromRgba, greyFromSamples, LUMINANCE, type ChannelMix, type Samples } from '@core/negative/grey'
-import type { GreyPicture } from '@core/negative/resample'
+import { greyFromSamples, LUMINANCE, rowsFromRgba, type ChannelMix, type Samples } from '@core/negative/grey'
+import type { GreyPicture, LightRows } from '@core/negative/resample'
 
 /** A picture as it was decoded: linear-light grey, and what its file had. */
 export interface Decoded {
-  picture: GreyPicture
+  picture: GreyPicture | LightRows
   bits: number
-  /** How many pixels have each 8-bit code of green; only where it was asked for and the file has 8 bits. */
+  /** How many pixels have each 8-bit code of green; only of a scan whose file has 8 bits. */
   codes: Uint32Array | null
 }
 
@@ -23,7 +23,7 @@ const ICC_TAG = 34_675
  *
  * @throws CoreError `not-a-picture`, `too-large`, `profile`.
  */
-export async function decodePicture(file: Blob, mix: ChannelMix | null, isCounted = false): Promise<Decoded> {
+export async function decodePicture(file: Blob, mix: ChannelMix | null, isScan = false): Promise<Decoded> {
   const head = new DataView(await file.slice(0, 26).arrayBuffer())
   const starts = head.byteLength >= 26 ? head.getUint32(0) : 0
   if (starts === 0x89504e47 && head.getUint32(4) === 0x0d0a1a0a) {
@@ -33,7 +33,7 @@ export async function decodePicture(file: Blob, mix: ChannelMix | null, isCounte
   }
   if (starts === 0x49492a00 || starts === 0x4d4d002a)
     return fromSamples(await unreadable(async () => tiff(await bytesOf(file))), mix)
-  return fromBrowser(file, mix ?? LUMINANCE, isCounted)
+  return fromBrowser(file, mix ?? LUMINANCE, isScan)
 }
 
 const bytesOf = async (file: Blob) => new Uint8Array(await file.arrayBuffer())
@@ -116,7 +116,7 @@ function tiff(bytes: Uint8Array): WithProfile {
   }
 }
 
-async function fromBrowser(file: Blob, mix: ChannelMix, isCounted: boolean): Promise<Decoded> {
+async function fromBrowser(file: Blob, mix: ChannelMix, isScan: boolean): Promise<Decoded> {
   let bitmap: ImageBitmap
   try {
     bitmap = await createImageBitmap(file)
@@ -124,18 +124,39 @@ async function fromBrowser(file: Blob, mix: ChannelMix, isCounted: boolean): Pro
     throw notAPicture()
   }
   checkSize(bitmap.width, bitmap.height)
-  const { width, height } = bitmap
-  const canvas = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })
-  canvas?.drawImage(bitmap, 0, 0)
+  const codes = isScan ? codesOf(bitmap) : null
+  const scale = isScan ? Math.min(1, Math.sqrt(SCAN_PIXELS / (bitmap.width * bitmap.height))) : 1
+  const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)]
+  const rgba = pixelsOf(bitmap, [0, 0, bitmap.width, bitmap.height], width, height)
   bitmap.close()
-  const rgba = canvas?.getImageData(0, 0, width, height).data
-  if (!rgba) throw notAPicture()
-  let codes: Uint32Array | null = null
-  if (isCounted) {
-    codes = new Uint32Array(256)
-    for (let at = 1; at < rgba.length; at += 4) codes[rgba[at]!]!++
-  }
-  return { picture: { width, height, data: greyFromRgba(rgba, mix) }, bits: 8, codes }
+  return { picture: rowsFromRgba(rgba, width, height, mix), bits: 8, codes }
+}
+
+/** A chart needs no more pixels than this to be read; a larger scan is made smaller first, which takes its noise too. */
+const SCAN_PIXELS = 8_000_000
+/** Side of the middle of a scan whose codes are counted, as they were scanned. */
+const COUNTED = 1600
+
+function codesOf(bitmap: ImageBitmap): Uint32Array {
+  const [w, h] = [Math.min(COUNTED, bitmap.width), Math.min(COUNTED, bitmap.height)]
+  const middle = [Math.floor((bitmap.width - w) / 2), Math.floor((bitmap.height - h) / 2), w, h] as const
+  const rgba = pixelsOf(bitmap, middle, w, h)
+  const codes = new Uint32Array(256)
+  for (let at = 1; at < rgba.length; at += 4) codes[rgba[at]!]!++
+  return codes
+}
+
+function pixelsOf(
+  bitmap: ImageBitmap,
+  [x, y, w, h]: readonly [number, number, number, number],
+  width: number,
+  height: number,
+): Uint8ClampedArray {
+  const canvas = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })
+  if (!canvas) throw notAPicture()
+  canvas.imageSmoothingQuality = 'medium'
+  canvas.drawImage(bitmap, x, y, w, h, 0, 0, width, height)
+  return canvas.getImageData(0, 0, width, height).data
 }
 
 function checkSize(width: number, height: number): void {

@@ -1,6 +1,7 @@
 import { filmPdf } from '@core/formats/filmPdf'
 import { joined, pngChunk, pngHead, pngRow, pngTail } from '@core/formats/png16'
 import { tiffFrame } from '@core/formats/tiff16'
+import { startPacker } from './packer'
 
 export type FilmFormat = 'png' | 'tiff' | 'pdf'
 
@@ -20,8 +21,8 @@ const PIECE = 1 << 20
 const MIME = { png: 'image/png', tiff: 'image/tiff', pdf: 'application/pdf' } as const
 
 /**
- * Writes rows of ink as a file of 16 bits; clear film is white. Pieces wait until the packer has room, so that no more
- * than a few of them are held.
+ * Writes rows of ink as a file of 16 bits; clear film is white. Rows wait until the packer has room, so that no more
+ * than a few pieces are held unpacked.
  *
  * @param rows of ink, 0 clear and 1 all of it; an array may be used again for the next.
  * @param heard is told the share that is done.
@@ -83,35 +84,29 @@ function* sampled(
   }
 }
 
-/** Packs rows as PNG has them by the browser's own deflate. @returns the packed bytes, in pieces. */
+/** Packs rows as PNG has them. @returns the packed bytes, in pieces. */
 async function pack(
   rows: Iterable<Uint16Array>,
   samplesARow: number,
   height: number,
   heard: (share: number) => void,
 ): Promise<Uint8Array[]> {
-  const packer = new CompressionStream('deflate')
-  const writer = packer.writable.getWriter()
-  const packed: Uint8Array[] = []
-  const reading = (async () => {
-    const reader = packer.readable.getReader()
-    for (let next = await reader.read(); !next.done; next = await reader.read()) packed.push(next.value)
-  })()
+  const packer = startPacker()
   const rowBytes = 1 + 2 * samplesARow
   const rowsAPiece = Math.max(1, Math.floor(PIECE / rowBytes))
   const above = new Uint16Array(samplesARow)
-  let [piece, filled, y] = [new Uint8Array(rowsAPiece * rowBytes), 0, 0]
+  let piece = new Uint8Array(rowsAPiece * rowBytes)
+  let filled = 0
+  let y = 0
   for (const row of rows) {
     pngRow(row, above, piece.subarray(filled * rowBytes, (filled + 1) * rowBytes))
     above.set(row)
     y++
     if (++filled < rowsAPiece && y < height) continue
-    await writer.ready
-    void writer.write(piece.subarray(0, filled * rowBytes))
-    ;[piece, filled] = [new Uint8Array(rowsAPiece * rowBytes), 0]
+    await packer.write(filled < rowsAPiece ? piece.slice(0, filled * rowBytes) : piece)
+    piece = new Uint8Array(rowsAPiece * rowBytes)
+    filled = 0
     heard(y / height)
   }
-  await writer.close()
-  await reading
-  return packed
+  return packer.finish()
 }

@@ -5,7 +5,7 @@ import { scanChart, type ChartScan } from '@core/negative/chartScan'
 import { writingRoom } from '@core/negative/film'
 import type { ChannelMix } from '@core/negative/grey'
 import { negativeSize, renderNegative, type NegativePlan } from '@core/negative/render'
-import { resampled, type GreyPicture } from '@core/negative/resample'
+import { resampled, wholeOf, type GreyPicture, type LightRows } from '@core/negative/resample'
 import { inkOf, type NegativeCurve } from '@core/tone/curve'
 import { decodePicture } from './decodePicture'
 import { writeFilm, type FilmFormat } from './filmFile'
@@ -62,7 +62,7 @@ async function answer(question: NegativeQuestion): Promise<void> {
     }
     case 'scan': {
       const { picture, codes } = await decodePicture(question.file, null, true)
-      say({ kind: 'scanned', scan: scanChart(picture, codes ?? undefined) })
+      say({ kind: 'scanned', scan: scanChart(wholeOf(picture), codes ?? undefined) })
       return
     }
     case 'make': {
@@ -100,7 +100,7 @@ async function film(
   say({ kind: 'made', file, ...size })
 }
 
-function shrunkTo(picture: GreyPicture, longestSide: number): GreyPicture {
+function shrunkTo(picture: GreyPicture | LightRows, longestSide: number): GreyPicture {
   const scale = Math.min(1, longestSide / Math.max(picture.width, picture.height))
   const [width, height] = [picture.width, picture.height].map((side) =>
     Math.max(1, Math.round(side * scale)),

@@ -6,6 +6,8 @@ export const startWorker = {
     new Worker(new URL('./curves.worker.ts', import.meta.url), { type: 'module', name: 'curves' }),
   negative: () =>
     new Worker(new URL('./negative.worker.ts', import.meta.url), { type: 'module', name: 'negative' }),
+  packer: () =>
+    new Worker(new URL('./packer.worker.ts', import.meta.url), { type: 'module', name: 'packer' }),
   tearing: () =>
     new Worker(new URL('./tearing.worker.ts', import.meta.url), { type: 'module', name: 'tearing' }),
   thumbnail: () =>

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors'
 import type { ColourProfile } from '../formats/icc'
-import type { GreyPicture } from './resample'
+import type { GreyPicture, LightRows } from './resample'
 
 /**
  * sRGB's way from a coded value to linear light.
@@ -21,7 +21,7 @@ export interface ChannelMix {
 /** Luminance as the eye weighs it, for sRGB's primaries (Rec. ITU-R BT.709). */
 export const LUMINANCE: ChannelMix = { red: 0.2126, green: 0.7152, blue: 0.0722 }
 
-const EIGHT_BIT = Float32Array.from({ length: 256 }, (_, code) => linearFromSrgb(code / 255))
+const EIGHT_BIT = Float64Array.from({ length: 256 }, (_, code) => linearFromSrgb(code / 255))
 
 /** Shares of the channels that add up to 1. @throws CoreError `mix` where nothing is left of them. */
 function shares({ red, green, blue }: ChannelMix): [number, number, number] {
@@ -39,24 +39,33 @@ function shares({ red, green, blue }: ChannelMix): [number, number, number] {
 const within = (value: number) => (value > 0 ? (value < 1 ? value : 1) : 0)
 
 /**
- * Linear-light grey of a picture in 8-bit sRGB; what is see-through lies on white.
+ * Linear-light grey of a picture in 8-bit sRGB, row by row; what is see-through lies on white.
  *
  * @param rgba shape (pixels · 4,).
- * @returns shape (pixels,), 0 black to 1 white.
+ * @returns rows of 0 black to 1 white.
+ * @throws CoreError `out-of-range` for a mix that leaves no light.
  */
-export function greyFromRgba(
+export function rowsFromRgba(
   rgba: Uint8ClampedArray | Uint8Array,
+  width: number,
+  height: number,
   mix: ChannelMix = LUMINANCE,
-): Float32Array {
-  const [red, green, blue] = shares(mix)
-  const grey = new Float32Array(rgba.length / 4)
-  for (let i = 0, at = 0; i < grey.length; i++, at += 4) {
-    const light =
-      red * EIGHT_BIT[rgba[at]!]! + green * EIGHT_BIT[rgba[at + 1]!]! + blue * EIGHT_BIT[rgba[at + 2]!]!
-    const alpha = rgba[at + 3]!
-    grey[i] = alpha === 255 ? within(light) : within((alpha * light) / 255 + 1 - alpha / 255)
+): LightRows {
+  const [red, green, blue] = shares(mix).map((share) => EIGHT_BIT.map((light) => share * light)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ]
+  const row = new Float32Array(width)
+  const rowOf = (y: number): Float32Array => {
+    for (let x = 0, at = 4 * y * width; x < width; x++, at += 4) {
+      const light = red[rgba[at]!]! + green[rgba[at + 1]!]! + blue[rgba[at + 2]!]!
+      const alpha = rgba[at + 3]!
+      row[x] = within(alpha === 255 ? light : (alpha * light) / 255 + 1 - alpha / 255)
+    }
+    return row
   }
-  return grey
+  return { width, height, rowOf }
 }
 
 /** Samples as a file has them: 1 grey, 2 grey and alpha, 3 RGB, 4 RGBA. */

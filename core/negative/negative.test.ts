@@ -3,10 +3,13 @@ import { seededRandom } from '../simulate/random'
 import { inkOf, PLAIN_INVERSION } from '../tone/curve'
 import { NO_BORDER } from './film'
 import { MIDDLE } from './frame'
-import { greyFromRgba, greyFromSamples, linearFromSrgb } from './grey'
+import { greyFromSamples, linearFromSrgb, rowsFromRgba, type ChannelMix } from './grey'
 import { histogramOf, negativeSize, renderNegative, type NegativePlan } from './render'
-import { resampled, type GreyPicture } from './resample'
+import { resampled, wholeOf, type GreyPicture } from './resample'
 import { AS_IT_IS, threePoints, toneCurve } from './tone'
+
+const greyFromRgba = (rgba: Uint8ClampedArray, mix?: ChannelMix) =>
+  wholeOf(rowsFromRgba(rgba, rgba.length / 4, 1, mix)).data
 
 const random = seededRandom(5)
 const noise = (width: number, height: number): GreyPicture => ({
@@ -68,6 +71,14 @@ describe('grey', () => {
     expect(of(eight, 4, 8)).toBeCloseTo(wanted, 6)
     expect(of(Uint16Array.of(32_768), 1, 16)).toBeCloseTo(linearFromSrgb(32_768 / 65_535), 6)
     expect(of(Uint16Array.of(0, 0), 2, 16)).toBe(1)
+  })
+
+  it('comes row by row as it comes whole', () => {
+    const rgba = Uint8ClampedArray.from({ length: 4 * 60 }, (_, i) => (i * 53) % 256)
+    const rows = rowsFromRgba(rgba, 10, 6)
+    expect([...wholeOf(rows).data]).toEqual([...greyFromRgba(rgba)])
+    const straight = Array.from(resampled(rows, 25, 9), (row) => [...row])
+    expect(straight).toEqual(Array.from(resampled(wholeOf(rows), 25, 9), (row) => [...row]))
   })
 
   it('refuses a mix that leaves no light', () =>

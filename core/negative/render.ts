@@ -3,7 +3,7 @@ import { inkOf, type NegativeCurve } from '../tone/curve'
 import type { Writing } from './drawing'
 import { borderShapes, edgePixels, filmOf, type Border } from './film'
 import { partOf, turnedBy, type Framing, type Part } from './frame'
-import { resampled, type GreyPicture } from './resample'
+import { resampled, wholeOf, type GreyPicture, type LightRows } from './resample'
 import { lightnessOf, toneCurve, type TonePoint } from './tone'
 
 /** What a negative is to be. */
@@ -80,13 +80,13 @@ const MOST_SHARP = 1.2
  * @throws CoreError `out-of-range`.
  */
 export function* renderNegative(
-  picture: GreyPicture,
+  picture: GreyPicture | LightRows,
   plan: NegativePlan,
   writing?: Writing,
 ): Generator<Float32Array> {
   negativeSize(plan)
   const { width, height } = pictureSize(plan)
-  const upright = turnedBy(picture, plan.framing.turns)
+  const upright = plan.framing.turns ? turnedBy(wholeOf(picture), plan.framing.turns) : picture
   const part = partOf(upright, width / height, plan.framing)
   const light = resampled(upright, width, height, part)
   const inks =
@@ -122,7 +122,7 @@ function lookUp(row: Float32Array, table: Float32Array, out: Float32Array): void
 /** From light to tone, set off from the neighbourhood, sharpened, and then to ink. */
 function* adjusted(
   light: Iterable<Float32Array>,
-  picture: GreyPicture,
+  picture: GreyPicture | LightRows,
   part: Part,
   width: number,
   height: number,
@@ -176,7 +176,7 @@ const REACH = 8
  * @returns a function of shares across and down.
  */
 function neighbourhood(
-  picture: GreyPicture,
+  picture: GreyPicture | LightRows,
   part: Part,
   toneOf: (light: number) => number,
 ): (across: number, down: number) => number {
