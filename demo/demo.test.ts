@@ -4,6 +4,7 @@ import { healthOf, historyOf } from '@core/light/lightLedger'
 import { replay } from '@core/process/run'
 import { trueBaseDose, VIRTUAL_COATS } from '@core/simulate/coat'
 import { characteristicOf } from '@core/tone/characteristic'
+import { curveOf, stageOf } from '@core/negative/calibration'
 import { placeOf } from '@core/process/standing'
 import { looksDue } from '@core/schedule/nextThing'
 import { logsBySheet } from '@core/record/logs'
@@ -69,6 +70,17 @@ describe('the demo scenario', () => {
     expect(Math.abs(base.seconds / truth - 1)).toBeLessThan(0.1)
     const read = replay(strip.id, logs.get(strip.id)!).stripRead!
     expect(read.densities).toHaveLength(strip.strip!.count)
+  })
+
+  it('has a calibration that was mended and is good, one whose film waits, and a film for a sheet', () => {
+    const [whole, begun] = records.calibrations
+    expect([stageOf(whole!), stageOf(begun!)]).toEqual(['done', 'print'])
+    const [first, second] = whole!.checks
+    expect(second!.mean).toBeLessThan(first!.mean)
+    expect(second!.worst).toBeLessThan(2)
+    expect(curveOf(whole!).inks.at(-1)).toBeGreaterThan(0.9)
+    const [film] = records.negatives
+    expect(records.sheets.some((sheet) => sheet.id === film!.sheetId)).toBe(true)
   })
 
   it('has tablets of which the chlorate makes the harder ones, and one with a speck on it', () => {

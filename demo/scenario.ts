@@ -15,6 +15,7 @@ import {
 } from './pictures/scenes'
 import { otherSheets, paperDrawer } from './drawerStory'
 import { seededRandom, seededUuid } from '@core/simulate/random'
+import { chartStory } from './chartStory'
 import { lightStory } from './lightStory'
 import { demoShelf, type DemoShelf } from './shelf'
 import { carryOn, choicesWith, workLog, type Work } from './sheetStory'
@@ -228,6 +229,15 @@ export function demoScenario(
   records.tabletPrints.push(...light.tabletPrints)
   records.sheets.push(...light.sheets)
   records.events.push(...light.events)
+  const charts = chartStory(
+    shelf,
+    seededRandom(seed + 2),
+    now,
+    light.bases[0],
+    records.sheets.find((sheet) => sheet.number === 35),
+  )
+  records.calibrations.push(...charts.calibrations)
+  records.negatives.push(...charts.negatives)
   records.pieces.push(...drawer.pieces)
   records.paperRuns.push(...drawer.paperRuns)
   return { records, pictures }

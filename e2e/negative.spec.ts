@@ -234,7 +234,10 @@ test('what was made hangs on the sheet that uses it', async ({ page }) => {
   await made(page)
   const last = page.getByRole('list', { name: 'Made last' })
   await expect(last).toContainText('horn-negative.png')
-  await last.getByRole('link', { name: /for sheet/ }).click()
+  await last
+    .getByRole('link', { name: /for sheet/ })
+    .first()
+    .click()
   await expect(page.getByText(/horn-negative\.png/)).toBeVisible()
 })
 

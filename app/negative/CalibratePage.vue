@@ -112,7 +112,7 @@ useMarginNotes(() => [
       'A curve holds for its process, paper, light, film and base exposure. Change one, and print a checking chart.',
     ],
   },
-  ...(base.value
+  ...(base.value || !isBeginning.value
     ? []
     : [
         {

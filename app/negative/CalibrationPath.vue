@@ -1,16 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { checkingChart, checkOf, checkPatchesOf, patchesOf } from '@core/negative/calibration'
 import { chartPlaces } from '@core/negative/chart'
-import { readingsCgats, readingsCsv } from '@core/formats/chartText'
 import { formatSpan } from '@core/quantity/format'
-import type { Calibration } from '@core/record/light'
+import type { Calibration, ChartCheck } from '@core/record/light'
 import { curveAdvice } from '@core/tone/curveAdvice'
 import { densityFromLightness } from '@core/tone/density'
 import { aimOf, inkOf, printOf, type CurveAim } from '@core/tone/curve'
-import { CoreError } from '@core/errors'
-import { solveCurve } from '@core/tone/curve'
 import { db } from '../data/db'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
@@ -19,14 +15,12 @@ import EmptyPage from '../shell/EmptyPage.vue'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
 import { dateOf } from '../shell/moments'
 import { useNotice } from '../shell/notice.store'
-import { saveFile } from '../shell/saveFile'
 import { standingWords } from './calibrationWords'
 import ChartFilm from './ChartFilm.vue'
-import type { ChartReading } from './chartReading'
-import CheckList from './CheckList.vue'
+import CheckPart from './CheckPart.vue'
 import CurvePart from './CurvePart.vue'
 import PathStep from './PathStep.vue'
-import ReadChart from './ReadChart.vue'
+import ReadPart from './ReadPart.vue'
 import { useCalibration } from './useCalibration'
 
 /** One calibration, step by step: film, print, reading, curve, check. It can be left at any step. */
@@ -51,60 +45,14 @@ watch(
   () => (chosen.value = null),
 )
 
-interface Reading {
-  readings: ChartReading[]
-  by: NonNullable<Calibration['by']>
-  whiteDensity?: number
-}
-const reading = shallowRef<Reading | null>(null)
-/** What is wrong with a reading as a whole, before it is kept. */
-const readFault = computed(() => {
-  const of = calibration.value
-  if (!of || !reading.value) return null
-  try {
-    solveCurve(patchesOf(of.chart, reading.value.readings))
-    return null
-  } catch (error) {
-    if (error instanceof CoreError) return error.refusal
-    throw error
-  }
-})
 const moment = () => Date.now()
-async function keepReading(): Promise<void> {
-  const of = calibration.value
-  if (!of || !reading.value || readFault.value) return
-  const { readings, by, whiteDensity } = reading.value
-  await change(
-    {
-      patches: patchesOf(of.chart, readings),
-      by,
-      readAt: moment(),
-      // Checks belong to the reading they were laid through.
-      checks: [],
-      ...(whiteDensity !== undefined && { whiteDensity }),
-    },
-    'The reading is kept, and the curve solved.',
-  )
-  reading.value = null
+async function keepReading(what: Partial<Calibration>): Promise<void> {
+  // Checks belong to the reading they were laid through.
+  await change({ ...what, checks: [], readAt: moment() }, 'The reading is kept, and the curve solved.')
   chosen.value = 'curve'
 }
-
-const checking = computed(() =>
-  calibration.value && curve.value ? checkingChart(calibration.value.chart, curve.value) : null,
-)
-const checkReading = shallowRef<Reading | null>(null)
-async function keepCheck(): Promise<void> {
-  const [of, chart, through] = [calibration.value, checking.value, curve.value]
-  if (!of || !chart || !through || !checkReading.value) return
-  const patches = checkPatchesOf(chart, checkReading.value.readings, inkOf(through))
-  try {
-    const check = checkOf(of, patches, moment(), checkReading.value.by)
-    await change({ checks: [...of.checks, check] }, 'The check is kept.')
-    checkReading.value = null
-  } catch (error) {
-    notice.refuse(error, 'the check')
-  }
-}
+const keepCheck = (check: ChartCheck) =>
+  change({ checks: [...(calibration.value?.checks ?? []), check] }, 'The check is kept.')
 const mend = (index: number) =>
   change(
     {
@@ -144,22 +92,6 @@ const slug = computed(() =>
     .slice(0, 60),
 )
 
-/** The readings of the chart, to be taken elsewhere. */
-function exportReadings(kind: 'csv' | 'cgats'): void {
-  const of = calibration.value
-  if (!of) return
-  const rows = of.patches.flatMap((patch, step) =>
-    patch.densities.map((density, i) => ({ id: `${step + 1}.${i + 1}`, ink: patch.ink, density })),
-  )
-  const text =
-    kind === 'csv'
-      ? readingsCsv(rows)
-      : readingsCgats(rows, 'Ember Sheet', new Date(of.readAt ?? of.at).toISOString().slice(0, 10))
-  saveFile(
-    new Blob([text], { type: kind === 'csv' ? 'text/csv' : 'text/plain' }),
-    `${slug.value}.${kind === 'csv' ? 'csv' : 'txt'}`,
-  )
-}
 async function takeBack(): Promise<void> {
   const of = calibration.value
   if (!of) return
@@ -304,11 +236,7 @@ useMarginNotes(() => {
         :is-ahead="!calibration.printedAt && !calibration.readAt"
         @open="chosen = 'read'"
       >
-        <ReadChart :plan="calibration.chart" @read="reading = $event" />
-        <p v-if="readFault" role="alert" class="CalibrationPath-fault">
-          {{ readFault.problem }} {{ readFault.remedy }}
-        </p>
-        <BigTarget label="Keep this reading" :disabled="!reading || !!readFault" @press="keepReading" />
+        <ReadPart :calibration="calibration" @keep="keepReading" />
       </PathStep>
       <PathStep
         :number="4"
@@ -319,11 +247,14 @@ useMarginNotes(() => {
         :is-ahead="!curve"
         @open="chosen = 'curve'"
       >
-        <CurvePart v-if="curve" :calibration="calibration" :curve="curve" :others="others" @aim="setAim" />
-        <p class="CalibrationPath-acts">
-          <button type="button" @click="exportReadings('csv')">Readings as CSV</button>
-          <button type="button" @click="exportReadings('cgats')">Readings as CGATS.17</button>
-        </p>
+        <CurvePart
+          v-if="curve"
+          :calibration="calibration"
+          :curve="curve"
+          :others="others"
+          :file-name="slug"
+          @aim="setAim"
+        />
         <BigTarget label="On to the check" @press="chosen = 'check'" />
       </PathStep>
       <PathStep
@@ -335,22 +266,15 @@ useMarginNotes(() => {
         :is-ahead="!curve"
         @open="chosen = 'check'"
       >
-        <template v-if="checking && curve">
-          <p>
-            The same chart, laid through the curve: its print should run in even steps. It shows how good the
-            curve is, and can mend it.
-          </p>
-          <ChartFilm
-            :plan="checking"
-            :curve="curve"
-            :writing="`${calibration.name} · check ${checking.tag} · ${dateOf(now.now, now.now)}`"
-            :file-name="`${slug}-check`"
-            label="The checking chart as a negative"
-          />
-          <ReadChart :key="checking.tag" :plan="checking" @read="checkReading = $event" />
-          <BigTarget label="Keep this check" :disabled="!checkReading" @press="keepCheck" />
-          <CheckList :checks="checks" @mend="mend" />
-        </template>
+        <CheckPart
+          v-if="curve"
+          :calibration="calibration"
+          :curve="curve"
+          :checks="checks"
+          :file-name="slug"
+          @keep="keepCheck"
+          @mend="mend"
+        />
       </PathStep>
     </ol>
   </section>
@@ -372,20 +296,17 @@ header {
   font-size: 20px;
 }
 
-.CalibrationPath-good.has-drifted,
-.CalibrationPath-fault {
+.CalibrationPath-good.has-drifted {
   color: var(--es-ember);
 }
 
-nav,
-.CalibrationPath-acts {
+nav {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 20px;
 }
 
-nav button,
-.CalibrationPath-acts button {
+nav button {
   padding: 0;
   border: 0;
   background: none;

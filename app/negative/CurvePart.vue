@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { readingsCgats, readingsCsv } from '@core/formats/chartText'
 import type { Calibration } from '@core/record/light'
 import { aimOf, inkOf, printOf, type CurveAim, type NamedAim, type NegativeCurve } from '@core/tone/curve'
 import ChartFigure, { type ChartSeries } from '../shell/ChartFigure.vue'
+import { saveFile } from '../shell/saveFile'
 import AimField from './AimField.vue'
 
 /** The curve of a calibration: what its chart says, what it aims at, and what a print through it comes to. */
@@ -10,6 +12,7 @@ const props = defineProps<{
   calibration: Calibration
   curve: NegativeCurve
   others: readonly { id: string; name: string; aim: NamedAim }[]
+  fileName: string
 }>()
 const emit = defineEmits<{ aim: [CurveAim] }>()
 const aim = computed({
@@ -56,6 +59,17 @@ const series = computed<ChartSeries[]>(() => {
     },
   ]
 })
+/** The readings of the chart, to be taken elsewhere. */
+function exportReadings(kind: 'csv' | 'cgats'): void {
+  const { patches, readAt, at } = props.calibration
+  const rows = patches.flatMap((patch, step) =>
+    patch.densities.map((density, i) => ({ id: `${step + 1}.${i + 1}`, ink: patch.ink, density })),
+  )
+  const day = new Date(readAt ?? at).toISOString().slice(0, 10)
+  const text = kind === 'csv' ? readingsCsv(rows) : readingsCgats(rows, 'Ember Sheet', day)
+  const type = kind === 'csv' ? 'text/csv' : 'text/plain'
+  saveFile(new Blob([text], { type }), `${props.fileName}.${kind === 'csv' ? 'csv' : 'txt'}`)
+}
 </script>
 
 <template>
@@ -74,6 +88,10 @@ const series = computed<ChartSeries[]>(() => {
       Black L* {{ curve.black.toFixed(1) }}, white {{ curve.white.toFixed(1) }}; the patches scatter by
       {{ curve.scatter.toFixed(1) }} L*.
     </p>
+    <p class="CurvePart-acts">
+      <button type="button" @click="exportReadings('csv')">Readings as CSV</button>
+      <button type="button" @click="exportReadings('cgats')">Readings as CGATS.17</button>
+    </p>
   </div>
 </template>
 
@@ -82,5 +100,20 @@ const series = computed<ChartSeries[]>(() => {
   display: grid;
   gap: 12px;
   width: 100%;
+}
+
+.CurvePart-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+}
+
+.CurvePart-acts button {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--es-quiet);
+  cursor: pointer;
+  text-decoration: underline;
 }
 </style>

@@ -5,10 +5,9 @@ import { useLiveQuery } from '../data/useLiveQuery'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { dateOf } from '../shell/moments'
-import { useNegativeQueue } from './queue.store'
 
-/** Films in the making, and the last ones that were made. */
-const [queue, workroom, now] = [useNegativeQueue(), useWorkroom(), useNow()]
+/** The last films that were made, and the sheets they are for. */
+const [workroom, now] = [useWorkroom(), useNow()]
 const rows = useLiveQuery(() => db.negatives.toArray(), [])
 const LAST = 3
 const made = computed(() =>
@@ -22,24 +21,6 @@ const takeBack = (id: string) => void db.negatives.update(id, { takenBackAt: Dat
 </script>
 
 <template>
-  <ul v-if="queue.jobs.length" class="MadeList" aria-label="Films in the making">
-    <li v-for="job in queue.jobs" :key="job.id">
-      <span>{{ job.fileName }}</span>
-      <progress
-        v-if="job.state === 'working'"
-        :value="job.share"
-        max="1"
-        :aria-label="`Share of ${job.fileName} that is made`"
-      />
-      <span v-else-if="job.state === 'waiting'" class="es-quiet">waits</span>
-      <span v-else role="alert" class="MadeList-fault">
-        {{ job.refusal?.problem }} {{ job.refusal?.remedy }}
-      </span>
-      <button type="button" :aria-label="`Stop ${job.fileName}`" @click="queue.stop(job.id)">
-        {{ job.state === 'refused' ? 'let it be' : 'Stop' }}
-      </button>
-    </li>
-  </ul>
   <ul v-if="made.length" class="MadeList" aria-label="Made last">
     <li v-for="one in made" :key="one.id">
       <span>{{ one.fileName }}</span>
@@ -72,10 +53,6 @@ li {
   align-items: center;
 }
 
-.MadeList-fault {
-  color: var(--es-ember);
-}
-
 button {
   padding: 2px 0;
   border: 0;
@@ -83,25 +60,5 @@ button {
   color: var(--es-quiet);
   cursor: pointer;
   text-decoration: underline;
-}
-
-progress {
-  width: 220px;
-  height: 6px;
-  border: 0;
-  background: var(--es-rule);
-  appearance: none;
-}
-
-progress::-webkit-progress-bar {
-  background: var(--es-rule);
-}
-
-progress::-webkit-progress-value {
-  background: var(--es-ember);
-}
-
-progress::-moz-progress-bar {
-  background: var(--es-ember);
 }
 </style>

@@ -12,6 +12,7 @@ import { usePreferences } from '../shell/preferences.store'
 import { useNegativeDesk } from './desk.store'
 import FilmAndPrint from './FilmAndPrint.vue'
 import FilmFields from './FilmFields.vue'
+import FilmQueue from './FilmQueue.vue'
 import LayerFields from './LayerFields.vue'
 import MadeList from './MadeList.vue'
 import { fileNameOf, tintOf } from './negativeDraft'
@@ -210,7 +211,7 @@ useMarginNotes(() => {
       <BigTarget v-if="desk.picture" plain label="Another picture" @press="file?.click()" />
       <RouterLink :to="{ name: 'calibrate' }">Calibrate</RouterLink>
     </div>
-    <MadeList />
+    <FilmQueue />
 
     <ChoiceRow v-model="part" label="Decide about" :options="PARTS" />
     <PrintFields
@@ -229,6 +230,7 @@ useMarginNotes(() => {
       :curves="curveOptions"
       :fault="read.fault"
     />
+    <MadeList />
   </section>
 </template>
 

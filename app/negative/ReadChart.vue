@@ -5,22 +5,19 @@ import { readReadings } from '@core/formats/chartText'
 import { laidOutByName, readingsOf } from '@core/negative/calibration'
 import { chartPlaces, type ChartPlan } from '@core/negative/chart'
 import type { ChartScan } from '@core/negative/chartScan'
-import type { Calibration } from '@core/record/light'
 import TakeReading from '../instruments/TakeReading.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import TextField from '../shell/TextField.vue'
 import { refusalOfWork, workOn } from '../workers/negativeWork'
 import ChartMap from './ChartMap.vue'
-import { readTyped, wrongCount, type ChartReading } from './chartReading'
+import { readTyped, wrongCount, type ChartReading, type ReadOfChart } from './chartReading'
 import FieldGrid from './FieldGrid.vue'
 import { scanSentences } from './scanWords'
 
 /** Readings of one printed chart: from a scan or photo, typed, from a file, or from the instrument. */
 const props = defineProps<{ plan: ChartPlan }>()
 /** What was read, as soon as there is something to go on with. */
-const emit = defineEmits<{
-  read: [{ readings: ChartReading[]; by: NonNullable<Calibration['by']>; whiteDensity?: number } | null]
-}>()
+const emit = defineEmits<{ read: [ReadOfChart | null] }>()
 
 const WAYS = [
   { id: 'scan', name: 'a scan or photo' },

@@ -1,12 +1,21 @@
 import { CoreError, type Refusal } from '@core/errors'
 import { laidOut } from '@core/negative/calibration'
 import { chartPlaces, type ChartPlan } from '@core/negative/chart'
+import type { Calibration } from '@core/record/light'
 import { readDensities } from '../light/stripReading'
 
 /** One reading of a chart: which tone, and its density, `null` where the patch is damaged. */
 export interface ChartReading {
   step: number
   density: number | null
+}
+
+/** A chart that was read, and how. */
+export interface ReadOfChart {
+  readings: ChartReading[]
+  by: NonNullable<Calibration['by']>
+  /** Density of the white ground that a scan was scaled by. */
+  whiteDensity?: number
 }
 
 /**

@@ -156,11 +156,13 @@ describe('solveCurve', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 10_000 }),
-        fc.double({ min: 0, max: 3, noNaN: true }),
+        fc.double({ min: 0.01, max: 3, noNaN: true }),
         (seed, noise) => {
           const curve = solveCurve(chart(process(1.8), 31, noise, seed))
           curve.inks.forEach((one, i) => i && expect(one).toBeGreaterThanOrEqual(curve.inks[i - 1]! - 1e-9))
-          expect(curve.scatter).toBeLessThan(noise + 0.01)
+          // Of two readings a tone, about as far apart as they were made.
+          expect(curve.scatter).toBeLessThan(1.35 * noise + 0.01)
+          expect(curve.scatter).toBeGreaterThanOrEqual(0.4 * noise)
         },
       ),
       { numRuns: 60 },

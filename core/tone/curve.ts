@@ -32,8 +32,9 @@ export interface NegativeCurve {
   /** The deepest black and the whitest white the chart reached, L*. */
   black: number
   white: number
-  /** Reading minus smoothed reading of each patch, in L*, in the order of ink; scatter is their usual size. */
+  /** Mean reading minus ordered reading of each ink, in L*, in the order of ink. */
   residuals: number[]
+  /** Usual distance of a single reading from the ordered row, in L*. */
   scatter: number
   /** Ink from which more ink makes the print no lighter, and below which less makes it no darker. */
   blockedFrom: number
@@ -102,7 +103,7 @@ export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'ligh
     black,
     white,
     residuals,
-    scatter: Math.sqrt(mean(residuals.map((one) => one ** 2))),
+    scatter: Math.sqrt(mean(read.flatMap(([, values], i) => values.map((one) => (one - ordered[i]!) ** 2)))),
     blockedFrom: inkFor(white - UNSEEN),
     mergedTo: inkFor(black + UNSEEN),
     levelsLost: levelsLost(monotoneCubic(tones, curveInks)),
