@@ -1,5 +1,5 @@
 import { expect, test, type Download, type Page } from '@playwright/test'
-import { filmOf, lightnessOf, printedAndScanned, type Film } from './films.ts'
+import { filmOf, lightnessOf, printedAndScanned, tabletScan } from './films.ts'
 import { open } from './workroom.ts'
 
 /** A process as it is on this day: density of its print behind ink. */
@@ -25,7 +25,6 @@ async function begin(page: Page, name: string): Promise<void> {
 }
 const scan = (page: Page, buffer: Buffer, name = 'scan.jpg') =>
   page.getByLabel('Scan of the chart').setInputFiles({ name, mimeType: 'image/jpeg', buffer })
-const worstStep = (film: Film) => film.width * film.height
 
 test('from a base exposure over chart, print, scan and curve to a check, left and taken up again', async ({
   page,
@@ -34,7 +33,7 @@ test('from a base exposure over chart, print, scan and curve to a check, left an
   await begin(page, 'rag and box')
   const film = await filmOf(await saved(page, 'The chart as a negative'))
   expect(film.meta).toMatchObject({ depth: 'ushort', density: 360 })
-  expect(worstStep(film)).toBeGreaterThan(1_000_000)
+  expect(film.width * film.height).toBeGreaterThan(1_000_000)
 
   // Days later.
   await open(page, '/negative/calibrate')
@@ -54,6 +53,20 @@ test('from a base exposure over chart, print, scan and curve to a check, left an
   await scan(page, await printedAndScanned(film, today))
   await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
   await page.getByLabel('Density of its white ground').fill('0.08')
+
+  // A step tablet that the same scanner saw scales it as well; what is none is refused.
+  await page.getByText('Or scale it by a scanned step tablet').click()
+  const densities = Array.from({ length: 12 }, (_, i) => 0.08 + 0.14 * i)
+  await page.getByLabel('Densities of its steps, lightest first').fill(densities.join(' '))
+  const tablet = page.getByLabel('Scan of the step tablet', { exact: true })
+  await tablet.setInputFiles({
+    name: 'none.png',
+    mimeType: 'image/png',
+    buffer: await tabletScan([0.1, 0.1]),
+  })
+  await expect(page.getByText('The steps of this picture do not grow darker')).toBeVisible()
+  await tablet.setInputFiles({ name: 't.png', mimeType: 'image/png', buffer: await tabletScan(densities) })
+  await expect(page.getByText('Scaled by a step tablet')).toBeVisible()
   await keep.click()
   await expect(page.getByRole('application', { name: 'What the chart says' })).toBeVisible()
   await expect(page.getByText(/Black L\* \d+\.\d, white \d+\.\d; the patches scatter/)).toHaveText(

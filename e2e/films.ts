@@ -23,6 +23,23 @@ export async function filmOf(download: Download): Promise<Film> {
   return { width, height, values, meta, at: (x, y) => values[y * width + x] ?? Number.NaN }
 }
 
+/** Code of sRGB that a scanner gives a density of its paper. */
+const coded = (density: number) => {
+  const light = 0.85 * 10 ** -density
+  return Math.round(255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055))
+}
+
+/** A reflection step tablet as the same scanner sees it, each step 60 pixels wide. */
+export function tabletScan(densities: readonly number[]): Promise<Buffer> {
+  const [width, height] = [60 * densities.length, 120]
+  const row = Uint8Array.from({ length: width }, (_, x) => coded(densities[Math.floor(x / 60)] ?? 0))
+  const data = Buffer.concat(Array.from({ length: height }, () => Buffer.from(row)))
+  return sharp(data, { raw: { width, height, channels: 1 } })
+    .toColourspace('srgb')
+    .png()
+    .toBuffer()
+}
+
 /**
  * Prints a film by a response and lays the print on a scanner: seen from its front, coat all around, then bare paper,
  * a little askew, in eight bits.
@@ -34,10 +51,6 @@ export async function printedAndScanned(
   density: (ink: number) => number,
   degrees = 2.5,
 ): Promise<Buffer> {
-  const coded = (of: number) => {
-    const light = 0.85 * 10 ** -of
-    return Math.round(255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055))
-  }
   const table = Uint8Array.from({ length: 65_536 }, (_, value) => coded(density(1 - value / 65_535)))
   const print = Buffer.from(Uint8Array.from(film.values, (value) => table[value] ?? 0))
   const black = coded(density(0))

@@ -3,6 +3,7 @@ import { expect, test, type Download, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { DEMO_ADDRESS } from './browser.ts'
 import { filmOf } from './films.ts'
+import { readPdf } from './readPdf.ts'
 import { expectDim, open } from './workroom.ts'
 
 /** A picture that runs from black at its left to white at its right. */
@@ -67,9 +68,36 @@ function bomb(): Buffer {
   return head
 }
 
+/** A TIFF of a few bytes that says it has a hundred thousand pixels each way. */
+function tiffBomb(): Buffer {
+  const fields = [
+    [256, 4, 100_000],
+    [257, 4, 100_000],
+    [258, 3, 8],
+    [259, 3, 1],
+    [262, 3, 1],
+    [273, 4, 8],
+    [277, 3, 1],
+    [279, 4, 10],
+  ] as const
+  const file = Buffer.alloc(8 + 2 + 12 * fields.length + 4)
+  file.write('II*\0', 'latin1')
+  file.writeUInt32LE(8, 4)
+  file.writeUInt16LE(fields.length, 8)
+  fields.forEach(([tag, type, value], i) => {
+    const at = 10 + 12 * i
+    file.writeUInt16LE(tag, at)
+    file.writeUInt16LE(type, at + 2)
+    file.writeUInt32LE(1, at + 4)
+    file.writeUInt32LE(value, at + 8)
+  })
+  return file
+}
+
 test('what is no picture is refused with a reason, and the work goes on', async ({ page }) => {
   await open(page, '/negative')
   const whole = await slope(300, 300)
+  const tiff = await sharp(whole).tiff({ compression: 'none' }).toBuffer()
   for (const [name, buffer, words] of [
     [
       'words.jpg',
@@ -79,6 +107,9 @@ test('what is no picture is refused with a reason, and the work goes on', async 
     ['cut.jpg', whole.subarray(0, 200), 'not a picture that can be read'],
     ['empty.png', Buffer.alloc(0), 'not a picture that can be read'],
     ['bomb.png', bomb(), 'pixels'],
+    ['cut.tif', tiff.subarray(0, 3000), 'not a picture that can be read'],
+    ['bomb.tif', tiffBomb(), 'pixels'],
+    ['inks.tif', await sharp(tiff).toColourspace('cmyk').tiff().toBuffer(), 'Save it'],
   ] as const) {
     await choose(page, buffer, name)
     await expect(page.getByRole('alert'), name).toContainText(words)
@@ -125,6 +156,7 @@ test('long works wait in a row, show how far they are and can be stopped, wherev
 
 test('TIFF in, with its profile; TIFF and PDF out, with border, marks, strip and writing', async ({
   page,
+  context,
 }) => {
   await open(page, '/negative')
   const tiff = await sharp(await slope(500, 400))
@@ -159,10 +191,15 @@ test('TIFF in, with its profile; TIFF and PDF out, with border, marks, strip and
   expect(written).toBeGreaterThan(300)
 
   await page.getByText('PDF', { exact: true }).click()
-  const pdf = readFileSync(await (await made(page)).path()).toString('latin1')
-  expect(pdf.startsWith('%PDF-1.5')).toBe(true)
+  const pdf = readFileSync(await (await made(page)).path())
+  expect(pdf.toString('latin1').startsWith('%PDF-1.5')).toBe(true)
+  const read = await readPdf(context, pdf, 1)
   // 6 × 5 in with its border: 432 × 360 points.
-  expect(pdf).toContain('/MediaBox [0 0 432.0000 360.0000]')
+  expect([read.pages, ...read.view]).toEqual([1, 0, 0, 432, 360])
+  const greyAt = (x: number, y: number) => read.data[4 * (y * read.width + x)] ?? Number.NaN
+  expect(greyAt(8, 8)).toBeLessThan(10)
+  // On the film the picture's black lies at the right.
+  expect(greyAt(385, 180)).toBeGreaterThan(greyAt(50, 180) + 150)
 })
 
 test('tones are pulled on the ladder by key and by mouse, and the film follows', async ({ page }) => {

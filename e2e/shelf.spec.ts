@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import jsQR from 'jsqr'
+import { readPdf } from './readPdf.ts'
 import { DEMO_ADDRESS } from './browser.ts'
 import { expectDim, leftIn, make, open, pick, takeIn } from './workroom.ts'
 
@@ -193,45 +194,7 @@ test('a label is a PDF of its exact size: text, strength, hazards, and a code th
   expect(download.suggestedFilename()).toBe('label-SI-1.pdf')
   const pdf = readFileSync(await download.path())
 
-  // Opened by another program's reader, in a page of its own.
-  const reader = await context.newPage()
-  const serve = { 'pdf.mjs': 'pdf.mjs', 'worker.mjs': 'pdf.worker.mjs' }
-  for (const [name, file] of Object.entries(serve))
-    await reader.route(`**/${name}`, (route) =>
-      route.fulfill({
-        contentType: 'text/javascript',
-        body: readFileSync(`node_modules/pdfjs-dist/legacy/build/${file}`),
-      }),
-    )
-  await reader.route('**/reader', (route) =>
-    route.fulfill({ contentType: 'text/html', body: '<canvas></canvas>' }),
-  )
-  await reader.goto('http://reader.test/reader')
-  const read = await reader.evaluate(
-    async (bytes) => {
-      const address = 'http://reader.test/pdf.mjs'
-      const pdfjs = await import(address)
-      pdfjs.GlobalWorkerOptions.workerSrc = 'http://reader.test/worker.mjs'
-      const file = await pdfjs.getDocument({ data: new Uint8Array(bytes) }).promise
-      const sheet = await file.getPage(1)
-      const words = (await sheet.getTextContent()).items.map((item: { str: string }) => item.str).join(' ')
-      const viewport = sheet.getViewport({ scale: 3 })
-      const canvas = document.querySelector('canvas')!
-      Object.assign(canvas, { width: viewport.width, height: viewport.height })
-      const drawing = canvas.getContext('2d')!
-      await sheet.render({ canvasContext: drawing, canvas, viewport }).promise
-      const pixels = drawing.getImageData(0, 0, canvas.width, canvas.height)
-      return {
-        pages: file.numPages,
-        view: sheet.view,
-        words,
-        width: pixels.width,
-        height: pixels.height,
-        data: [...pixels.data],
-      }
-    },
-    [...pdf],
-  )
+  const read = await readPdf(context, pdf, 3)
   expect(read.pages).toBe(1)
   // 90 x 50 mm in points of 1/72 in.
   expect(read.view[2]).toBeCloseTo((90 / 25.4) * 72, 1)

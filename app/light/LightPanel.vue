@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { CoreError, type Refusal } from '@core/errors'
+import { CoreError } from '@core/errors'
 import type { LampHealth } from '@core/light/ageing'
 import { strengthAtDistance, throughLayers } from '@core/light/distance'
 import { exposureForLight } from '@core/light/exposureChange'
@@ -18,6 +18,7 @@ import FigureValue from '../shell/FigureValue.vue'
 import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'
 import TextField from '../shell/TextField.vue'
+import { useAttempt } from '../shell/useAttempt'
 import { falloffText, readFalloffTable, readPositive } from './lightDraft'
 import { useLights } from './lights.store'
 import { irradianceText } from './lightWords'
@@ -34,17 +35,8 @@ const isSun = computed(() => light.value.kind === 'sun')
 
 const reading = ref('')
 const hours = ref('')
-const faults = ref<Record<string, Refusal | undefined>>({})
+const { faults, attempt } = useAttempt()
 /** Runs what a field asks for; a refusal stands under the field and what was typed stays. */
-async function attempt(field: string, work: () => Promise<void>): Promise<void> {
-  faults.value = { ...faults.value, [field]: undefined }
-  try {
-    await work()
-  } catch (error) {
-    if (error instanceof CoreError) faults.value = { ...faults.value, [field]: error.refusal }
-    else notice.refuse(error, field)
-  }
-}
 async function told(what: Parameters<typeof lights.tell>[1], said: string): Promise<void> {
   const id = await lights.tell(light.value.id, what)
   notice.say(said, () => lights.takeBack(id))

@@ -1,123 +1,49 @@
 <script setup lang="ts">
-import { v4 as uuid } from 'uuid'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { CoreError, type Refusal } from '@core/errors'
-import { expectedLight, sunSceneOf } from '@core/light/lightNow'
+import { CoreError } from '@core/errors'
 import { digits, formatSpan } from '@core/quantity/format'
-import type { Figure } from '@core/quantity/figure'
-import { Light } from '@core/record/light'
-import { cloudFromUvIndex, SKIES, type SkyName } from '@core/sun/cloud'
-import { bestWindow, doneAt, lightAt, sunCurve, sunTimes } from '@core/sun/day'
-import { sunPosition } from '@core/sun/position'
-import { places } from '@library/index'
-import { db } from '../data/db'
-import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
-import ChartFigure, { type ChartSeries } from '../shell/ChartFigure.vue'
+import ChartFigure from '../shell/ChartFigure.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import FigureValue from '../shell/FigureValue.vue'
 import { useMarginNotes } from '../shell/margin.store'
 import { dayOf, timeOfDay } from '../shell/moments'
-import { useNotice } from '../shell/notice.store'
 import TextField from '../shell/TextField.vue'
-import { placeText, readPlace, readPositive } from './lightDraft'
+import { useAttempt } from '../shell/useAttempt'
 import LightNav from './LightNav.vue'
 import { useLights } from './lights.store'
 import { irradianceText, skyText } from './lightWords'
+import SunPlace from './SunPlace.vue'
+import { useSunDay } from './useSunDay'
 
-const [route, workroom, lights, now, notice] = [useRoute(), useWorkroom(), useLights(), useNow(), useNotice()]
-const DAY = 86_400_000
+const [route, workroom, lights] = [useRoute(), useWorkroom(), useLights()]
+const { faults, attempt } = useAttempt()
 
 const suns = computed(() => workroom.lights.filter((light) => light.kind === 'sun'))
 const sunId = ref(typeof route.query.light === 'string' ? route.query.light : '')
 const light = computed(() => suns.value.find((one) => one.id === sunId.value) ?? suns.value[0] ?? null)
 
-// --- where, and under which sky
-const placeName = ref('')
-const coordinates = ref('')
-const altitude = ref('')
-const faults = ref<Record<string, Refusal | undefined>>({})
-watch(
-  () => light.value?.id,
-  () => {
-    const place = light.value?.place
-    placeName.value = place?.name ?? ''
-    coordinates.value = place ? placeText(place) : ''
-    altitude.value = place ? String(place.altitudeMetres) : ''
-  },
-  { immediate: true },
-)
-watch(placeName, (name) => {
-  const known = places.find((one) => one.name === name)
-  if (!known || name === light.value?.place?.name) return
-  coordinates.value = placeText(known)
-  altitude.value = String(known.altitudeMetres)
-})
-async function attempt(field: string, work: () => Promise<void>): Promise<void> {
-  faults.value = { ...faults.value, [field]: undefined }
-  try {
-    await work()
-  } catch (error) {
-    if (error instanceof CoreError) faults.value = { ...faults.value, [field]: error.refusal }
-    else notice.refuse(error, field)
-  }
-}
-async function change(part: Partial<Light>): Promise<void> {
-  const before = light.value
-  const fresh: Light = before ?? { id: uuid(), name: 'the sun', kind: 'sun', note: '', changedAt: Date.now() }
-  await db.lights.put(Light.parse({ ...fresh, ...part, changedAt: Date.now() }))
-  if (before) notice.say(`${before.name} is changed.`, () => void db.lights.put(before))
-}
-/** The sky is kept with its light, and in the ledger, so that a frame that is out is counted under each sky it had. */
-async function saySky(sky: Omit<NonNullable<Light['sky']>, 'at'>): Promise<void> {
-  const one = light.value
-  if (!one) return
-  await lights.tell(one.id, { type: 'sky', share: sky.share })
-  await change({ sky: { ...sky, at: Date.now() } })
-}
-const keepPlace = () =>
-  attempt('place', async () => {
-    const metres = altitude.value.trim() ? Number(altitude.value.replace(/[^\d.-]/g, '')) : 0
-    if (!Number.isFinite(metres) || metres < -500 || metres > 6000)
-      throw new CoreError({
-        code: 'out-of-range',
-        field: 'altitude',
-        problem: `“${altitude.value}” is no height to work at.`,
-        remedy: 'Write metres above the sea, from −500 to 6000.',
-      })
-    const { latitude, longitude } = readPlace(coordinates.value)
-    await change({ place: { name: placeName.value.trim(), latitude, longitude, altitudeMetres: metres } })
-  })
-const sky = computed<string | undefined>({
-  get: () => {
-    const said = light.value?.sky
-    return said && now.now - said.at < DAY / 4 && typeof said.by === 'string' ? said.by : undefined
-  },
-  set: (id) => {
-    const one = SKIES.find((other) => other.id === id)
-    if (one) void saySky({ share: one.share, factor: one.factor, by: id as SkyName })
-  },
-})
-const uvIndex = ref('')
-const keepIndex = () =>
-  attempt('uvIndex', async () => {
-    const place = light.value?.place
-    if (!place) return
-    const index = readPositive(uvIndex.value, 'UV index', 'Write the forecast, such as 4.5.')
-    const figure = cloudFromUvIndex(index, sunPosition(place, Date.now()).zenith)
-    await saySky({ share: figure.value, factor: 1 + (figure.uncertainty ?? 0.3), by: { uvIndex: index } })
-    uvIndex.value = ''
-  })
-const facing = computed<string | undefined>({
-  get: () => light.value?.facing ?? 'flat',
-  set: (id) => void change({ facing: id === 'sun' ? 'sun' : 'flat' }),
-})
-
-// --- the day
-const dayStart = ref(new Date(now.now).setHours(0, 0, 0, 0))
-const goDay = (by: number) =>
-  (dayStart.value = new Date(dayStart.value + by * DAY + DAY / 2).setHours(0, 0, 0, 0))
+const {
+  dayStart,
+  goDay,
+  isToday,
+  scene,
+  curve,
+  times,
+  isUpAtNoon,
+  expected,
+  typedDose,
+  dose,
+  best,
+  outAt,
+  putOut,
+  finish,
+  finishFigure,
+  series,
+  hourText,
+  asHour,
+} = useSunDay(light)
 const date = ref('')
 const goDate = () =>
   attempt('date', async () => {
@@ -131,125 +57,6 @@ const goDate = () =>
       })
     dayStart.value = new Date(at).setHours(0, 0, 0, 0)
   })
-const isToday = computed(() => lights.minute >= dayStart.value && lights.minute < dayStart.value + DAY)
-const history = computed(() => lights.history(light.value?.id))
-const scene = computed(
-  () => history.value && sunSceneOf(history.value, isToday.value ? lights.minute : dayStart.value + DAY / 2),
-)
-const curve = computed(() => scene.value && sunCurve(scene.value.scene, dayStart.value, dayStart.value + DAY))
-const times = computed(() => light.value?.place && sunTimes(light.value.place, dayStart.value))
-const isUpAtNoon = computed(() => curve.value && times.value && lightAt(curve.value, times.value.highest) > 0)
-const expected = computed(() => history.value && expectedLight(history.value, lights.minute))
-
-// --- what a frame needs
-const typedDose = ref('')
-const base = computed(
-  () =>
-    lights.bases
-      .filter((one) => one.lightId === light.value?.id && one.milliwattsPerCm2)
-      .sort((a, b) => b.at - a.at)[0],
-)
-/** From what is typed, a base exposure under this sun, or the usual time at noon of this day: the first that is known. */
-const dose = computed<{ value: number; says: string } | null>(() => {
-  if (typedDose.value.trim()) {
-    const value = Number(typedDose.value.replace(',', '.').replace(/[^\d.]/g, ''))
-    return value > 0 ? { value, says: 'as typed' } : null
-  }
-  if (base.value?.milliwattsPerCm2)
-    return {
-      value: base.value.seconds * base.value.milliwattsPerCm2,
-      says: `base exposure of ${dayOf(base.value.at)}`,
-    }
-  const seconds = light.value?.usualSeconds ?? 600
-  const noon = curve.value && times.value ? lightAt(curve.value, times.value.highest) : 0
-  return noon > 0
-    ? {
-        value: seconds * noon,
-        says: `${formatSpan(seconds)} at this day’s noon, until a base exposure is found`,
-      }
-    : null
-})
-const best = computed(() => (curve.value && dose.value ? bestWindow(curve.value, dose.value.value) : null))
-const outAt = ref('')
-/** When a frame that is put out at the time in hand will have its dose, and how far that may be out. */
-const finish = computed(() => {
-  if (!curve.value || !dose.value || !scene.value) return null
-  const typed = /^(\d{1,2})[:.](\d{2})$/.exec(outAt.value.trim())
-  const from = typed
-    ? new Date(dayStart.value).setHours(Number(typed[1]), Number(typed[2]), 0, 0)
-    : isToday.value && lightAt(curve.value, lights.minute) > 0.02
-      ? lights.minute
-      : (best.value?.at ?? dayStart.value + DAY / 2)
-  const spread = Math.exp(scene.value.correction.uncertainty ?? 0.3)
-  const [day, needs] = [curve.value, dose.value.value]
-  const [at, early, late] = [1, 1 / spread, spread].map((factor) => doneAt(day, from, needs * factor))
-  return { from, at: at ?? null, early: early ?? null, late: late ?? null }
-})
-const finishFigure = computed<Figure | null>(() => {
-  const { at, from, early, late } = finish.value ?? {}
-  if (!at || from === undefined) return null
-  return {
-    value: (at - from) / 1000,
-    unit: 's',
-    ...(early && late && { uncertainty: (late - early) / 2000 }),
-    working: {
-      words: 'the time in which the light of the day adds up to the dose',
-      formula: '∫E dt = H',
-      inputs: [
-        {
-          name: 'dose wanted',
-          symbol: 'H',
-          value: dose.value?.value ?? 0,
-          unit: 'mJ/cm²',
-          standing: 'yours',
-        },
-        {
-          name: 'light when it is put out',
-          symbol: 'E',
-          value: curve.value ? lightAt(curve.value, from) : 0,
-          unit: 'mW/cm²',
-          standing: 'memory',
-        },
-        {
-          name: 'your own results',
-          symbol: 'k',
-          value: scene.value?.correction.value ?? 1,
-          unit: '×',
-          standing: 'yours',
-        },
-      ],
-      standing: 'memory',
-      source: expected.value?.working.source ?? '',
-      leavesOut: 'what the sky does meanwhile; the interval is left one time in three',
-    },
-  }
-})
-
-const series = computed<ChartSeries[]>(() => {
-  if (!curve.value || !scene.value) return []
-  const { milliwattsPerCm2: row, from, stepMilliseconds } = curve.value
-  const hours = (i: number) => (from + i * stepMilliseconds - dayStart.value) / 3_600_000
-  const all = [...row].map((y, i) => ({ x: hours(i), y })).filter((_, i) => i % 5 === 0)
-  const spread = Math.exp(scene.value.correction.uncertainty ?? 0)
-  const line = (name: string, factor: number) => ({
-    name, kind: 'line' as const, colour: 'quiet' as const, dashed: true, isDrawnOnly: true,
-    points: all.map(({ x, y }) => ({ x, y: y * factor })),
-  }) // prettier-ignore
-  return [
-    { name: 'light on the frame', kind: 'line', isDrawnOnly: true, points: all },
-    line('high', spread),
-    line('low', 1 / spread),
-    {
-      name: 'on the hour',
-      kind: 'points',
-      colour: 'ink',
-      points: all.filter(({ x, y }) => Number.isInteger(x) && y > 0.01),
-    },
-  ]
-})
-const hourText = (x: number) =>
-  `${String(Math.floor(x + 1e-6)).padStart(2, '0')}:${String(Math.round((x % 1) * 60) % 60).padStart(2, '0')}`
-const asHour = (at: number) => (at - dayStart.value) / 3_600_000
 
 useMarginNotes(() => [
   {
@@ -356,6 +163,7 @@ useMarginNotes(() => [
           v-model="outAt"
           label="Put out at"
           :placeholder="finish ? timeOfDay(finish.from) : '12:30'"
+          :fault="putOut.fault"
         />
         <TextField
           v-model="typedDose"
@@ -366,42 +174,7 @@ useMarginNotes(() => [
       </div>
     </template>
 
-    <ChoiceRow v-if="light?.place" v-model="sky" label="The sky now" :options="SKIES" />
-    <form v-if="light?.place" class="SunPage-row" @submit.prevent="keepIndex">
-      <TextField
-        v-model="uvIndex"
-        label="Or the UV index forecast for now"
-        placeholder="4.5"
-        :fault="faults.uvIndex"
-        :hint="skyText(light.sky)"
-      />
-      <button type="submit">Take the sky from it</button>
-    </form>
-    <ChoiceRow
-      v-if="light?.place"
-      v-model="facing"
-      label="The frame lies"
-      :options="[
-        { id: 'flat', name: 'flat' },
-        { id: 'sun', name: 'facing the sun' },
-      ]"
-    />
-    <form class="SunPage-row" @submit.prevent="keepPlace">
-      <TextField
-        v-model="placeName"
-        label="Place"
-        :options="places.map((one) => one.name)"
-        placeholder="pick one, or its name"
-      />
-      <TextField
-        v-model="coordinates"
-        label="Latitude, longitude"
-        placeholder="52.09 N, 5.12 E"
-        :fault="faults.place"
-      />
-      <TextField v-model="altitude" label="Height above the sea, m" placeholder="0" />
-      <button type="submit">{{ light?.place ? 'Change the place' : 'The frame is put out here' }}</button>
-    </form>
+    <SunPlace :light="light" />
   </section>
 </template>
 

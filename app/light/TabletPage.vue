@@ -3,9 +3,9 @@ import { v4 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
 import { densityBehind, type Characteristic } from '@core/tone/characteristic'
-import { suitNegative, TABLETS } from '@core/tone/tablet'
+import { TABLETS } from '@core/tone/tablet'
 import { digits } from '@core/quantity/format'
-import { Tablet, TabletPrint } from '@core/record/light'
+import { TabletPrint } from '@core/record/light'
 import { db } from '../data/db'
 import { useWorkroom } from '../data/workroom.store'
 import TakeReading from '../instruments/TakeReading.vue'
@@ -19,7 +19,9 @@ import SelectField from '../shell/SelectField.vue'
 import TextField from '../shell/TextField.vue'
 import LightNav from './LightNav.vue'
 import { useLights } from './lights.store'
-import { readDensities } from './stripReading'
+import NegativeSuits from './NegativeSuits.vue'
+import OwnTablet from './OwnTablet.vue'
+import { readRow } from './stripReading'
 import { useCurves } from './useCurves'
 
 const [workroom, lights, notice] = [useWorkroom(), useLights(), useNotice()]
@@ -44,17 +46,9 @@ const processOptions = computed(() => workroom.allProcesses.map((one) => ({ id: 
 
 /** Readings in a row, clear step first; a dash for a step that could not be read. */
 const read = computed((): { print: (number | null)[] | null; fault?: Refusal } => {
-  const words = typed.value
-    .replace(/(\d),(\d)/g, '$1.$2')
-    .split(/[\s;]+/)
-    .filter(Boolean)
-  if (!words.length) return { print: null }
+  if (!typed.value.trim()) return { print: null }
   try {
-    const print = words.map((word) =>
-      /^[-–—x]$/i.test(word)
-        ? null
-        : (readDensities(word, scale.value === 'lightness' ? 'lightness' : 'density')[0] ?? null),
-    )
+    const print = readRow(typed.value, scale.value === 'lightness' ? 'lightness' : 'density')
     if (print.length > tablet.value.densities.length)
       throw new CoreError({
         code: 'too-many',
@@ -73,40 +67,6 @@ const read = computed((): { print: (number | null)[] | null; fault?: Refusal } =
 function take(value: number): void {
   isByInstrument.value = true
   typed.value = `${typed.value.trim()} ${value.toFixed(3)}`.trim()
-}
-
-// --- own tablets
-const ownName = ref('')
-const ownDensities = ref('')
-const ownFault = ref<Refusal | undefined>()
-async function keepTablet(): Promise<void> {
-  ownFault.value = undefined
-  try {
-    const densities = readDensities(ownDensities.value, 'density')
-    if (densities.length < 6)
-      throw new CoreError({
-        code: 'too-few',
-        field: 'tablet',
-        problem: 'A tablet has at least six steps.',
-        remedy: 'Write the density of each step, the clear one first.',
-      })
-    const clear = densities[0] ?? 0
-    const id = uuid()
-    // Over its clear step, so that readings with and without film base are the same tablet.
-    await db.tablets.add(
-      Tablet.parse({
-        id,
-        name: ownName.value.trim() || 'my tablet',
-        densities: densities.map((one) => Math.max(0, Math.round((one - clear) * 1000) / 1000)),
-        changedAt: Date.now(),
-      }),
-    )
-    tabletId.value = id
-    ;[ownName.value, ownDensities.value] = ['', '']
-  } catch (error) {
-    if (error instanceof CoreError) ownFault.value = error.refusal
-    else notice.refuse(error, 'the tablet')
-  }
 }
 
 // --- curves
@@ -213,25 +173,13 @@ async function keep(): Promise<void> {
 }
 const takeBack = (id: string) => void db.tabletPrints.update(id, { takenBackAt: Date.now() })
 
-// --- which one suits a negative
-const negative = ref('')
-const suits = computed(() => {
-  const range = Number(negative.value.replace(',', '.'))
-  if (!(range > 0)) return []
-  return suitNegative(
-    range,
-    kept.value.flatMap((one) => {
-      const curve = curveOf(one.id)
-      return curve ? [{ id: one.id, name: one.name, curve }] : []
-    }),
-  )
-})
-const SUIT_WORDS = {
-  fits: 'fits',
-  shortPaper: 'too contrasty: shadows or highlights will be lost',
-  longPaper: 'too soft: the print will be flat',
-  unknown: 'its tablet ended too early to tell',
-} as const
+/** Kept tablets that gave a curve. */
+const measured = computed(() =>
+  kept.value.flatMap((one) => {
+    const curve = curveOf(one.id)
+    return curve ? [{ id: one.id, name: one.name, curve }] : []
+  }),
+)
 
 useMarginNotes(() => {
   const notes: MarginNote[] = []
@@ -374,38 +322,9 @@ useMarginNotes(() => {
           </button>
         </li>
       </ul>
-      <TextField
-        v-model="negative"
-        label="Density range of a negative"
-        placeholder="1.65"
-        hint="says which of these suits it"
-      />
-      <ul v-if="suits.length" aria-label="What suits this negative">
-        <li
-          v-for="(suit, at) in suits"
-          :key="suit.id"
-          :class="{ 'is-best': at === 0 && suit.says !== 'unknown' }"
-        >
-          {{ suit.name }}: {{ SUIT_WORDS[suit.says] }}
-          <span v-if="suit.spare !== null" class="es-quiet">
-            {{ suit.spare > 0 ? '+' : '−' }}{{ digits(Math.abs(suit.spare), 2) }}
-          </span>
-        </li>
-      </ul>
+      <NegativeSuits :papers="measured" />
     </section>
-    <details>
-      <summary>A tablet of your own</summary>
-      <div class="TabletPage-row">
-        <TextField v-model="ownName" label="Its name" placeholder="calibrated, no. 4" />
-        <TextField
-          v-model="ownDensities"
-          label="Densities of its steps, clear one first"
-          placeholder="0.05 0.20 0.36 …"
-          :fault="ownFault"
-        />
-      </div>
-      <button type="button" @click="keepTablet">Keep these steps</button>
-    </details>
+    <OwnTablet @kept="tabletId = $event" />
   </section>
 </template>
 
@@ -462,27 +381,11 @@ li .es-quiet {
   margin: 0 12px;
 }
 
-li.is-best {
-  font-weight: 700;
-}
-
 li button {
   border: 0;
   background: none;
   color: var(--es-quiet);
   cursor: pointer;
   text-decoration: underline;
-}
-
-summary {
-  padding: 6px 0;
-  cursor: pointer;
-}
-
-details > button {
-  padding: 8px 12px;
-  border: 1px solid var(--es-line);
-  background: none;
-  cursor: pointer;
 }
 </style>

@@ -1,4 +1,4 @@
-import { placeText, readFalloffTable, readPlace, readPositive } from './lightDraft'
+import { placeText, readFalloffTable, readPlace, readPositive, readClock } from './lightDraft'
 
 describe('a place as it is typed', () => {
   it.each([
@@ -41,3 +41,16 @@ it.each([
   ['.5', 0.5],
 ])('%s is a positive number', (text, value) => expect(readPositive(text, 'x', 'y')).toBe(value))
 it.each(['', '0', '-3', 'four'])('%j is not', (text) => expect(() => readPositive(text, 'x', 'y')).toThrow())
+
+describe('a time of the day', () => {
+  it.each([
+    ['9:30', { hours: 9, minutes: 30 }],
+    [' 14.05 ', { hours: 14, minutes: 5 }],
+    ['0:00', { hours: 0, minutes: 0 }],
+    ['', null],
+  ])('“%s”', (text, clock) => expect(readClock(text)).toEqual({ clock }))
+
+  it.each(['25:99', '24:00', '9:60', 'noon', '9'])('“%s” is refused', (text) =>
+    expect(readClock(text)).toMatchObject({ clock: null, fault: { code: 'unreadable' } }),
+  )
+})

@@ -1,4 +1,4 @@
-import { CoreError } from '@core/errors'
+import { CoreError, type Refusal } from '@core/errors'
 import { parseQuantity } from '@core/quantity/parse'
 import type { Light } from '@core/record/light'
 
@@ -72,4 +72,24 @@ export function falloffText(falloff: Light['falloff']): string {
   if (falloff.kind === 'point') return 'like a bulb'
   if (falloff.kind === 'line') return `like a tube of ${Math.round(falloff.lengthMillimetres)}\u00a0mm`
   return `by a table of ${falloff.rows.length} distances`
+}
+
+/** A time of the day as it is typed, `7:30` or `14.05`; nothing typed is no time and no fault. */
+export function readClock(text: string): {
+  clock: { hours: number; minutes: number } | null
+  fault?: Refusal
+} {
+  if (!text.trim()) return { clock: null }
+  const found = /^(\d{1,2})[:.](\d{2})$/.exec(text.trim())
+  const [hours, minutes] = [Number(found?.[1]), Number(found?.[2])]
+  if (hours < 24 && minutes < 60) return { clock: { hours, minutes } }
+  return {
+    clock: null,
+    fault: {
+      code: 'unreadable',
+      field: 'time of day',
+      problem: `“${text.trim()}” is no time of the day.`,
+      remedy: 'Write it like 9:30, up to 23:59.',
+    },
+  }
 }

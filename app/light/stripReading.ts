@@ -69,3 +69,22 @@ export function readStrip(
   })
   return { readings, faults }
 }
+
+/**
+ * Readings in a row as they are typed: one word a step, a dash for one that could not be read, several readings of one
+ * joined by a slash, of which the mean is taken.
+ *
+ * @returns `null` for a dash.
+ * @throws CoreError as `readDensities`.
+ */
+export function readRow(text: string, scale: 'density' | 'lightness'): (number | null)[] {
+  const words = text
+    .replace(/(\d),(\d)/g, '$1.$2')
+    .split(/[\s;]+/)
+    .filter(Boolean)
+  return words.map((word) => {
+    if (/^[-–—x]$/i.test(word)) return null
+    const densities = readDensities(word.replaceAll('/', ' '), scale)
+    return densities.reduce((sum, one) => sum + one, 0) / densities.length
+  })
+}

@@ -4,7 +4,7 @@ import { CoreError, type Refusal } from '@core/errors'
 import { readReadings } from '@core/formats/chartText'
 import { laidOutByName, readingsOf } from '@core/negative/calibration'
 import { chartPlaces, type ChartPlan } from '@core/negative/chart'
-import type { ChartScan } from '@core/negative/chartScan'
+import type { Anchor, ChartScan } from '@core/negative/chartScan'
 import TakeReading from '../instruments/TakeReading.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import TextField from '../shell/TextField.vue'
@@ -13,6 +13,7 @@ import ChartMap from './ChartMap.vue'
 import { readTyped, wrongCount, type ChartReading, type ReadOfChart } from './chartReading'
 import FieldGrid from './FieldGrid.vue'
 import { scanSentences } from './scanWords'
+import ScanTablet from './ScanTablet.vue'
 
 /** Readings of one printed chart: from a scan or photo, typed, from a file, or from the instrument. */
 const props = defineProps<{ plan: ChartPlan }>()
@@ -30,6 +31,7 @@ const typed = ref('')
 const isByInstrument = ref(false)
 const white = ref('0.08')
 const black = ref('')
+const tablet = shallowRef<Anchor[] | null>(null)
 const scan = shallowRef<ChartScan | null>(null)
 const fromFile = shallowRef<ChartReading[] | null>(null)
 const fault = ref<Refusal | null>(null)
@@ -62,14 +64,15 @@ const byHand = computed(() =>
 )
 const next = computed(() => typed.value.split(/[\s;]+/).filter(Boolean).length)
 const shown = computed(() => {
-  if (way.value === 'scan')
-    return scan.value && !whiteFault.value
-      ? readingsOf(
-          scan.value,
-          number(white.value),
-          black.value.trim() && !blackFault.value ? number(black.value) : undefined,
-        )
-      : null
+  if (way.value === 'scan') {
+    if (!scan.value || (whiteFault.value && !tablet.value)) return null
+    const blackDensity = black.value.trim() && !blackFault.value ? number(black.value) : undefined
+    return readingsOf(scan.value, {
+      whiteDensity: number(white.value),
+      blackDensity,
+      tablet: tablet.value ?? undefined,
+    })
+  }
   return way.value === 'typed' ? byHand.value.readings : fromFile.value
 })
 watch(shown, (readings) =>
@@ -85,7 +88,7 @@ watch(shown, (readings) =>
             : isByInstrument.value
               ? 'instrument'
               : 'typed',
-      ...(way.value === 'scan' && { whiteDensity: number(white.value) }),
+      ...(way.value === 'scan' && !whiteFault.value && { whiteDensity: number(white.value) }),
     },
   ),
 )
@@ -189,6 +192,7 @@ function takeReading(value: number): void {
         :fault="blackFault"
       />
     </FieldGrid>
+    <ScanTablet v-if="way === 'scan'" v-model="tablet" />
     <template v-if="way === 'typed'">
       <TextField
         v-model="typed"

@@ -2,7 +2,7 @@ import { CoreError, type Refusal } from '@core/errors'
 import { laidOut } from '@core/negative/calibration'
 import { chartPlaces, type ChartPlan } from '@core/negative/chart'
 import type { Calibration } from '@core/record/light'
-import { readDensities } from '../light/stripReading'
+import { readRow } from '../light/stripReading'
 
 /** One reading of a chart: which tone, and its density, `null` where the patch is damaged. */
 export interface ChartReading {
@@ -27,19 +27,11 @@ export function readTyped(
   plan: ChartPlan,
   scale: 'density' | 'lightness',
 ): { readings: ChartReading[] | null; fault?: Refusal } {
-  const words = text
-    .replace(/(\d),(\d)/g, '$1.$2')
-    .split(/[\s;]+/)
-    .filter(Boolean)
-  if (!words.length) return { readings: null }
+  if (!text.trim()) return { readings: null }
   try {
-    const row = words.map((word) => {
-      if (/^[-–—x]$/i.test(word)) return null
-      const densities = readDensities(word.replaceAll('/', ' '), scale)
-      return densities.reduce((sum, one) => sum + one, 0) / densities.length
-    })
+    const row = readRow(text, scale)
     const readings = laidOut(plan, row)
-    if (!readings) throw wrongCount(words.length, plan)
+    if (!readings) throw wrongCount(row.length, plan)
     return { readings }
   } catch (error) {
     if (error instanceof CoreError) return { readings: null, fault: error.refusal }

@@ -139,6 +139,7 @@ describe('what a scan says', () => {
       damage: i ? null : ('speck' as const),
     })),
     warnings: ['white-clipped', 'uneven'],
+    groundDensity: 0.1,
     lightRange: 1.5,
     pixelsPerMillimetre: 7.87,
     isMirrored: true,

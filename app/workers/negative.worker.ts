@@ -1,11 +1,12 @@
 import { refusalOf, type Refusal } from '@core/errors'
 import type { ChartPlan } from '@core/negative/chart'
 import { chartPixels, drawChart } from '@core/negative/chartFilm'
-import { scanChart, type ChartScan } from '@core/negative/chartScan'
+import { scanChart, type Anchor, type ChartScan } from '@core/negative/chartScan'
 import { writingRoom } from '@core/negative/film'
 import type { ChannelMix } from '@core/negative/grey'
 import { negativeSize, renderNegative, type NegativePlan } from '@core/negative/render'
 import { resampled, wholeOf, type GreyPicture, type LightRows } from '@core/negative/resample'
+import { readTabletScan } from '@core/negative/tabletScan'
 import { inkOf, type NegativeCurve } from '@core/tone/curve'
 import { decodePicture } from './decodePicture'
 import { writeFilm, type FilmFormat } from './filmFile'
@@ -31,12 +32,14 @@ export type NegativeQuestion =
       curve: Pick<NegativeCurve, 'tones' | 'inks'> | null
     } & FilmWish)
   | { act: 'scan'; file: Blob }
+  | { act: 'tablet'; file: Blob; densities: number[] }
 
 export type NegativeAnswer =
   | { kind: 'looked'; preview: GreyPicture; width: number; height: number; bits: number }
   | { kind: 'share'; share: number }
   | { kind: 'made'; file: Blob; width: number; height: number }
   | { kind: 'scanned'; scan: ChartScan }
+  | { kind: 'tablet'; anchors: Anchor[] }
   | { kind: 'refused'; refusal: Refusal }
 
 const say = (answer: NegativeAnswer, transfer: Transferable[] = []) => postMessage(answer, { transfer })
@@ -63,6 +66,11 @@ async function answer(question: NegativeQuestion): Promise<void> {
     case 'scan': {
       const { picture, codes } = await decodePicture(question.file, null, true)
       say({ kind: 'scanned', scan: scanChart(wholeOf(picture), codes ?? undefined) })
+      return
+    }
+    case 'tablet': {
+      const { picture } = await decodePicture(question.file, null, true)
+      say({ kind: 'tablet', anchors: readTabletScan(wholeOf(picture), question.densities) })
       return
     }
     case 'make': {

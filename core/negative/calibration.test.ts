@@ -116,17 +116,22 @@ describe('readings of a chart', () => {
         damage: i === 4 ? ('speck' as const) : null,
       })),
       warnings: [],
+      groundDensity: 0.07,
       lightRange: 1,
       pixelsPerMillimetre: 8,
       isMirrored: false,
       corners: [],
     }
-    const shifted = readingsOf(scan, 0.1)
+    const shifted = readingsOf(scan, { whiteDensity: 0.1 })
     expect(shifted[4]!.density).toBeNull()
     expect(shifted[0]!.density).toBeCloseTo(0.8 * (response(0) - response(1)) + 0.1)
-    const stretched = readingsOf(scan, response(1), response(0))
+    const stretched = readingsOf(scan, { whiteDensity: response(1), blackDensity: response(0) })
     stretched.forEach(
       ({ density }, i) => density !== null && expect(density).toBeCloseTo(readings[i]!.density, 6),
+    )
+    const tablet = [0, 0.5, 1, 2].map((density) => ({ read: 0.8 * (density - response(1)) + 0.07, density }))
+    readingsOf(scan, { whiteDensity: 9, tablet }).forEach(
+      ({ density }, k) => density !== null && expect(density).toBeCloseTo(readings[k]!.density, 6),
     )
   })
 })

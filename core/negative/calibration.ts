@@ -63,16 +63,23 @@ export const checkPatchesOf = (
   patchesOf(plan, readings).map(({ ink: tone, densities }) => ({ tone, ink: inkOf(tone), densities }))
 
 /**
- * Readings of a scan, scaled: its white ground is the print behind all the ink.
+ * Readings of a scan, scaled: by a step tablet that the same scanner saw, or by the scan's white ground, which is the
+ * print behind all the ink, and by its black where that is known too.
  *
- * @param whiteDensity of that ground, as a densitometer or a bare eye has it.
- * @param blackDensity of the print through clear film, where it is known: then the scan is stretched to it too.
+ * @param by `whiteDensity` and `blackDensity` as a densitometer has them; `tablet` from `readTabletScan`.
  */
 export function readingsOf(
   scan: ChartScan,
-  whiteDensity: number,
-  blackDensity?: number,
+  by: { whiteDensity: number; blackDensity?: number | undefined; tablet?: readonly Anchor[] | undefined },
 ): { step: number; density: number | null }[] {
+  const { whiteDensity, blackDensity, tablet } = by
+  if (tablet) {
+    const scaled = scaleOf(tablet)
+    return scan.patches.map(({ step, density, damage }) => ({
+      step,
+      density: damage ? null : scaled(density + scan.groundDensity),
+    }))
+  }
   const clear = scan.patches.filter(({ step, damage }) => step === 0 && !damage).map(({ density }) => density)
   const anchors: Anchor[] = [{ read: 0, density: whiteDensity }]
   if (blackDensity !== undefined && clear.length)

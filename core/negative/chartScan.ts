@@ -26,6 +26,8 @@ export interface ChartScan {
   plan: ChartPlan
   patches: ScannedPatch[]
   warnings: ScanWarning[]
+  /** The white ground as the scanner sees it, as density over the lightest it can hold. */
+  groundDensity: number
   /** How much brighter the brightest part of the sheet was lit than the darkest, as a factor; it has been taken out. */
   lightRange: number
   pixelsPerMillimetre: number
@@ -79,6 +81,7 @@ export function scanChart(picture: GreyPicture, codes?: ArrayLike<number>): Char
     plan: chart.plan,
     patches,
     warnings,
+    groundDensity: ground.density,
     lightRange: ground.range,
     pixelsPerMillimetre: chart.pixelsPerMillimetre,
     isMirrored: chart.isMirrored,
@@ -179,7 +182,7 @@ const SURFACE = [
 function groundLight(
   picture: GreyPicture,
   { plan, toPixels }: FoundChart,
-): { lightAt: (at: Point) => number; range: number; clipped: number } {
+): { lightAt: (at: Point) => number; density: number; range: number; clipped: number } {
   const layout = chartLayout(plan)
   const { columns, rows, width, height } = layout
   const scaled = ([x, y]: Point): Point => [(2 * x) / width - 1, (2 * y) / height - 1]
@@ -225,6 +228,7 @@ function groundLight(
   const logs = samples.map(({ at }) => valueAt(at))
   return {
     lightAt: (at) => Math.exp(valueAt(scaled(at))),
+    density: -median(logs) / Math.LN10,
     range: Math.exp(Math.max(...logs) - Math.min(...logs)),
     clipped: seen ? clipped / seen : 0,
   }

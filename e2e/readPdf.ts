@@ -1,0 +1,48 @@
+import { readFileSync } from 'node:fs'
+import type { BrowserContext } from '@playwright/test'
+
+/** The first page of a PDF as another program's reader shows it, in a page of its own. */
+export async function readPdf(
+  context: BrowserContext,
+  pdf: Uint8Array,
+  scale: number,
+): Promise<{ pages: number; view: number[]; words: string; width: number; height: number; data: number[] }> {
+  const reader = await context.newPage()
+  const serve = { 'pdf.mjs': 'pdf.mjs', 'worker.mjs': 'pdf.worker.mjs' }
+  for (const [name, file] of Object.entries(serve))
+    await reader.route(`**/${name}`, (route) =>
+      route.fulfill({
+        contentType: 'text/javascript',
+        body: readFileSync(`node_modules/pdfjs-dist/legacy/build/${file}`),
+      }),
+    )
+  await reader.route('**/reader', (route) =>
+    route.fulfill({ contentType: 'text/html', body: '<canvas></canvas>' }),
+  )
+  await reader.goto('http://reader.test/reader')
+  return reader.evaluate(
+    async ({ bytes, scale }) => {
+      const address = 'http://reader.test/pdf.mjs'
+      const pdfjs = await import(address)
+      pdfjs.GlobalWorkerOptions.workerSrc = 'http://reader.test/worker.mjs'
+      const file = await pdfjs.getDocument({ data: new Uint8Array(bytes) }).promise
+      const sheet = await file.getPage(1)
+      const words = (await sheet.getTextContent()).items.map((item: { str: string }) => item.str).join(' ')
+      const viewport = sheet.getViewport({ scale })
+      const canvas = document.querySelector('canvas')!
+      Object.assign(canvas, { width: viewport.width, height: viewport.height })
+      const drawing = canvas.getContext('2d')!
+      await sheet.render({ canvasContext: drawing, canvas, viewport }).promise
+      const pixels = drawing.getImageData(0, 0, canvas.width, canvas.height)
+      return {
+        pages: file.numPages,
+        view: sheet.view,
+        words,
+        width: pixels.width,
+        height: pixels.height,
+        data: [...pixels.data],
+      }
+    },
+    { bytes: [...pdf], scale },
+  )
+}
