@@ -10,6 +10,7 @@ import { aimOf, inkOf, printOf, type CurveAim } from '@core/tone/curve'
 import { db } from '../data/db'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
+import { useLights } from '../light/lights.store'
 import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
@@ -24,7 +25,14 @@ import ReadPart from './ReadPart.vue'
 import { useCalibration } from './useCalibration'
 
 /** One calibration, step by step: film, print, reading, curve, check. It can be left at any step. */
-const [route, router, workroom, notice, now] = [useRoute(), useRouter(), useWorkroom(), useNotice(), useNow()]
+const [route, router, workroom, notice, now, lights] = [
+  useRoute(),
+  useRouter(),
+  useWorkroom(),
+  useNotice(),
+  useNow(),
+  useLights(),
+]
 const id = () => String(route.params.calibrationId)
 const { one, withCurve, isLoaded, checks, change } = useCalibration(id)
 const calibration = computed(() => one.value?.calibration ?? null)
@@ -74,6 +82,13 @@ const others = computed(() =>
 )
 const setAim = (aim: CurveAim) => void change({ aim: aim as Calibration['aim'] })
 
+/** A base exposure that was found since, for the same process and light. */
+const base = computed(() =>
+  lights.bases.find(
+    (found) =>
+      found.processId === calibration.value?.processId && found.lightId === calibration.value.lightId,
+  ),
+)
 /** What is known of the film, the print and their circumstances, in one line. */
 const combination = computed(() => {
   const of = calibration.value
@@ -221,6 +236,16 @@ useMarginNotes(() => {
               ? `Expose it for ${formatSpan(Math.round(calibration.seconds))}, the base exposure, and let it dry for a day.`
               : 'Expose it at your base exposure, and let it dry for a day.'
           }}
+        </p>
+        <BigTarget
+          v-if="!calibration.seconds && base"
+          quiet
+          :label="`Take the base exposure found: ${formatSpan(Math.round(base.seconds))}`"
+          @press="change({ seconds: base.seconds }, 'The base exposure is written down.')"
+        />
+        <p v-else-if="!calibration.seconds">
+          None is written down for this process and light.
+          <RouterLink :to="{ name: 'strip' }">Plan a test strip</RouterLink>
         </p>
         <BigTarget
           label="It is printed and dry"

@@ -2,6 +2,7 @@ import { decode as decodePng } from 'fast-png'
 import { decode as decodeTiff } from 'tiff'
 import { CoreError } from '@core/errors'
 import { readProfile, type ColourProfile } from '@core/formats/icc'
+import { turnedBy } from '@core/negative/frame'
 import { greyFromSamples, LUMINANCE, rowsFromRgba, type ChannelMix, type Samples } from '@core/negative/grey'
 import type { GreyPicture, LightRows } from '@core/negative/resample'
 
@@ -50,10 +51,12 @@ async function unreadable<Value>(work: () => Promise<Value>): Promise<Value> {
 interface WithProfile {
   samples: Samples
   profile: ColourProfile | null
+  /** Quarters by which the file says it is to be turned, clockwise. */
+  turns?: number
 }
 
-const fromSamples = ({ samples, profile }: WithProfile, mix: ChannelMix | null): Decoded => ({
-  picture: greyFromSamples(samples, profile, mix),
+const fromSamples = ({ samples, profile, turns = 0 }: WithProfile, mix: ChannelMix | null): Decoded => ({
+  picture: turnedBy(greyFromSamples(samples, profile, mix), turns),
   bits: samples.bits,
   codes: null,
 })
@@ -86,6 +89,10 @@ const powerProfile = (gamma: number, channels: 1 | 3): ColourProfile => ({
   luminance: channels === 1 ? [1] : [LUMINANCE.red, LUMINANCE.green, LUMINANCE.blue],
 })
 
+/** Quarters clockwise by TIFF's orientation; a mirrored one is left as it lies. */
+const TURNS: Readonly<Record<number, number>> = { 3: 2, 6: 1, 8: 3 }
+const ORIENTATION_TAG = 274
+
 /** Kinds of TIFF by the format's own numbers: white is 0, black is 0, RGB. */
 const KINDS = [0, 1, 2]
 
@@ -113,6 +120,7 @@ function tiff(bytes: Uint8Array): WithProfile {
       data: whole!.data as Uint8Array | Uint16Array,
     },
     profile: icc ? readProfile(Uint8Array.from(icc)) : null,
+    turns: TURNS[Number(whole!.fields.get(ORIENTATION_TAG))] ?? 0,
   }
 }
 
@@ -154,7 +162,8 @@ function pixelsOf(
 ): Uint8ClampedArray {
   const canvas = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })
   if (!canvas) throw notAPicture()
-  canvas.imageSmoothingQuality = 'medium'
+  // The quick way: a chart's patches are even, and a finer one takes as long as decoding.
+  canvas.imageSmoothingQuality = 'low'
   canvas.drawImage(bitmap, x, y, w, h, 0, 0, width, height)
   return canvas.getImageData(0, 0, width, height).data
 }

@@ -43,7 +43,14 @@ export type NegativeAnswer =
   | { kind: 'refused'; refusal: Refusal }
 
 const say = (answer: NegativeAnswer, transfer: Transferable[] = []) => postMessage(answer, { transfer })
-const heard = (share: number) => say({ kind: 'share', share })
+/** Often enough for the eye; every word of it costs the page a redraw. */
+const SAID_EVERY = 250
+let lastSaid = 0
+function heard(share: number): void {
+  if (performance.now() - lastSaid < SAID_EVERY) return
+  lastSaid = performance.now()
+  say({ kind: 'share', share })
+}
 
 addEventListener('message', async ({ data }: MessageEvent<NegativeQuestion>) => {
   try {

@@ -114,8 +114,9 @@ export function findMarks(picture: GreyPicture): FoundMark[] {
   const small = shrunk(picture, 1400)
   const { width, height } = small.picture
   const found: FoundMark[] = []
-  // Marks are as large or as small in the picture as the chart is; two neighbourhoods serve both.
+  // Marks are as large or as small in the picture as the chart is; a smaller neighbourhood serves where the first does not.
   for (const reach of [Math.round(Math.max(width, height) / 16), Math.round(Math.max(width, height) / 40)]) {
+    if (found.length >= 4) break
     const blobs = blobsOf(darkMap(small.picture, reach), width, height)
     const round = (blob: Blob) => {
       const [w, h] = [blob.right - blob.left + 1, blob.bottom - blob.top + 1]

@@ -73,6 +73,19 @@ describe('grey', () => {
     expect(of(Uint16Array.of(0, 0), 2, 16)).toBe(1)
   })
 
+  it('comes near a picture library’s grey', async () => {
+    const rgb = Uint8Array.from({ length: 3 * 64 }, (_, i) => (i * 97 + ((i * i) % 53)) % 256)
+    const { data } = await sharp(Buffer.from(rgb), { raw: { width: 8, height: 8, channels: 3 } })
+      .toColourspace('b-w')
+      .raw()
+      .toBuffer({ resolveWithObject: true })
+    const own = greyFromSamples({ width: 8, height: 8, channels: 3, bits: 8, data: rgb }).data
+    own.forEach((light, i) => {
+      const coded = light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055
+      expect(Math.abs(255 * coded - data[i]!)).toBeLessThan(3)
+    })
+  })
+
   it('comes row by row as it comes whole', () => {
     const rgba = Uint8ClampedArray.from({ length: 4 * 60 }, (_, i) => (i * 53) % 256)
     const rows = rowsFromRgba(rgba, 10, 6)
