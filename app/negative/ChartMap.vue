@@ -4,8 +4,8 @@ import { placeName } from '@core/negative/calibration'
 import { chartLayout, chartPlaces, PATCH, PITCH, placeCorner, type ChartPlan } from '@core/negative/chart'
 import type { Damage } from '@core/negative/chartScan'
 import { lightnessFromDensity } from '@core/tone/density'
-import { lightOf } from '@core/negative/tone'
 import TintedPicture from '../shell/TintedPicture.vue'
+import { greyOf } from './greyOf'
 
 /** A chart as its print shows it, patch by patch: how dark each was read, and which are damaged. */
 const props = defineProps<{
@@ -23,11 +23,6 @@ const DAMAGE: Record<Damage, string> = {
 }
 const layout = computed(() => chartLayout(props.plan))
 const box = computed(() => `0 0 ${layout.value.columns * PITCH + 3} ${layout.value.rows * PITCH + 3}`)
-const grey = (lightness: number) => {
-  const light = Math.min(1, Math.max(0, lightOf(Math.max(0, lightness))))
-  const level = Math.round(255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055))
-  return `rgb(${level} ${level} ${level})`
-}
 const patches = computed(() =>
   chartPlaces(props.plan).map((place, i) => {
     const corner = placeCorner({ gridX: 1.5, gridY: 1.5 }, place)
@@ -39,7 +34,7 @@ const patches = computed(() =>
     return {
       ...corner,
       name,
-      fill: grey(density === null || density === undefined ? plain : lightnessFromDensity(density)),
+      fill: greyOf(density === null || density === undefined ? plain : lightnessFromDensity(density)),
       damage: reading?.damage ?? null,
       title: `${name}, tone ${place.step + 1} of ${props.plan.steps}${said}${reading?.damage ? ` · ${DAMAGE[reading.damage]}` : ''}`,
     }

@@ -5,9 +5,10 @@ import { useLiveQuery } from '../data/useLiveQuery'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { dateOf } from '../shell/moments'
+import { useNotice } from '../shell/notice.store'
 
 /** The last films that were made, and the sheets they are for. */
-const [workroom, now] = [useWorkroom(), useNow()]
+const [workroom, now, notice] = [useWorkroom(), useNow(), useNotice()]
 const rows = useLiveQuery(() => db.negatives.toArray(), [])
 const LAST = 3
 const made = computed(() =>
@@ -17,7 +18,13 @@ const made = computed(() =>
     .slice(0, LAST)
     .map((one) => ({ ...one, sheet: one.sheetId ? workroom.find(one.sheetId) : undefined })),
 )
-const takeBack = (id: string) => void db.negatives.update(id, { takenBackAt: Date.now() })
+async function forget(id: string): Promise<void> {
+  await db.negatives.update(id, { takenBackAt: Date.now() })
+  notice.say(
+    'It is forgotten; the file stays where it was saved.',
+    () => void db.negatives.update(id, { takenBackAt: undefined }),
+  )
+}
 </script>
 
 <template>
@@ -30,9 +37,7 @@ const takeBack = (id: string) => void db.negatives.update(id, { takenBackAt: Dat
           for sheet {{ one.sheet.sheet.number }}
         </RouterLink>
       </span>
-      <button type="button" :aria-label="`Forget ${one.fileName}`" @click="takeBack(one.id)">
-        forget it
-      </button>
+      <button type="button" :aria-label="`Forget ${one.fileName}`" @click="forget(one.id)">forget it</button>
     </li>
   </ul>
 </template>

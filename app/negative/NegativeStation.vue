@@ -55,14 +55,8 @@ const curveOptions = computed(() => [
 ])
 const curveName = (id: string) => curveOptions.value.find((one) => one.id === id)?.name ?? 'plain inversion'
 
-const MIXES = {
-  luminance: null,
-  red: { red: 1, green: 0, blue: 0 },
-  green: { red: 0, green: 1, blue: 0 },
-  blue: { red: 0, green: 0, blue: 1 },
-}
 /** The preview is seen through the mix of the film that is shown. */
-const mix = computed(() => film.value?.mix ?? MIXES[desk.draft.layers.length ? 'luminance' : desk.draft.mix])
+const mix = computed(() => film.value?.mix ?? null)
 watch(
   () => JSON.stringify(mix.value),
   () => {
@@ -73,7 +67,7 @@ watch(
 async function take(list: FileList | null | undefined): Promise<void> {
   isOver.value = false
   const chosen = list?.[0]
-  if (chosen) await desk.open(chosen)
+  if (chosen && (await desk.open(chosen)) && mix.value) await desk.look(chosen, mix.value)
   if (file.value) file.value.value = ''
 }
 

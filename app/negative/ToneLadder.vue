@@ -1,15 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue'
-import {
-  AS_IT_IS,
-  lightOf,
-  MOST_POINTS,
-  withPointMore,
-  withPointMoved,
-  type TonePoint,
-} from '@core/negative/tone'
+import { AS_IT_IS, MOST_POINTS, withPointMore, withPointMoved, type TonePoint } from '@core/negative/tone'
 import { colourOf, srgbOf, type PrintColours } from '@core/negative/proof'
 import TintedPicture from '../shell/TintedPicture.vue'
+import { greyOf } from './greyOf'
 import type { Rung } from './negativeWords'
 
 /**
@@ -26,12 +20,6 @@ const points = defineModel<TonePoint[]>({ required: true })
 
 const [WIDTH, HEIGHT] = [330, 340] as const
 const y = (lightness: number) => 14 + ((100 - lightness) / 100) * (HEIGHT - 28)
-const grey = (lightness: number) => {
-  const light = lightOf(lightness)
-  const coded = light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055
-  const level = Math.round(255 * Math.min(1, Math.max(0, coded)))
-  return `rgb(${level} ${level} ${level})`
-}
 const drawn = computed(() =>
   props.rungs.map((rung) => {
     const [a, b, c] = [y(rung.tone), y(rung.planned), y(rung.print)]
@@ -117,7 +105,7 @@ const nameOf = (index: number) =>
         />
         <g v-for="rung in drawn" :key="rung.tone">
           <path :d="rung.path" :class="{ 'is-closed': rung.closesUp }" />
-          <rect x="46" :y="rung.from - 5" width="30" height="10" :fill="grey(rung.tone)" />
+          <rect x="46" :y="rung.from - 5" width="30" height="10" :fill="greyOf(rung.tone)" />
           <rect
             x="276"
             :y="rung.to - 5"

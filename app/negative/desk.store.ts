@@ -39,13 +39,14 @@ export const useNegativeDesk = defineStore('negativeDesk', () => {
   )
   let work: NegativeWork | null = null
 
-  /** Opens a picture; its own points and framing begin afresh. */
-  async function open(file: File): Promise<void> {
+  /** Opens a picture; its own points and framing begin afresh. @returns whether there is something to see. */
+  async function open(file: File): Promise<boolean> {
     const isOpen = await look(file, null)
-    if (!isOpen) return
+    if (!isOpen) return false
     draft.points = AS_IT_IS.map((point) => ({ ...point }))
     draft.framing = { ...MIDDLE }
     draft.mix = 'luminance'
+    return true
   }
 
   /** Looks at a picture through a mix of its channels. @returns whether there is something to see. */

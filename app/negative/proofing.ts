@@ -1,5 +1,6 @@
 import { LEAST_MARKED } from '@core/negative/film'
 import { partOf, turnedBy } from '@core/negative/frame'
+import { srgbFromLinear } from '@core/negative/grey'
 import { colourOf, srgbOf, wetLightness, type PrintColours } from '@core/negative/proof'
 import { renderNegative, type NegativePlan } from '@core/negative/render'
 import { resampled, type GreyPicture } from '@core/negative/resample'
@@ -69,12 +70,7 @@ export function filmTable(tint: readonly [number, number, number]): Table {
 export const pictureTable: Table = (() => {
   const table = new Uint8ClampedArray(3 * (STEPS + 1))
   for (let i = 0; i <= STEPS; i++) {
-    const light = i / STEPS
-    table.fill(
-      255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055),
-      3 * i,
-      3 * i + 3,
-    )
+    table.fill(255 * srgbFromLinear(i / STEPS), 3 * i, 3 * i + 3)
   }
   return table
 })()

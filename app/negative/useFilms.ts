@@ -1,6 +1,6 @@
 import { computed, shallowRef, watch } from 'vue'
 import { CoreError } from '@core/errors'
-import { MIDDLE, partOf } from '@core/negative/frame'
+import { partOf } from '@core/negative/frame'
 import { departures } from '@core/negative/provenance'
 import { histogramOf, negativeSize } from '@core/negative/render'
 import { AS_IT_IS, lightOf, toneCurve } from '@core/negative/tone'
@@ -82,7 +82,7 @@ export function useFilms(shownLayer: { value: number }) {
     const size = isTurned
       ? { width: picture.height, height: picture.width }
       : { width: picture.width, height: picture.height }
-    const part = partOf(size, of.plan.widthMillimetres / of.plan.heightMillimetres, of.plan.framing ?? MIDDLE)
+    const part = partOf(size, of.plan.widthMillimetres / of.plan.heightMillimetres, of.plan.framing)
     return part.width * part.height
   })
   const outside = computed(() => {

@@ -1,3 +1,4 @@
+import { srgbFromLinear } from './grey'
 import { densityFromLightness, lightnessFromDensity } from '../tone/density'
 import { densityOf, trueBaseDose, type VirtualCoat } from '../simulate/coat'
 
@@ -71,8 +72,5 @@ export function srgbOf({ L, a, b }: LabColour): [number, number, number] {
     -0.9787684 * X + 1.9161415 * Y + 0.033454 * Z,
     0.0719453 * X - 0.2289914 * Y + 1.4052427 * Z,
   ]
-  return linear.map((light) => {
-    const value = Math.min(1, Math.max(0, light))
-    return Math.round(255 * (value <= 0.0031308 ? 12.92 * value : 1.055 * value ** (1 / 2.4) - 0.055))
-  }) as [number, number, number]
+  return linear.map((light) => Math.round(255 * srgbFromLinear(light))) as [number, number, number]
 }

@@ -147,6 +147,7 @@ function nameOf<K extends Kind>(kind: K, record: RecordOf<K>): string {
   if ('label' in record) return `${'paperId' in record ? 'Piece' : 'Bottle'} ${record.label}`
   if ('name' in record) return record.name
   if ('definition' in record) return `Process ${record.definition.name}`
+  if ('fileName' in record) return `Film ${record.fileName}`
   if ('what' in record && typeof record.what === 'string') return `Waste, ${record.what}`
   if ('difference' in record || 'film' in record) return `Base exposure, ${formatSpan(record.seconds)}`
   return `${kind} ${record.id.slice(0, 8)}`

@@ -1,5 +1,6 @@
 import { chartLayout, type ChartPlan } from '../negative/chart'
 import { drawChart } from '../negative/chartFilm'
+import { linearFromSrgb, srgbFromLinear } from '../negative/grey'
 import { homographyOf, mapped, type Point } from '../negative/homography'
 import type { GreyPicture } from '../negative/resample'
 import { lightAt } from '../negative/findChart'
@@ -122,10 +123,7 @@ export function scanOfChart(
   }
   for (let i = 0; i < data.length; i++) {
     const value = Math.min(1, Math.max(0, data[i]!))
-    data[i] = scanner.isEightBit ? linear(Math.round(255 * coded(value)) / 255) : value
+    data[i] = scanner.isEightBit ? linearFromSrgb(Math.round(255 * srgbFromLinear(value)) / 255) : value
   }
   return { width, height, data }
 }
-
-const coded = (light: number) => (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055)
-const linear = (code: number) => (code <= 0.04045 ? code / 12.92 : ((code + 0.055) / 1.055) ** 2.4)

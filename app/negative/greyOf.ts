@@ -1,0 +1,8 @@
+import { srgbFromLinear } from '@core/negative/grey'
+import { lightOf } from '@core/negative/tone'
+
+/** A grey of some L*, as a colour of the page. */
+export function greyOf(lightness: number): string {
+  const level = Math.round(255 * srgbFromLinear(lightOf(Math.max(0, lightness))))
+  return `rgb(${level} ${level} ${level})`
+}
