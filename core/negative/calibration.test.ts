@@ -1,3 +1,4 @@
+import { readingsCsv, readReadings } from '../formats/chartText'
 import { densityFromLightness } from '../tone/density'
 import { checkCurve, inkOf } from '../tone/curve'
 import {
@@ -104,6 +105,22 @@ describe('readings of a chart', () => {
     ).toEqual(readings)
     expect(laidOutByName(PLAN, rows.slice(1))).toBeNull()
     expect(placeName({ row: 2, column: 10 })).toBe('C11')
+  })
+
+  it('come back as they went out, by tone and repeat, also with a patch left out', () => {
+    const torn = readings.map((one, i) => (i === 5 ? { ...one, density: null } : one))
+    for (const read of [readings, torn]) {
+      const patches = patchesOf(PLAN, read)
+      const written = patches.flatMap(({ ink, densities }, step) =>
+        densities.map((density, i) => ({ id: `${step + 1}.${i + 1}`, ink, density })),
+      )
+      const again = patchesOf(PLAN, laidOutByName(PLAN, readReadings(readingsCsv(written)))!)
+      again.forEach(({ densities }, step) => {
+        expect(densities).toHaveLength(patches[step]!.densities.length)
+        densities.forEach((density, i) => expect(density).toBeCloseTo(patches[step]!.densities[i]!, 3))
+      })
+    }
+    expect(laidOutByName(PLAN, [{ id: '99.1', density: 1 }])).toBeNull()
   })
 
   it('of a scan are scaled by the white, and by the black where it is known', () => {

@@ -103,7 +103,7 @@ export function laidOut(
   return row.length === plan.steps ? row.map((density, step) => ({ step, density })) : null
 }
 
-/** Readings from a file: by the names of their places where they have them, else in order. */
+/** Readings from a file: by the names of their places, or as this app writes them by tone and repeat (`7.2`), else in order. */
 export function laidOutByName(
   plan: ChartPlan,
   rows: readonly { id: string; density: number }[],
@@ -112,6 +112,9 @@ export function laidOutByName(
   const places = chartPlaces(plan)
   if (places.every((place) => byName.has(placeName(place))))
     return places.map((place) => ({ step: place.step, density: byName.get(placeName(place))! }))
+  const tones = rows.map(({ id }) => Number(/^(\d+)\.\d+$/.exec(id.trim())?.[1] ?? Number.NaN))
+  if (rows.length && tones.every((tone) => tone >= 1 && tone <= plan.steps))
+    return rows.map(({ density }, i) => ({ step: tones[i]! - 1, density }))
   return laidOut(
     plan,
     rows.map(({ density }) => density),
