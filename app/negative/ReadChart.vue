@@ -88,7 +88,9 @@ watch(shown, (readings) =>
             : isByInstrument.value
               ? 'instrument'
               : 'typed',
-      ...(way.value === 'scan' && !whiteFault.value && { whiteDensity: number(white.value) }),
+      ...(way.value === 'scan' &&
+        !tablet.value &&
+        !whiteFault.value && { whiteDensity: number(white.value) }),
     },
   ),
 )
