@@ -27,5 +27,6 @@ export const cautions = {
   sulfite: { id: 'sulfite', title: 'Sulfite', text: `Gives sulfur dioxide with acid, which asthmatics feel first: wash between. ${LAST}` },
   thiosulfate: { id: 'thiosulfate', title: 'Plain hypo', text: `Gives sulfur dioxide with acid: wash between. Spent fixer holds silver and goes to the silver jar. ${LAST}` },
   uv: { id: 'uv', title: 'Ultraviolet light', text: 'Do not look at the source. Close the cover before the lamp goes on; wear glasses that stop ultraviolet. The sun counts too.' },
+  wax: { id: 'wax', title: 'Wax and its solvent', text: `Flammable vapours: no flame, moving air, lids closed. Rags soaked with it can catch fire by themselves: spread them out to dry outdoors. ${LAST}` },
   warmth: { id: 'warmth', title: 'Warm gelatin', text: `Hot water scalds: warm it in a bath, not on the flame. Kitchen ware never goes back to the kitchen. ${LAST}` },
 } as const satisfies Readonly<Record<string, Caution>> // prettier-ignore

@@ -4,6 +4,9 @@ import { placeOf, type SheetPlace } from '@core/process/standing'
 import type { Sample } from '@core/light/dose'
 import type { SheetEvent } from '@core/record/event'
 import type { Base, Calibration, LightEntry, MadeNegative, Tablet, TabletPrint } from '@core/record/light'
+import type { Bath } from '@core/record/bath'
+import type { DayPlan } from '@core/record/plan'
+import type { RegisterCheck } from '@core/record/register'
 import { logsBySheet } from '@core/record/logs'
 import { migrate, MIGRATIONS } from '@core/record/migrations'
 import type {
@@ -67,6 +70,9 @@ export class WorkroomDb extends Dexie {
   declare tabletPrints: Table<TabletPrint, string>
   declare calibrations: Table<Calibration, string>
   declare negatives: Table<MadeNegative, string>
+  declare baths: Table<Bath, string>
+  declare registerChecks: Table<RegisterCheck, string>
+  declare plans: Table<DayPlan, string>
   declare traces: Table<TraceRow, string>
   declare pixels: Table<PixelsRow, string>
 
@@ -107,6 +113,7 @@ export class WorkroomDb extends Dexie {
         traces: 'id, sheetId',
       })
       .upgrade(rebuildRows)
+    this.version(4).stores({ baths: 'id', registerChecks: 'id, sheetId', plans: 'id, madeAt' })
   }
 }
 

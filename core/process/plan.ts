@@ -10,7 +10,9 @@ export function stepsFor(
   definition: ProcessDefinition,
   choices: Readonly<Record<string, string>>,
 ): StepDefinition[] {
-  return definition.steps.filter((step) => isChosen(step.when, choices))
+  // A choice that came to the process after the sheet was planned stands as the process starts.
+  const all = { ...startingChoices(definition), ...choices }
+  return definition.steps.filter((step) => isChosen(step.when, all))
 }
 
 /** Choices with which the process starts unless the user says otherwise. */
@@ -165,6 +167,18 @@ export function beginning(
   return { type: 'begun', steps, looks }
 }
 
+/** The steps of a sheet before its drops are counted out: enough to plan a day by. */
+export function outlineOf(
+  definition: ProcessDefinition,
+  sheet: Pick<Sheet, 'choices' | 'coats' | 'exposureSeconds' | 'batch'>,
+  gramsPerM2: number | undefined,
+): PlannedStep[] {
+  const counts = Object.fromEntries(
+    definition.mixes.map((mix) => [mix.id, partsOf(definition, mix, sheet.choices).map(() => 1)]),
+  )
+  return beginning(definition, sheet, counts, gramsPerM2).steps
+}
+
 /** The event that begins a treatment of paper. */
 export const beginningOfTreatment = (
   definition: ProcessDefinition,
@@ -217,6 +231,7 @@ function plannedStep(
     ...(keeps?.leastSeconds !== undefined && { keepsLeastSeconds: keeps.leastSeconds }),
     ...(keeps?.bestSeconds !== undefined && { keepsBestSeconds: keeps.bestSeconds }),
     ...(keeps?.mostSeconds !== undefined && { keepsSeconds: keeps.mostSeconds }),
+    ...(step.rock && { rockSeconds: step.rock.everySeconds }),
     ...(step.kind === 'expose' && { plannedSeconds: sheet.exposureSeconds * (step.share ?? 1) }),
     ...(step.kind === 'count' && { drops: dropsFor(definition, step, sheet.choices, counts) }),
   }

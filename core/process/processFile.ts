@@ -122,6 +122,8 @@ function* looseEnds(definition: ProcessDefinition, knownSubstances: ReadonlySet<
       yield { path: `steps.${i}.mix`, problem: 'A step that counts has to name the mix it counts.' }
     if (step.tray && !poured.has(step.tray))
       yield { path: `steps.${i}.tray`, problem: `There is no solution “${step.tray}”.` }
+    for (const [j, id] of (step.trays ?? []).entries())
+      if (!poured.has(id)) yield { path: `steps.${i}.trays.${j}`, problem: `There is no solution “${id}”.` }
     if (step.lays && !componentIds.has(step.lays.component))
       yield { path: `steps.${i}.lays.component`, problem: `There is no component “${step.lays.component}”.` }
     conditions.push([`steps.${i}.when`, step.when])

@@ -30,6 +30,8 @@ export interface StepState {
   milliwattsPerCm2?: number
   /** What an exposure came to. */
   dose?: CountedDose
+  /** The bath in which the print lay. */
+  bathId?: string
 }
 
 /** Whether what was mixed for a coat was enough. */
@@ -249,7 +251,7 @@ function work(state: RunState, event: Work): RunState {
         throw refuse('running', 'This has started already.', 'Nothing needs doing.')
       return put(state, start(step, event.at, event.light?.milliwattsPerCm2))
     case 'stepFinished':
-      return finish(state, event.at, event.drawn, event.dose)
+      return finish(state, event.at, event)
     case 'looked':
       if (step.planned.kind !== 'expose' || step.status !== 'running')
         throw refuse('not-exposing', 'The frame is not under the light.', 'Put it back first.')
@@ -289,8 +291,14 @@ const start = (step: StepState, at: number, milliwattsPerCm2?: number): StepStat
   ...(milliwattsPerCm2 !== undefined && { milliwattsPerCm2 }),
 })
 
+type StepFinished = Extract<SheetEvent, { type: 'stepFinished' }>
+
 /** Ends the step in hand and starts the next where the work flows on without a press. */
-function finish(state: RunState, at: number, drawn: readonly Draw[] = [], dose?: CountedDose): RunState {
+function finish(
+  state: RunState,
+  at: number,
+  { drawn = [], dose, bathId }: Pick<Partial<StepFinished>, 'drawn' | 'dose' | 'bathId'> = {},
+): RunState {
   const step = state.steps[state.current] as StepState
   if (step.planned.kind === 'count') {
     if (Object.values(step.drops).some((count) => count === 0))
@@ -308,6 +316,7 @@ function finish(state: RunState, at: number, drawn: readonly Draw[] = [], dose?:
     holds: closeHolds(step.holds, at),
     drawn,
     ...(dose && { dose }),
+    ...(bathId !== undefined && { bathId }),
   }
   const moved = { ...put(state, done), current: state.current + 1 }
   const next = moved.steps[moved.current]

@@ -158,6 +158,9 @@ describe('a merge', () => {
       tabletPrints: 1,
       calibrations: 1,
       negatives: 1,
+      baths: 1,
+      registerChecks: 1,
+      plans: 1,
       ownProcesses: 0,
       lights: 1,
       photos: 1,
@@ -291,5 +294,14 @@ describe('migration', () => {
       records.calibrations,
       records.negatives,
     ]).toEqual([[], [], [], [], [], []])
+  })
+
+  it('version 3 is read as it was meant, and grows baths, register checks and plans', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v3.zip')))
+    const { records } = readArchive(stored)
+    expect(
+      [records.sheets, records.events, records.calibrations, records.lightEntries].map((list) => list.length),
+    ).toEqual([20, 1002, 2, 15])
+    expect([records.baths, records.registerChecks, records.plans]).toEqual([[], [], []])
   })
 })

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Key, Seconds, StandingWord } from './common'
+import { WasteClass } from './substance'
 
 /** Where a step is worked: the station of the application, which is the place in the room. */
 export const Station = z.enum(['paper', 'coat', 'light', 'wet', 'line'])
@@ -66,10 +67,28 @@ const Step = z.strictObject({
   keeps: z.strictObject({ ...Range.shape, bestSeconds: Seconds.optional() }).optional(),
   /** Which mix is counted, for steps that count. */
   mix: Key.optional(),
+  /** How often the tray is rocked, or the sheets in it turned over, once the print lies in it. */
+  rock: z.strictObject({ everySeconds: Seconds, standing: StandingWord, source: Sentence }).optional(),
+  /** What it means when the print leaves before its least time. */
+  early: Sentence.optional(),
+  /** What it means when it stays past its greatest time, and what is to blame. */
+  late: z
+    .strictObject({
+      afterSeconds: Seconds.optional(),
+      means: Sentence,
+      blames: z.enum(['paper', 'bath', 'hand']),
+    })
+    .optional(),
+  /** Its water holds what may not go down the drain: it is kept. */
+  isKept: WasteClass.optional(),
   /** Said again for every coat. */
   perCoat: z.boolean().optional(),
   /** Which solution stands in the tray, for steps that soak or float. */
   tray: Key.optional(),
+  /** Where the solution depends on what was chosen: the one of these whose bath belongs to the choices. */
+  trays: z.array(Key).min(1).optional(),
+  /** What a wet step does, where the order of steps turns on it. */
+  role: z.enum(['develop', 'clear', 'tone', 'fix', 'bleach']).optional(),
   /** Which solution this lays into the paper and how, for the balance of salt and silver. */
   lays: z.strictObject({ component: Key, by: z.enum(['brush', 'soak', 'float']) }).optional(),
   /** Exposure of this step over the sheet's own, where it is not the same: a gum layer takes about a quarter. */
@@ -136,11 +155,34 @@ const Component = z.strictObject({
   cautions: z.array(Key),
 })
 
+/** How far a solution in a tray goes. */
+const BathUse = z.strictObject({
+  manner: z.enum(['oneShot', 'reused']),
+  /** Paper that a litre of it serves, m². */
+  squareMetresPerLitre: z.number().gt(0).max(100).optional(),
+  /** What is added, and after how many prints of 8 × 10 in at the earliest and at the latest. */
+  replenish: z
+    .strictObject({
+      millilitres: z.number().gt(0).max(10_000),
+      afterPrints: z.int().min(1).max(1000),
+      atMostPrints: z.int().min(1).max(1000),
+      standing: StandingWord,
+      source: Sentence,
+    })
+    .optional(),
+  /** The bath that takes its place when it is discarded: the second of two fixers. */
+  followedBy: Key.optional(),
+  standing: StandingWord,
+  source: Sentence,
+})
+
 /** A solution that stands in a tray, of which no measured share goes into the sheet. */
 const Bath = z.strictObject({
   id: Key,
   name: Sentence,
   stock: Stock,
+  /** Kept for one print where nothing is said. */
+  use: BathUse.optional(),
   cautions: z.array(Key),
   when: When.optional(),
 })
@@ -228,6 +270,8 @@ export type WhenChosen = z.infer<typeof When>
 export type SoluteDefinition = z.infer<typeof Solute>
 export type StockDefinition = z.infer<typeof Stock>
 export type ComponentDefinition = z.infer<typeof Component>
+export type BathDefinition = z.infer<typeof Bath>
+export type BathUse = z.infer<typeof BathUse>
 export type MixDefinition = z.infer<typeof Mix>
 export type ToolName = ProcessDefinition['tools'][number]
 export type StationName = z.infer<typeof Station>

@@ -17,6 +17,8 @@ export const PlannedStep = z.strictObject({
   keepsSeconds: Seconds.optional(),
   keepsLeastSeconds: Seconds.optional(),
   keepsBestSeconds: Seconds.optional(),
+  /** How often it is rocked or turned over. */
+  rockSeconds: Seconds.optional(),
   /** The step of the process that this is one of, where it is done more than once. */
   of: Key.optional(),
   /** Which coat it belongs to, from 1. */
@@ -72,6 +74,8 @@ export const SheetEvent = z.discriminatedUnion('type', [
   stamped('stepFinished', {
     step: Key,
     drawn: z.array(Draw).max(99).optional(),
+    /** The bath in which the print lay. */
+    bathId: Id.optional(),
     dose: CountedDose.optional(),
   }),
   /** Whether what was mixed for a coat was enough. */

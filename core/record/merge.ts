@@ -45,6 +45,9 @@ export const KINDS = [
   'tabletPrints',
   'calibrations',
   'negatives',
+  'baths',
+  'registerChecks',
+  'plans',
   'photos',
 ] as const satisfies readonly Kind[]
 
@@ -149,6 +152,8 @@ function nameOf<K extends Kind>(kind: K, record: RecordOf<K>): string {
   if ('definition' in record) return `Process ${record.definition.name}`
   if ('fileName' in record) return `Film ${record.fileName}`
   if ('what' in record && typeof record.what === 'string') return `Waste, ${record.what}`
+  if ('startsAt' in record) return `Plan of ${new Date(record.startsAt).toISOString().slice(0, 10)}`
+  if ('marks' in record) return 'Register check'
   if ('difference' in record || 'film' in record) return `Base exposure, ${formatSpan(record.seconds)}`
   return `${kind} ${record.id.slice(0, 8)}`
 }

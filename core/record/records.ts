@@ -3,10 +3,13 @@ import { Id, Key, Line, Stamp, Text } from './common'
 import { ProcessDefinition } from './definition'
 import { SheetEvent } from './event'
 import { Base, Calibration, Light, LightEntry, MadeNegative, Strip, Tablet, TabletPrint } from './light'
+import { DayPlan } from './plan'
+import { RegisterCheck } from './register'
 import { WasteClass } from './substance'
+import { Bath } from './bath'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
-export const RECORD_VERSION = 3
+export const RECORD_VERSION = 4
 
 export const Paper = z.strictObject({
   id: Id,
@@ -161,6 +164,8 @@ export const Sheet = z.strictObject({
   millijoulesPerCm2: z.number().gt(0).max(10_000_000).optional(),
   /** Set for a test strip, which is exposed in steps under a card. */
   strip: Strip.optional(),
+  /** The sheet on which this lies as a further layer: its paper is that one's, and it begins when that one is dry. */
+  over: Id.optional(),
   paperId: Id.optional(),
   lightId: Id.optional(),
   /** Bottle used for each component. */
@@ -204,6 +209,9 @@ export const WorkroomRecords = z.strictObject({
   tabletPrints: z.array(TabletPrint),
   calibrations: z.array(Calibration),
   negatives: z.array(MadeNegative),
+  baths: z.array(Bath),
+  registerChecks: z.array(RegisterCheck),
+  plans: z.array(DayPlan),
 })
 
 /** A workroom with nothing in it. */
@@ -226,6 +234,9 @@ export const emptyRecords = (): WorkroomRecords => ({
   tabletPrints: [],
   calibrations: [],
   negatives: [],
+  baths: [],
+  registerChecks: [],
+  plans: [],
 })
 
 export type Paper = z.infer<typeof Paper>

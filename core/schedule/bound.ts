@@ -38,13 +38,14 @@ export function piecesOn(
       for (const use of one.uses) {
         if (use.resource !== resource) continue
         const start = network.startOf[j]![k]!
-        const [from, to] = [use.from, use.to].map((anchor) => (anchor.edge === 'start' ? start : start + 1)) as [
-          number,
-          number,
-        ]
+        const [from, to] = [use.from, use.to].map((anchor) =>
+          anchor.edge === 'start' ? start : start + 1,
+        ) as [number, number]
         // A use over its whole operation is drawn out with it, so only its least length is sure.
         const length =
-          from === to ? use.to.plus - use.from.plus : one.leastSeconds * (from < to ? 1 : -1) + use.to.plus - use.from.plus
+          from === to
+            ? use.to.plus - use.from.plus
+            : one.leastSeconds * (from < to ? 1 : -1) + use.to.plus - use.from.plus
         if (length <= 0) continue
         pieces.push({
           head: heads[from]! + use.from.plus,

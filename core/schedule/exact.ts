@@ -71,7 +71,11 @@ function stretchesOf(problem: Problem, network: Network): Stretch[][] {
 }
 
 /** As few stretches as are too many, of the resource that is overloaded first; `null` where none is. */
-function firstConflict(problem: Problem, stretches: readonly Stretch[][], at: Float64Array): Stretch[] | null {
+function firstConflict(
+  problem: Problem,
+  stretches: readonly Stretch[][],
+  at: Float64Array,
+): Stretch[] | null {
   let found: { moment: number; set: Stretch[] } | null = null
   for (const [index, { capacity }] of problem.resources.entries()) {
     const spans = stretches[index]!.map((stretch) => ({

@@ -35,7 +35,8 @@ export function networkOf(problem: Problem): Network {
       if (problem.finishBy !== undefined) arcs.push({ from: end, to: 0, seconds: -problem.finishBy })
       if (place + 1 < job.length) {
         arcs.push({ from: end, to: points, seconds: one.waitLeastSeconds })
-        if (one.waitMostSeconds !== Infinity) arcs.push({ from: points, to: end, seconds: -one.waitMostSeconds })
+        if (one.waitMostSeconds !== Infinity)
+          arcs.push({ from: points, to: end, seconds: -one.waitMostSeconds })
       }
     }
     startOf.push(starts)
@@ -53,7 +54,12 @@ export function networkOf(problem: Problem): Network {
  * @param known moments already known to be no later than the earliest ones; shape (points,), not changed.
  * @returns shape (points,), or `null` where the waits contradict each other or a point would fall beyond the horizon.
  */
-export function earliest(points: number, arcs: readonly Arc[], horizon: number, known?: ArrayLike<number>): Float64Array | null {
+export function earliest(
+  points: number,
+  arcs: readonly Arc[],
+  horizon: number,
+  known?: ArrayLike<number>,
+): Float64Array | null {
   const at = known ? Float64Array.from(known) : new Float64Array(points)
   // Moments only grow, and contradicting waits make them grow without end: past the horizon there is no answer.
   for (let changed = true; changed;) {

@@ -56,10 +56,14 @@ export interface Problem {
 /** Start and end of every operation, by job and place. */
 export type Times = readonly (readonly { start: number; end: number }[])[]
 
-export const makespanOf = (times: Times): number => Math.max(0, ...times.flatMap((job) => job.map((one) => one.end)))
+export const makespanOf = (times: Times): number =>
+  Math.max(0, ...times.flatMap((job) => job.map((one) => one.end)))
 
 /** When a use begins and ends. */
-export const spanOf = (use: Use, { start, end }: { start: number; end: number }): [from: number, to: number] => [
+export const spanOf = (
+  use: Use,
+  { start, end }: { start: number; end: number },
+): [from: number, to: number] => [
   (use.from.edge === 'start' ? start : end) + use.from.plus,
   (use.to.edge === 'start' ? start : end) + use.to.plus,
 ]
@@ -71,7 +75,8 @@ export function brokenRule(problem: Problem, times: Times): string | null {
       const at = times[j]?.[k]
       if (!at) return `job ${j} operation ${k} is not placed`
       const length = at.end - at.start
-      if (length < operation.leastSeconds || length > operation.mostSeconds) return `job ${j} operation ${k} lasts ${length}`
+      if (length < operation.leastSeconds || length > operation.mostSeconds)
+        return `job ${j} operation ${k} lasts ${length}`
       if (at.start < Math.max(0, operation.notBefore ?? 0)) return `job ${j} operation ${k} begins too early`
       if (at.start > (operation.notAfter ?? Infinity)) return `job ${j} operation ${k} begins too late`
       if (at.end > (problem.finishBy ?? Infinity)) return `job ${j} operation ${k} ends after the session`
@@ -82,7 +87,8 @@ export function brokenRule(problem: Problem, times: Times): string | null {
     }
   for (const { first, then, leastSeconds } of problem.after) {
     const [a, b] = [times[first.job]?.[first.place], times[then.job]?.[then.place]]
-    if (!a || !b || b.start < a.end + leastSeconds) return `job ${then.job} does not wait for job ${first.job}`
+    if (!a || !b || b.start < a.end + leastSeconds)
+      return `job ${then.job} does not wait for job ${first.job}`
   }
   return overload(problem, times)
 }

@@ -188,7 +188,12 @@ describe('planning a session', () => {
 
   it('says that a session cannot be done in time, and that waits contradict each other', () => {
     const one = operation(10, { uses: [all(0)] })
-    const problem: Problem = { resources: [{ name: 'lamp', capacity: 1 }], jobs: [[one], [one]], after: [], finishBy: 19 }
+    const problem: Problem = {
+      resources: [{ name: 'lamp', capacity: 1 }],
+      jobs: [[one], [one]],
+      after: [],
+      finishBy: 19,
+    }
     expect(last(problem)).toMatchObject({ times: null, isProven: true })
     expect(last({ ...problem, finishBy: 20 })).toMatchObject({ length: 20, isProven: true })
     const never = operation(10, { notBefore: 5, notAfter: 4 })
@@ -215,7 +220,10 @@ function largeProblem(random: () => number): Problem {
   const job = (): Operation[] => [
     operation(120, { waitMostSeconds: 0, uses: [all(hands)] }),
     operation(600, { waitMostSeconds: 7200, uses: [] }),
-    operation(300 + Math.round(random() * 600), { waitMostSeconds: 300, uses: [all(lamp), atStart(hands, 60)] }),
+    operation(300 + Math.round(random() * 600), {
+      waitMostSeconds: 300,
+      uses: [all(lamp), atStart(hands, 60)],
+    }),
     operation(300, { mostSeconds: Infinity, uses: [all(trays), atStart(hands, 20)] }),
   ]
   return {

@@ -41,10 +41,17 @@ export function* solve(problem: Problem, effort: Effort = USUAL_EFFORT): Generat
   const horizon = horizonOf(problem)
   const network = networkOf(problem)
   const bound = lowerBound(problem, network, horizon)
-  if (bound === null || bound > horizon) return { times: null, length: Infinity, bound: bound ?? 0, isProven: true }
+  if (bound === null || bound > horizon)
+    return { times: null, length: Infinity, bound: bound ?? 0, isProven: true }
   const tails = tailsOf(network, Infinity)!
   let best: Found = { times: null, length: Infinity, bound, isProven: false }
-  for (const times of betterOrders(problem, horizon, bound, effort, (job) => tails[network.startOf[job]![0]!]!)) {
+  for (const times of betterOrders(
+    problem,
+    horizon,
+    bound,
+    effort,
+    (job) => tails[network.startOf[job]![0]!]!,
+  )) {
     const length = makespanOf(times)
     if (length > best.length) continue
     best = { times, length, bound, isProven: length <= bound }
@@ -125,7 +132,8 @@ function costOf(problem: Problem, times: Times): number {
     for (const [k, one] of job.entries()) {
       const [at, next] = [times[j]![k]!, times[j]![k + 1]]
       if (!next) ends += at.end
-      else if (one.waitBestSeconds !== undefined) stale += Math.max(0, next.start - at.end - one.waitBestSeconds)
+      else if (one.waitBestSeconds !== undefined)
+        stale += Math.max(0, next.start - at.end - one.waitBestSeconds)
     }
   return makespanOf(times) + (EARLINESS * (ends + 0.5 * stale)) / Math.max(1, problem.jobs.length)
 }

@@ -2,6 +2,7 @@ import { BRUSH_COVERAGE, DROPS_PER_MILLILITRE } from '../coating/coatVolume'
 import { holdsStock, leftIn, type SubstanceBook } from '../chemistry/lots'
 import { mixesFor, partsOf, planMix, startingParts, type MixInput } from '../process/mixPlan'
 import { schoolStocks, startingChoices, stepsFor } from '../process/plan'
+import { trayOf } from '../process/trays'
 import { trayVolume } from '../paper/amounts'
 import type { ProcessDefinition, SoluteDefinition } from '../record/definition'
 import type { Bottle } from '../record/records'
@@ -79,11 +80,9 @@ export function needsOf(
   }
   const tray = trayVolume(input, TRAY_DEPTH).value
   for (const step of stepsFor(definition, input.choices)) {
-    const bath = definition.baths.find((one) => one.id === step.tray)
-    const component = definition.components.find((one) => one.id === step.tray)
-    if (bath && !needs.has(bath.id)) add(bath.id, bath.name, bath.stock.solutes, 'bath', tray)
-    else if (component && !needs.has(component.id))
-      add(component.id, component.name, stocks[component.id] ?? [], 'bath', tray)
+    const held = trayOf(definition, step, { ...startingChoices(definition), ...input.choices })
+    if (held && !needs.has(held.id))
+      add(held.id, held.name, stocks[held.id] ?? held.stock.solutes, 'bath', tray)
   }
   return [...needs.values()]
 }
@@ -150,7 +149,7 @@ function missingFor(
     ...mixesFor(definition, choices).flatMap((mix) =>
       partsOf(definition, mix, choices).map((part) => part.component.id),
     ),
-    ...stepsFor(definition, choices).flatMap((step) => step.tray ?? []),
+    ...stepsFor(definition, choices).flatMap((step) => trayOf(definition, step, choices)?.id ?? []),
   ])
   return definition.components
     .filter(({ id }) => used.has(id) && stocks[id]?.length && readyOf(stocks[id], bottles, taken, now) === 0)

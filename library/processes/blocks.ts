@@ -129,6 +129,11 @@ export const printingOut: StepDefinition = {
   },
 }
 
+/** Rocked every half minute, two ways. */
+export const ROCKED = {
+  rock: { everySeconds: 30, ...starts('Rocked now and then, two ways; every half minute') },
+} as const
+
 export const bath: StepDefinition = {
   id: 'wash',
   station: 'wet',
@@ -154,6 +159,8 @@ export const finalWash: StepDefinition = {
   id: 'final-wash',
   title: 'Final wash',
   meanwhile: 'in the final wash',
+  rock: { everySeconds: 5 * MINUTE, ...starts('Sheets are turned over now and then; every five minutes') },
+  early: 'What is left in the fibres fades or yellows the print in months.',
   doing: 'Running water, sheets apart; turn them over now and then.',
   why: 'Fixer or acid left in the fibres fades the print in months.',
   time: { leastSeconds: 30 * MINUTE, ...practice },
@@ -181,8 +188,10 @@ export const chlorineWash: StepDefinition = {
   ...bath,
   title: 'First wash, to no milk',
   meanwhile: 'in the first wash',
+  early: 'Loose silver goes on into the toner or the fixer, and mottles the print.',
   doing: 'Tap water in a dark tray; change it until no milk shows.',
   why: 'The chlorine of tap water, or a pinch of salt, turns loose silver milky and carries it off. Milk must not reach the toner.',
+  isKept: 'silver',
   cautions: ['silver'],
   press: { start: 'Into the tap water', finish: 'Clear, no milk' },
   habit: 'A dark tray shows the milk. The first waters belong to the silver jar.',

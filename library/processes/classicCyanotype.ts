@@ -18,7 +18,7 @@ import {
   YEAR,
   deeper,
 } from './blocks'
-import { rinse } from './wetSteps'
+import { rinse, serves } from './wetSteps'
 
 const expose: StepDefinition = {
   ...exposing,
@@ -125,6 +125,7 @@ export const classicCyanotype: ProcessDefinition = {
         source: 'A weak bath, common practice; 0.3 % is where this app starts',
       },
       cautions: ['peroxide'],
+      use: serves(0.5),
       when: [{ choice: 'finish', is: ['peroxide'] }],
     },
   ],
@@ -306,6 +307,7 @@ export const classicCyanotype: ProcessDefinition = {
     exposeObjects,
     {
       ...bath,
+      early: 'Salts are still in the paper: yellow where white is due, after a day.',
       doing: 'Face down into cool running water, then change it until it runs clear.',
       why: 'Water carries off the salts that the light did not change. What stays behind will yellow.',
       time: { leastSeconds: 5 * MINUTE, ...practice },

@@ -20,7 +20,7 @@ import {
   deeper,
 } from './blocks'
 import { ammoniumIron, dryness, humidify, metalLights } from './printingOutMetals'
-import { bindInEdta, clearInSulfite, edtaBath, sulfiteBath, washBetween } from './wetSteps'
+import { bindInEdta, clearInSulfite, edtaBath, serves, sulfiteBath, washBetween } from './wetSteps'
 
 const acid: StepDefinition = {
   ...bath,
@@ -106,6 +106,7 @@ export const goldPlatinum: ProcessDefinition = {
         keepsSeconds: WEEK,
         ...practice,
       },
+      use: serves(0.5),
     },
     edtaBath,
   ],

@@ -218,6 +218,8 @@ export const gumOver: ProcessDefinition = {
       doing: 'Face down into lukewarm water, no bubbles, until the yellow runs out.',
       why: 'This tray holds the dichromate: it is collected, never poured away.',
       time: { leastSeconds: 20, mostSeconds: 30, ...practice },
+      isKept: 'chromium',
+      early: 'Dichromate goes on into the next tray, which then is waste too.',
       cautions: ['dichromate'],
       press: { start: 'Face down', finish: 'Yellow out: next tray' },
       endpoint: {

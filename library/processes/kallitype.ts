@@ -1,4 +1,4 @@
-import type { ProcessDefinition } from '@core/record/definition'
+import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
 import { cautions } from '../cautions'
 import {
   bath,
@@ -13,6 +13,7 @@ import {
   MINUTE,
   mixing,
   practice,
+  ROCKED,
   SILVER_LIGHTING,
   spreading,
   starts,
@@ -20,7 +21,51 @@ import {
   WET_SPOT,
   YEAR,
 } from './blocks'
-import { clearHypo, clearInCitric, fixInHypo, hypoClearBath, rinse, toneInGold } from './wetSteps'
+import {
+  clearHypo,
+  clearInCitric,
+  fixInHypo,
+  hypoClearBath,
+  rinse,
+  serves,
+  toneInGold,
+  washBetween,
+} from './wetSteps'
+
+const BEFORE = { choice: 'toned', is: ['before'] }
+const AFTER = { choice: 'toned', is: ['after'] }
+
+/** Toned when it is fixed: the fixer is washed out first, or the toner stains. */
+const tonedAfter: StepDefinition[] = [
+  {
+    ...washBetween,
+    id: 'wash-fixer',
+    title: 'Wash the fixer out',
+    why: 'Hypo carried into the toner makes it patchy.',
+    time: { leastSeconds: 10 * MINUTE, ...starts('Until the fixer is out; ten minutes') },
+    when: [{ choice: 'toner', is: ['selenium', 'gold', 'palladium', 'platinum'] }, AFTER],
+  },
+  {
+    ...toneInGold,
+    id: 'tone-after',
+    title: 'Tone',
+    tray: undefined,
+    trays: ['selenium', 'gold', 'palladium', 'platinum'],
+    doing: 'Rock it under extraction; pull it at the wanted colour.',
+    why: 'Only the finished picture takes up the toner, and its colour is seen as it will be.',
+    time: { leastSeconds: 1 * MINUTE, ...starts('By eye; a minute at least') },
+    cautions: ['selenium', 'noble'],
+    begins: 'press',
+    press: { start: 'Into the toner', finish: 'There: pull it' },
+    when: [{ choice: 'toner', is: ['selenium', 'gold', 'palladium', 'platinum'] }, AFTER],
+  },
+  {
+    ...rinse,
+    id: 'rinse-after',
+    title: 'Brief rinse',
+    when: [{ choice: 'toner', is: ['selenium', 'gold', 'palladium', 'platinum'] }, AFTER],
+  },
+]
 
 /** Kallitype: ferric oxalate and silver, developed out in citrate, cleared in citric acid, toned before fixing. */
 export const kallitype: ProcessDefinition = {
@@ -87,6 +132,18 @@ export const kallitype: ProcessDefinition = {
         keepsSeconds: YEAR,
         ...practice,
       },
+      use: {
+        manner: 'reused',
+        replenish: {
+          millilitres: 200,
+          afterPrints: 8,
+          atMostPrints: 10,
+          standing: 'practice',
+          source: '200 ml of fresh developer every 8 to 10 prints of 8 × 10 in, common practice',
+        },
+        standing: 'practice',
+        source: 'Kept and replenished, common practice',
+      },
     },
     {
       id: 'clearing',
@@ -98,6 +155,7 @@ export const kallitype: ProcessDefinition = {
         keepsSeconds: WEEK,
         ...practice,
       },
+      use: serves(0.5),
     },
     {
       id: 'selenium',
@@ -111,6 +169,7 @@ export const kallitype: ProcessDefinition = {
         standing: 'practice',
         source: '15 ml of concentrate a litre, common practice; it weighs about 1.3 g a millilitre',
       },
+      use: serves(0.8),
     },
     {
       id: 'gold',
@@ -126,6 +185,7 @@ export const kallitype: ProcessDefinition = {
         keepsSeconds: WEEK,
         ...memory,
       },
+      use: serves(0.5),
     },
     {
       id: 'palladium',
@@ -141,6 +201,7 @@ export const kallitype: ProcessDefinition = {
         keepsSeconds: WEEK,
         ...memory,
       },
+      use: serves(0.5),
     },
     {
       id: 'platinum',
@@ -156,6 +217,7 @@ export const kallitype: ProcessDefinition = {
         keepsSeconds: WEEK,
         ...memory,
       },
+      use: serves(0.5),
     },
     {
       id: 'fixer',
@@ -171,6 +233,7 @@ export const kallitype: ProcessDefinition = {
         keepsSeconds: 2 * DAY,
         ...starts('Thiosulfate with a little carbonate and sulfite; 5, 1 and 0.3 %'),
       },
+      use: serves(0.5),
     },
     hypoClearBath,
   ],
@@ -233,6 +296,27 @@ export const kallitype: ProcessDefinition = {
         },
       ],
     },
+    {
+      id: 'toned',
+      name: 'Toned',
+      startsWith: 'before',
+      options: [
+        {
+          id: 'before',
+          name: 'Before fixing',
+          reason:
+            'The fixer cannot bleach what the toner has taken. Started with because weak shadows survive it.',
+          standing: 'practice',
+        },
+        {
+          id: 'after',
+          name: 'After fixing',
+          reason:
+            'No toner is lost to silver that the fixer takes out, and its colour is seen as it will be.',
+          standing: 'practice',
+        },
+      ],
+    },
   ],
   lights: [
     {
@@ -289,6 +373,9 @@ export const kallitype: ProcessDefinition = {
       title: 'Develop in citrate',
       meanwhile: 'in the developer',
       tray: 'citrate',
+      role: 'develop',
+      ...ROCKED,
+      early: 'Development was cut short: shadows stay weak, and iron is carried into the acid.',
       doing: 'Pour it over in one sweep. The picture stands in 10 to 15 seconds; go on rocking.',
       why: 'Citrate dissolves the ferrous salt, which throws the silver where it lies.',
       time: { leastSeconds: 2 * MINUTE, mostSeconds: 3 * MINUTE, ...practice },
@@ -306,6 +393,11 @@ export const kallitype: ProcessDefinition = {
       title: 'Clear in citric acid',
       tray: 'clearing',
       time: { leastSeconds: 2 * MINUTE, mostSeconds: 5 * MINUTE, ...practice },
+      late: {
+        afterSeconds: 6 * MINUTE,
+        means: 'It needs more than five or six minutes to clear: this paper does not suit the process.',
+        blames: 'paper',
+      },
       endpoint: {
         good: 'Whites paper-white.',
         doubt: 'Over five or six minutes: the paper does not suit.',
@@ -328,17 +420,18 @@ export const kallitype: ProcessDefinition = {
       time: { leastSeconds: 1 * MINUTE, ...starts('By eye; a minute at least') },
       cautions: ['selenium'],
       press: { start: 'Into the toner', finish: 'There: pull it' },
-      when: [{ choice: 'toner', is: ['selenium'] }],
+      when: [{ choice: 'toner', is: ['selenium'] }, BEFORE],
     },
     {
       ...toneInGold,
       id: 'tone-noble',
       title: 'Tone',
       tray: undefined,
+      trays: ['gold', 'palladium', 'platinum'],
       doing: 'Rock it two ways; pull it at the wanted colour.',
       why: 'The noble metal replaces silver and lasts. Toned before it is fixed.',
       press: { start: 'Into the toner', finish: 'There: pull it' },
-      when: [{ choice: 'toner', is: ['gold', 'palladium', 'platinum'] }],
+      when: [{ choice: 'toner', is: ['gold', 'palladium', 'platinum'] }, BEFORE],
     },
     { ...rinse, id: 'rinse-tone', title: 'Brief rinse' },
     {
@@ -353,6 +446,7 @@ export const kallitype: ProcessDefinition = {
         swatch: [],
       },
     },
+    ...tonedAfter,
     clearHypo,
     finalWash,
     hanging,

@@ -11,10 +11,12 @@ import {
   MINUTE,
   mixing,
   practice,
+  ROCKED,
   spreading,
   starts,
   WEEK,
 } from './blocks'
+import { serves } from './wetSteps'
 
 const byId = (id: string): StepDefinition =>
   classicCyanotype.steps.find((step) => step.id === id) as StepDefinition
@@ -72,6 +74,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
         ...starts('Weak carbonate, common practice; 0.5 %'),
       },
       cautions: ['irritant'],
+      use: serves(0.5),
     },
     {
       id: 'tannin',
@@ -83,6 +86,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
         ...starts('Tannic acid, common practice; 1 %'),
       },
       cautions: [],
+      use: serves(0.5),
     },
   ],
   lights: classicCyanotype.lights.map((light) =>
@@ -115,6 +119,8 @@ export const twoLayerCyanotype: ProcessDefinition = {
       title: 'Bleach the blue',
       meanwhile: 'bleaching',
       tray: 'carbonate',
+      role: 'bleach',
+      ...ROCKED,
       doing: 'Into weak carbonate until the blue has gone to a pale yellow.',
       why: 'Carbonate takes the blue apart and leaves the iron, which tannin turns brown.',
       time: { leastSeconds: 1 * MINUTE, ...starts('Until the blue has gone; a minute') },
@@ -132,6 +138,8 @@ export const twoLayerCyanotype: ProcessDefinition = {
       title: 'Tone in tannin',
       meanwhile: 'toning in tannin',
       tray: 'tannin',
+      role: 'tone',
+      ...ROCKED,
       doing: 'Rinse, then into tannic acid until the brown stops deepening.',
       why: 'Tannin and iron make the brown of ink: that is the first colour.',
       time: { leastSeconds: 5 * MINUTE, ...starts('Until it stops deepening; five minutes') },

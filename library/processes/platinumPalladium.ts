@@ -14,11 +14,26 @@ import {
   memory,
   MINUTE,
   mixing,
+  ROCKED,
   spreading,
   starts,
   YEAR,
 } from './blocks'
-import { bindInEdta, clearInCitric, rinse, washBetween } from './wetSteps'
+import { bindInEdta, clearInCitric, rinse, serves, washBetween } from './wetSteps'
+
+/** One of three trays of acid: the first is poured away when it is spent, and the others move up. */
+const acidTray = (id: string, name: string, followedBy?: string): ProcessDefinition['baths'][number] => ({
+  id,
+  name,
+  cautions: ['acid'],
+  stock: {
+    solutes: [{ substanceId: 'citric-acid', percentWv: 2 }],
+    making: ['Three trays, one after the other; the first goes out, the others move up.'],
+    keepsSeconds: DAY,
+    ...starts('Successive baths; 2 %'),
+  },
+  use: serves(0.5, followedBy),
+})
 
 /** Platinum-palladium, developing out in potassium oxalate. */
 export const platinumPalladium: ProcessDefinition = {
@@ -126,18 +141,11 @@ export const platinumPalladium: ProcessDefinition = {
         keepsSeconds: 5 * YEAR,
         ...memory,
       },
+      use: { manner: 'reused', standing: 'memory', source: 'Kept for good and topped up; from memory' },
     },
-    {
-      id: 'citric',
-      name: 'Citric acid',
-      cautions: ['acid'],
-      stock: {
-        solutes: [{ substanceId: 'citric-acid', percentWv: 2 }],
-        making: ['Three trays, one after the other; the first goes out, the others move up.'],
-        keepsSeconds: DAY,
-        ...starts('Successive baths; 2 %'),
-      },
-    },
+    acidTray('citric', 'Citric acid, first tray', 'citric-2'),
+    acidTray('citric-2', 'Citric acid, second tray', 'citric-3'),
+    acidTray('citric-3', 'Citric acid, third tray'),
     {
       id: 'edta',
       name: 'EDTA with sulfite',
@@ -151,6 +159,7 @@ export const platinumPalladium: ProcessDefinition = {
         keepsSeconds: DAY,
         ...memory,
       },
+      use: serves(0.5),
     },
   ],
   tools: ['brush', 'rod'],
@@ -271,6 +280,8 @@ export const platinumPalladium: ProcessDefinition = {
       title: 'Develop',
       meanwhile: 'in the developer',
       tray: 'developer',
+      role: 'develop',
+      ...ROCKED,
       doing: 'One sweep over the whole sheet; the picture stands at once.',
       why: 'Oxalate dissolves the ferrous salt, which throws the metal where it lies.',
       time: { leastSeconds: 2 * MINUTE, ...starts('At once, then two minutes') },
@@ -288,6 +299,7 @@ export const platinumPalladium: ProcessDefinition = {
     {
       ...clearInCitric,
       id: 'clear-2',
+      tray: 'citric-2',
       title: 'Second tray',
       begins: 'atOnce',
       time: { leastSeconds: 5 * MINUTE, ...starts('Successive baths; five minutes each') },
@@ -296,6 +308,7 @@ export const platinumPalladium: ProcessDefinition = {
     {
       ...clearInCitric,
       id: 'clear-3',
+      tray: 'citric-3',
       title: 'Third tray',
       begins: 'atOnce',
       time: { leastSeconds: 5 * MINUTE, ...starts('Successive baths; five minutes each') },

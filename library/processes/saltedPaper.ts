@@ -18,7 +18,17 @@ import {
   YEAR,
   deeper,
 } from './blocks'
-import { goldChoice, goldToner, hypoClearBath, plainHypo, silverFinish } from './wetSteps'
+import {
+  fixingChoice,
+  goldChoice,
+  goldToner,
+  hypoClearBath,
+  plainHypo,
+  second,
+  silverFinish,
+  waxChoice,
+  waxing,
+} from './wetSteps'
 
 const brushSilver: StepDefinition = {
   ...spreading,
@@ -100,7 +110,7 @@ export const saltedPaper: ProcessDefinition = {
     },
     { id: 'silver', name: 'Silver', parts: [{ component: 'silver', parts: 1 }] },
   ],
-  baths: [goldToner, plainHypo, hypoClearBath],
+  baths: [goldToner, plainHypo, second(plainHypo), hypoClearBath],
   ...deeper(0.5, 'Print clearly darker than wanted', 'Washing and fixing lighten it.'),
   tools: ['cotton', 'brush', 'rod'],
   lighting: SILVER_LIGHTING,
@@ -160,6 +170,8 @@ export const saltedPaper: ProcessDefinition = {
       ],
     },
     goldChoice,
+    fixingChoice,
+    waxChoice,
   ],
   lights: [
     {
@@ -289,6 +301,7 @@ export const saltedPaper: ProcessDefinition = {
       },
     },
     hanging,
+    waxing,
   ],
   cautions: [
     cautions.silver,
@@ -296,6 +309,7 @@ export const saltedPaper: ProcessDefinition = {
     cautions.thiosulfate,
     cautions.sulfite,
     cautions.warmth,
+    cautions.wax,
     cautions.uv,
   ],
   secondLooks: looks,

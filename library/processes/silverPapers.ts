@@ -21,7 +21,31 @@ import {
   YEAR,
   deeper,
 } from './blocks'
-import { clearHypo, fixInHypo, goldChoice, goldToner, hypoClearBath, plainHypo, toneInGold } from './wetSteps'
+import {
+  clearHypo,
+  fixAgain,
+  fixingChoice,
+  fixInHypo,
+  goldChoice,
+  goldToner,
+  hypoClearBath,
+  plainHypo,
+  rinseToner,
+  second,
+  serves,
+  toneInGold,
+} from './wetSteps'
+
+/** Albumen paper takes a weaker hypo than the others. */
+const weakHypo: ProcessDefinition['baths'][number] = {
+  ...plainHypo,
+  stock: {
+    ...plainHypo.stock,
+    solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 5 }],
+    ...practice,
+  },
+  use: serves(0.5, 'hypo-2'),
+}
 
 /** Albumen-type paper: salted egg white, floated on silver. */
 export const albumen: ProcessDefinition = {
@@ -70,18 +94,7 @@ export const albumen: ProcessDefinition = {
     },
   ],
   mixes: [],
-  baths: [
-    goldToner,
-    {
-      ...plainHypo,
-      stock: {
-        ...plainHypo.stock,
-        solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 5 }],
-        ...practice,
-      },
-    },
-    hypoClearBath,
-  ],
+  baths: [goldToner, weakHypo, second(weakHypo), hypoClearBath],
   ...deeper(0.5, 'Print clearly darker than wanted', 'Washing and fixing lighten it.'),
   tools: [],
   lighting: SILVER_LIGHTING,
@@ -104,6 +117,7 @@ export const albumen: ProcessDefinition = {
       ],
     },
     goldChoice,
+    fixingChoice,
   ],
   lights: [
     {
@@ -204,11 +218,13 @@ export const albumen: ProcessDefinition = {
     printingOut,
     chlorineWash,
     toneInGold,
+    rinseToner,
     {
       ...fixInHypo,
       doing: 'Rock it, a minute and more.',
       time: { leastSeconds: 1 * MINUTE, ...practice },
     },
+    { ...fixAgain, time: { leastSeconds: 1 * MINUTE, ...practice } },
     clearHypo,
     finalWash,
     hanging,
@@ -342,6 +358,7 @@ export const collodionChloride: ProcessDefinition = {
       habit: 'The paper drinks, the coat does not: it curls. Hold it by the corners.',
       when: undefined,
     },
+    { ...rinseToner, when: undefined },
     {
       ...fixInHypo,
       doing: 'At least four minutes; it lightens.',

@@ -12,6 +12,7 @@ import {
   mixing,
   practice,
   printingOut,
+  ROCKED,
   SILVER_LIGHTING,
   spreading,
   starts,
@@ -19,6 +20,7 @@ import {
   YEAR,
   deeper,
 } from './blocks'
+import { serves } from './wetSteps'
 
 /** Van Dyke brown: iron citrate and silver in one bottle, partly printing out, fixed in weak plain hypo. */
 export const vanDyke: ProcessDefinition = {
@@ -66,6 +68,7 @@ export const vanDyke: ProcessDefinition = {
           'Four heaped teaspoons of crystals a litre, common practice; about 3 % by weight is where this app starts',
       },
       cautions: ['thiosulfate'],
+      use: serves(0.5),
     },
   ],
   ...deeper(
@@ -149,6 +152,10 @@ export const vanDyke: ProcessDefinition = {
       title: 'Fix in weak hypo',
       meanwhile: 'in the fixer',
       tray: 'hypo',
+      role: 'fix',
+      ...ROCKED,
+      early: 'Silver that light did not change is still in the paper: the print will darken and stain.',
+      late: { means: 'Too long in the fixer: the highlights have begun to bleach.', blames: 'hand' },
       doing: 'Rock it in weak plain hypo. It darkens: that is right.',
       why: 'Hypo takes out the silver that light did not change.',
       time: { leastSeconds: 2 * MINUTE, mostSeconds: 3 * MINUTE, ...practice },

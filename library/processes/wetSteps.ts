@@ -1,9 +1,37 @@
 import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
-import { bath, chlorineWash, DAY, finalWash, HOUR, memory, MINUTE, practice, starts, WEEK } from './blocks'
+import {
+  bath,
+  chlorineWash,
+  DAY,
+  finalWash,
+  HOUR,
+  memory,
+  MINUTE,
+  practice,
+  ROCKED,
+  starts,
+  WEEK,
+} from './blocks'
 
 /** Baths and steps of the wet side that several processes share. */
 
 type Bath = ProcessDefinition['baths'][number]
+/** How far a bath goes, by memory; @param squareMetresPerLitre paper that a litre serves. */
+export const serves = (squareMetresPerLitre: number, followedBy?: string): NonNullable<Bath['use']> => ({
+  manner: 'reused',
+  squareMetresPerLitre,
+  ...(followedBy && { followedBy }),
+  standing: 'memory',
+  source: `About ${Math.round(squareMetresPerLitre / 0.0516)} prints of 8 × 10 in a litre; from memory, to be judged by the prints`,
+})
+
+/** Made up for the print in hand and poured away after it. */
+export const forOnePrint: NonNullable<Bath['use']> = {
+  manner: 'oneShot',
+  standing: 'practice',
+  source: 'Made fresh for the print, common practice',
+}
+
 const stock = (substanceId: string, percentWv: number) => [{ substanceId, percentWv }]
 
 export const goldToner: Bath = {
@@ -18,6 +46,8 @@ export const goldToner: Bath = {
     keepsSeconds: WEEK,
     ...memory,
   },
+  // 0.2 g of gold chloride in a litre; a print of 8 × 10 in takes up about 0.02 g.
+  use: serves(0.5),
 }
 
 export const plainHypo: Bath = {
@@ -30,6 +60,37 @@ export const plainHypo: Bath = {
     keepsSeconds: 2 * DAY,
     ...starts('Plain hypo; 10 %'),
   },
+  use: serves(1, 'hypo-2'),
+}
+
+/** A hypo bath as the second of two: it stays nearly clean, and takes the place of the first when that is spent. */
+export const second = (first: Bath): Bath => ({
+  ...first,
+  id: 'hypo-2',
+  name: 'Plain hypo, second bath',
+  use: serves(1),
+  when: [{ choice: 'fixing', is: ['two'] }],
+})
+
+export const fixingChoice: ProcessDefinition['choices'][number] = {
+  id: 'fixing',
+  name: 'Fixed in',
+  startsWith: 'one',
+  options: [
+    {
+      id: 'one',
+      name: 'One bath',
+      reason: 'Enough for a few prints in a fresh fixer. Started with because it takes one tray.',
+      standing: 'practice',
+    },
+    {
+      id: 'two',
+      name: 'Two baths',
+      reason:
+        'Half the time in each: the first takes most of the silver, the second stays clean. Surer, for more prints.',
+      standing: 'practice',
+    },
+  ],
 }
 
 export const hypoClearBath: Bath = {
@@ -42,6 +103,7 @@ export const hypoClearBath: Bath = {
     keepsSeconds: DAY,
     ...starts('1 to 5 % sulfite; 2 %'),
   },
+  use: serves(1),
 }
 
 export const sulfiteBath: Bath = {
@@ -66,6 +128,7 @@ export const citricBath: Bath = {
     keepsSeconds: DAY,
     ...starts('2 %'),
   },
+  use: serves(0.5),
 }
 
 export const edtaBath: Bath = {
@@ -78,6 +141,7 @@ export const edtaBath: Bath = {
     keepsSeconds: WEEK,
     ...practice,
   },
+  use: serves(1),
 }
 
 export const goldChoice: ProcessDefinition['choices'][number] = {
@@ -123,6 +187,8 @@ export const toneInGold: StepDefinition = {
   title: 'Tone in gold',
   meanwhile: 'toning',
   tray: 'gold',
+  role: 'tone',
+  ...ROCKED,
   doing: 'Rock it two ways; pull it a little before the wanted colour.',
   why: 'Gold replaces silver from the shadows up. Toned before it is fixed.',
   time: { leastSeconds: 3 * MINUTE, ...starts('To taste; three minutes at least') },
@@ -142,6 +208,10 @@ export const fixInHypo: StepDefinition = {
   title: 'Fix in plain hypo',
   meanwhile: 'in the fixer',
   tray: 'hypo',
+  role: 'fix',
+  ...ROCKED,
+  early: 'Silver that light did not change is still in the paper: the print will darken and stain.',
+  late: { means: 'Too long in the fixer: the highlights have begun to bleach.', blames: 'hand' },
   doing: 'Rock it; it lightens a little.',
   why: 'Hypo takes out the silver that light did not change.',
   time: { leastSeconds: 5 * MINUTE, mostSeconds: 10 * MINUTE, ...practice },
@@ -160,6 +230,8 @@ export const clearHypo: StepDefinition = {
   title: 'Hypo clear',
   meanwhile: 'in the hypo clear',
   tray: 'hypo-clear',
+  ...ROCKED,
+  early: 'Hypo is still in the fibres: wash it for the whole half hour.',
   doing: 'Rinse, then sulfite.',
   why: 'With a clearing agent five minutes of wash do; without it, thirty.',
   time: { leastSeconds: 2 * MINUTE, ...starts('A few minutes; two') },
@@ -173,6 +245,9 @@ export const clearInCitric: StepDefinition = {
   title: 'Citric acid',
   meanwhile: 'clearing',
   tray: 'citric',
+  role: 'clear',
+  ...ROCKED,
+  early: 'Iron is still in the paper: the whites will turn yellow.',
   doing: 'Rock it until no yellow is left.',
   why: 'Iron that stays turns yellow.',
   time: { leastSeconds: 10 * MINUTE, ...starts('Ten minutes') },
@@ -191,6 +266,9 @@ export const clearInSulfite: StepDefinition = {
   title: 'Sulfite',
   meanwhile: 'in the sulfite',
   tray: 'sulfite',
+  role: 'clear',
+  ...ROCKED,
+  early: 'Iron is still in the paper: the print turns pink in weeks, then dark.',
   doing: '21 to 24 °C, rock it; iron runs off.',
   why: 'Takes out the iron that light changed.',
   time: { leastSeconds: 10 * MINUTE, ...practice },
@@ -204,6 +282,8 @@ export const bindInEdta: StepDefinition = {
   title: 'EDTA',
   meanwhile: 'in the EDTA',
   tray: 'edta',
+  ...ROCKED,
+  early: 'The last iron is not bound: the print turns pink in weeks, then dark.',
   doing: 'Rinse, then rock it now and then.',
   why: 'EDTA binds the last iron.',
   time: { leastSeconds: 10 * MINUTE, ...practice },
@@ -211,5 +291,78 @@ export const bindInEdta: StepDefinition = {
   press: { start: 'Into the EDTA', finish: 'Wash it' },
 }
 
+/** The second of two fixers, after the first. */
+export const fixAgain: StepDefinition = {
+  ...fixInHypo,
+  id: 'fix-2',
+  title: 'Fix again',
+  meanwhile: 'in the second fixer',
+  tray: 'hypo-2',
+  doing: 'From fixer to fixer, without a rinse.',
+  why: 'The second bath, nearly clean, takes out what the first has left.',
+  begins: 'atOnce',
+  press: { start: 'Into the second fixer', finish: 'Fixed' },
+  when: [{ choice: 'fixing', is: ['two'] }],
+}
+
+export const waxChoice: ProcessDefinition['choices'][number] = {
+  id: 'surface',
+  name: 'When it is dry',
+  startsWith: 'bare',
+  options: [
+    {
+      id: 'bare',
+      name: 'Left as it is',
+      reason: 'Matt. Started with because it can be waxed any day later.',
+      standing: 'practice',
+    },
+    {
+      id: 'wax',
+      name: 'Waxed',
+      reason: 'Deepens the shadows and keeps air from the silver.',
+      standing: 'practice',
+    },
+  ],
+}
+
+export const waxing: StepDefinition = {
+  id: 'wax',
+  station: 'line',
+  place: 'line',
+  kind: 'act',
+  title: 'Wax it',
+  meanwhile: 'being waxed',
+  doing:
+    'A little wax paste on a soft cloth, in circles, then polish with a clean one. Air moving: it smells of its solvent.',
+  why: 'Wax fills the fibres: shadows deepen and the silver is shut off from the air.',
+  time: { mostSeconds: 10 * MINUTE, ...starts('A few minutes; ten') },
+  cautions: ['wax'],
+  begins: 'press',
+  press: { start: 'Begin to wax', finish: 'Polished' },
+  endpoint: {
+    good: 'An even, dull shine; nothing comes off on a white cloth.',
+    doubt: 'Streaks: polish on. Sticky: too much, take it off with a clean cloth.',
+    swatch: [],
+  },
+  when: [{ choice: 'surface', is: ['wax'] }],
+}
+
+/** Gold chloride is sour and hypo throws sulfur with acid; what is carried over also spoils the fixer. */
+export const rinseToner: StepDefinition = {
+  ...rinse,
+  id: 'rinse-tone',
+  title: 'Rinse the toner out',
+  why: 'Gold carried into the fixer is lost, and what is sour in it throws sulfur from the hypo.',
+  when: [{ choice: 'toner', is: ['gold'] }],
+}
+
 /** The end of every silver paper that prints out: to no milk, gold, hypo, a clearing agent, water. */
-export const silverFinish: StepDefinition[] = [chlorineWash, toneInGold, fixInHypo, clearHypo, finalWash]
+export const silverFinish: StepDefinition[] = [
+  chlorineWash,
+  toneInGold,
+  rinseToner,
+  fixInHypo,
+  fixAgain,
+  clearHypo,
+  finalWash,
+]

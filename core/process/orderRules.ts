@@ -1,0 +1,123 @@
+import type { SubstanceBook } from '../chemistry/lots'
+import { auditNeighbours } from '../chemistry/audits'
+import type { ProcessDefinition, SoluteDefinition, StepDefinition } from '../record/definition'
+import type { Incompatibility, ReactionClass } from '../record/substance'
+import { partsOf, mixesFor } from './mixPlan'
+import { schoolStocks, stepsFor } from './plan'
+import { trayOf } from './trays'
+
+/** An order of steps that could hurt someone or spoil a print. */
+export interface OrderFinding {
+  code: 'must-not-meet' | 'silver-before-gold' | 'tone-before-clear' | 'first-water-not-kept'
+  stepId: string
+  problem: string
+  remedy: string
+}
+
+interface WetStep {
+  step: StepDefinition
+  solutes: readonly SoluteDefinition[]
+}
+
+/**
+ * What is wrong with the order of a process's wet steps under these choices: solutions that must not meet with no water
+ * between them, silver carried into gold, a toner before the whites are cleared, a dichromate's first water let go.
+ *
+ * @param pairs what must not meet, as data.
+ */
+export function orderFindings(
+  definition: ProcessDefinition,
+  choices: Readonly<Record<string, string>>,
+  book: SubstanceBook,
+  pairs: readonly Incompatibility[],
+): OrderFinding[] {
+  const stocks = schoolStocks(definition, choices)
+  const wet: WetStep[] = stepsFor(definition, choices)
+    .filter((step) => step.station === 'wet')
+    .map((step) => {
+      const tray = trayOf(definition, step, choices)
+      return { step, solutes: tray ? (stocks[tray.id] ?? tray.stock.solutes) : [] }
+    })
+  const coat = mixesFor(definition, choices).flatMap((mix) =>
+    partsOf(definition, mix, choices).flatMap(({ component }) => stocks[component.id] ?? []),
+  )
+  return [
+    ...meetings(wet, book, pairs),
+    ...(holds(coat, book, 'silver') ? silverIntoGold(wet, book) : []),
+    ...tonedTooSoon(wet),
+    ...firstWater(wet, coat, book),
+  ]
+}
+
+const classesOf = (solutes: readonly SoluteDefinition[], book: SubstanceBook): ReactionClass[] => [
+  ...new Set(solutes.flatMap((one) => book[one.substanceId]?.reacts ?? [])),
+]
+const holds = (solutes: readonly SoluteDefinition[], book: SubstanceBook, what: ReactionClass) =>
+  classesOf(solutes, book).includes(what)
+const isWater = (one: WetStep) => one.solutes.length === 0
+
+function meetings(
+  wet: readonly WetStep[],
+  book: SubstanceBook,
+  pairs: readonly Incompatibility[],
+): OrderFinding[] {
+  return wet.slice(1).flatMap((one, i) => {
+    const before = wet[i]!
+    if (isWater(one) || isWater(before)) return []
+    const neighbours = [before, one].map(({ step, solutes }) => ({
+      name: step.title,
+      reacts: classesOf(solutes, book),
+    }))
+    return auditNeighbours(neighbours, pairs).map(({ problem, remedy }) => ({
+      code: 'must-not-meet' as const,
+      stepId: one.step.id,
+      problem: `${before.step.title}, then ${one.step.title.toLowerCase()}: ${problem}`,
+      remedy,
+    }))
+  })
+}
+
+function silverIntoGold(wet: readonly WetStep[], book: SubstanceBook): OrderFinding[] {
+  const gold = wet.findIndex(({ solutes }) => solutes.some((one) => book[one.substanceId]?.waste === 'noble'))
+  if (gold < 0 || wet.slice(0, gold).some(isWater)) return []
+  return [
+    {
+      code: 'silver-before-gold',
+      stepId: wet[gold]!.step.id,
+      problem: 'Loose silver comes into the toner: it throws the gold down and mottles the print.',
+      remedy: 'Wash until no milk shows before the toner.',
+    },
+  ]
+}
+
+function tonedTooSoon(wet: readonly WetStep[]): OrderFinding[] {
+  const [toned, cleared] = ['tone', 'clear'].map((role) => wet.findIndex(({ step }) => step.role === role))
+  if (toned! < 0 || cleared! < toned!) return []
+  return [
+    {
+      code: 'tone-before-clear',
+      stepId: wet[toned!]!.step.id,
+      problem:
+        'The toner comes before the whites are cleared: what is still in the paper stains, and takes gold along.',
+      remedy: 'Clear until the whites are paper-white, then tone.',
+    },
+  ]
+}
+
+function firstWater(
+  wet: readonly WetStep[],
+  coat: readonly SoluteDefinition[],
+  book: SubstanceBook,
+): OrderFinding[] {
+  const isChromium = coat.some((one) => book[one.substanceId]?.waste === 'chromium')
+  const first = wet[0]
+  if (!isChromium || !first || first.step.isKept === 'chromium') return []
+  return [
+    {
+      code: 'first-water-not-kept',
+      stepId: first.step.id,
+      problem: 'The first water holds the dichromate and would go down the drain.',
+      remedy: 'Keep the first water apart, in the chromium jar, for the licensed service.',
+    },
+  ]
+}

@@ -1,0 +1,27 @@
+import { z } from 'zod'
+import { Id, Key, Line, Stamp, Text } from './common'
+
+/** A solution standing in a tray: made up once, used by one print or by many, and at last discarded. */
+export const Bath = z.strictObject({
+  id: Id,
+  /** The process it was made up for, and what that calls it; prints of other processes may lie in it too. */
+  processId: Key,
+  bath: Key,
+  name: Line.min(1),
+  contents: z
+    .array(z.strictObject({ substanceId: Key, percent: z.number().gt(0).max(400) }))
+    .min(1)
+    .max(20),
+  millilitres: z.number().gt(0).max(100_000),
+  celsius: z.number().min(-5).max(100).optional(),
+  madeAt: Stamp,
+  /** For one print, or for as many as it bears. */
+  manner: z.enum(['oneShot', 'reused']),
+  /** What was added to keep it strong; as much was poured off. */
+  replenished: z.array(z.strictObject({ at: Stamp, millilitres: z.number().gt(0).max(100_000) })).max(500),
+  ended: z.strictObject({ at: Stamp, why: z.enum(['discarded', 'undone']) }).optional(),
+  note: Text,
+  changedAt: Stamp,
+})
+
+export type Bath = z.infer<typeof Bath>

@@ -1,0 +1,443 @@
+import { lifeOf, targetOf } from '../process/deadlines'
+import { elapsedSeconds } from '../process/clock'
+import { clockOf, stepInHand, wordsIdOf, type RunState } from '../process/run'
+import { hungAtOf } from '../process/standing'
+import type { ProcessDefinition } from '../record/definition'
+import type { PlannedStep } from '../record/event'
+import type { Pin, PlanRoom } from '../record/plan'
+import type { Sheet } from '../record/records'
+import { trayOf } from '../process/trays'
+import type { Operation, OperationAt, Problem, Times, Use } from './problem'
+import { spanOf } from './problem'
+
+/** A sheet that is to be printed in a session, planned or under way. */
+export interface SheetToPlan {
+  sheet: Pick<Sheet, 'id' | 'lightId' | 'batch' | 'over' | 'choices'>
+  definition: ProcessDefinition
+  state: RunState
+  /** Its steps where work has not begun (see `outlineOf`); else its log has them. */
+  outline: readonly PlannedStep[]
+}
+
+export interface SessionInput {
+  sheets: readonly SheetToPlan[]
+  room: PlanRoom
+  /** Nothing begins before this, milliseconds; for a plan of what is under way, the present moment. */
+  from: number
+  finishBy?: number | undefined
+  pins: readonly Pin[]
+}
+
+/** An operation of the problem, and which step of which sheet it is. */
+export interface StepAt {
+  sheetId: string
+  stepId: string
+  wordsId: string
+  kind: PlannedStep['kind']
+}
+
+export interface Session {
+  problem: Problem
+  /** By job and place, like the problem. */
+  steps: readonly (readonly StepAt[])[]
+  from: number
+  /** Coats whose life was over before the session could begin: they are planned as if they still served. */
+  spent: readonly { sheetId: string; stepId: string }[]
+}
+
+/**
+ * How long things take the hands, in seconds: common practice, where this app starts.
+ * Counting a mix; laying a sheet into the frame and taking it out; from tray to tray; hanging; a look at a print.
+ */
+export const HANDS = {
+  counting: 180,
+  coating: 120,
+  framing: 60,
+  unframing: 30,
+  moving: 20,
+  hanging: 60,
+  looking: 20,
+}
+/** From the frame the sheet goes to its bath, from bath to bath it does not lie about: greatest waits, common practice. */
+const STRAIGHT_FROM_FRAME = 300
+const STRAIGHT_FROM_BATH = 120
+/** A glass that was mixed is coated from within this time, common practice. */
+const GLASS_SECONDS = 900
+/** A bath of no more than this keeps the hands at it all the while. */
+const ATTENDED_SECONDS = 180
+/** A solution without a ceiling of its own is not left for longer than so many times its least time. */
+const SOLUTION_STRETCH = 2
+/** A water of at least this is a wash, in which sheets lie together; a shorter one is a rinse. */
+const WASH_SECONDS = 600
+
+/** What a session's sheets share, in the order in which it is shown. */
+const NAMES = {
+  hands: 'hands',
+  frames: 'frames',
+  drying: 'drying places',
+  rinse: 'rinse trays',
+  wash: 'the wash',
+}
+
+/** The problem of a session: what is left to do to each sheet, and what of the room each step takes. */
+export function sessionOf(input: SessionInput): Session {
+  const room = new Resources(input.room)
+  const spent: { sheetId: string; stepId: string }[] = []
+  const steps: StepAt[][] = []
+  const jobs: Operation[][] = []
+  for (const one of input.sheets) {
+    const chain = chainOf(one, input, room, spent)
+    steps.push(chain.map((link) => link.step))
+    jobs.push(chain.map((link) => link.operation))
+  }
+  leaveOutCrowding(jobs, room.list)
+  const problem: Problem = {
+    resources: room.list,
+    jobs,
+    after: linksBetween(input.sheets, steps),
+    ...(input.finishBy !== undefined && { finishBy: secondsAfter(input.from, input.finishBy) }),
+  }
+  return { problem, steps, from: input.from, spent }
+}
+
+/** More may lie in a tray at this moment than should: what is too many is taken as not in the way. */
+function leaveOutCrowding(jobs: Operation[][], resources: Problem['resources']): void {
+  const load = resources.map(() => 0)
+  for (const job of jobs) {
+    const first = job[0]
+    if (first?.notAfter !== 0) continue
+    job[0] = {
+      ...first,
+      uses: first.uses.filter((one) => {
+        if (one.from.edge !== 'start') return true
+        load[one.resource]!++
+        return load[one.resource]! <= resources[one.resource]!.capacity
+      }),
+    }
+  }
+}
+
+const secondsAfter = (from: number, at: number) => Math.round((at - from) / 1000)
+
+class Resources {
+  readonly list: { name: string; capacity: number }[] = [
+    { name: NAMES.hands, capacity: 1 },
+    { name: NAMES.frames, capacity: 1 },
+    { name: NAMES.drying, capacity: 1 },
+    { name: NAMES.rinse, capacity: 1 },
+    { name: NAMES.wash, capacity: 1 },
+  ]
+
+  constructor(private readonly room: PlanRoom) {
+    const capacities = [1, room.frames, room.dryingPlaces, room.rinseTrays, room.washPlaces]
+    capacities.forEach((capacity, i) => Object.assign(this.list[i]!, { capacity }))
+  }
+
+  named(name: string, capacity: number): number {
+    const known = this.list.findIndex((one) => one.name === name)
+    return known >= 0 ? known : this.list.push({ name, capacity }) - 1
+  }
+
+  light = (lightId: string | undefined) => this.named(`light ${lightId ?? ''}`, this.room.underOneLight)
+
+  trayOf({ definition, sheet }: SheetToPlan, planned: PlannedStep) {
+    const step = definition.steps.find((one) => one.id === wordsIdOf(planned))
+    return step ? trayOf(definition, step, sheet.choices) : null
+  }
+
+  bath(one: SheetToPlan, planned: PlannedStep): number {
+    const tray = this.trayOf(one, planned)
+    // One solution is one tray, whichever process it was made up for.
+    const held = tray?.stock.solutes.map((solute) => solute.substanceId).join('+')
+    if (tray) return this.named(`tray ${tray.id} ${held}`, this.room.sheetsInATray)
+    return (planned.leastSeconds ?? 0) >= WASH_SECONDS ? 4 : 3
+  }
+}
+
+const whole = (resource: number): Use => use(resource, 'start', 0, 'end', 0)
+const use = (
+  resource: number,
+  fromEdge: 'start' | 'end',
+  fromPlus: number,
+  toEdge: 'start' | 'end',
+  toPlus: number,
+): Use => ({ resource, from: { edge: fromEdge, plus: fromPlus }, to: { edge: toEdge, plus: toPlus } })
+
+interface Link {
+  step: StepAt
+  operation: Operation
+}
+
+function chainOf(
+  one: SheetToPlan,
+  input: SessionInput,
+  room: Resources,
+  spent: { sheetId: string; stepId: string }[],
+): Link[] {
+  const { sheet, state, outline } = one
+  const isBegun = state.begunAt !== null
+  if (state.setAside) return []
+  const plannedSteps = isBegun ? state.steps.slice(state.current).map((step) => step.planned) : outline
+  const links: Link[] = []
+  for (const [i, planned] of plannedSteps.entries()) {
+    const next = plannedSteps[i + 1]
+    const step = { sheetId: sheet.id, stepId: planned.id, wordsId: wordsIdOf(planned), kind: planned.kind }
+    const length = isBegun
+      ? (state.steps[state.current + i]?.plannedSeconds ?? planned.plannedSeconds)
+      : planned.plannedSeconds
+    const base: Operation = {
+      ...lengthOf(planned, length, room.trayOf(one, planned) !== null),
+      ...waitAfter(planned, next),
+      uses: usesOf(planned, length, one, room),
+    }
+    links.push({ step, operation: withPins(base, step, input) })
+    if (planned.kind === 'hang') break
+  }
+  const first = links[0]
+  if (!first) return links
+  const inHand = stepInHand(state)
+  if (isBegun && inHand && inHand.startedAt !== undefined && inHand.planned.kind !== 'hang')
+    first.operation = underWay(first.operation, state, input.from)
+  else if (isBegun && inHand?.planned.kind === 'hang' && inHand.startedAt !== undefined) return []
+  else first.operation = opened(first.operation, state, input.from, first.step, spent)
+  return links
+}
+
+function lengthOf(
+  { kind, leastSeconds, mostSeconds }: PlannedStep,
+  exposureSeconds: number | undefined,
+  isInSolution: boolean,
+): Pick<Operation, 'leastSeconds' | 'mostSeconds'> {
+  const fixed = (seconds: number) => ({ leastSeconds: Math.round(seconds), mostSeconds: Math.round(seconds) })
+  if (kind === 'count') return fixed(HANDS.counting)
+  if (kind === 'act') return fixed(mostSeconds ?? HANDS.coating)
+  if (kind === 'expose') return fixed(exposureSeconds ?? 0)
+  if (kind === 'hang') return fixed(HANDS.hanging)
+  const least = Math.max(1, Math.round(leastSeconds ?? 60))
+  if (kind === 'wait') return { leastSeconds: least, mostSeconds: least }
+  const ceiling = mostSeconds ?? (isInSolution ? SOLUTION_STRETCH * least : Infinity)
+  return { leastSeconds: least, mostSeconds: Math.max(least, ceiling) }
+}
+
+function waitAfter(
+  planned: PlannedStep,
+  next: PlannedStep | undefined,
+): Pick<Operation, 'waitLeastSeconds' | 'waitMostSeconds' | 'waitBestSeconds'> {
+  if (!next) return { waitLeastSeconds: 0, waitMostSeconds: Infinity }
+  // The frame is laid while the sheet still lies where it lay.
+  const preparing = next.kind === 'expose' ? HANDS.framing : 0
+  if (next.begins === 'atOnce') return { waitLeastSeconds: 0, waitMostSeconds: 0 }
+  const { keepsLeastSeconds, keepsSeconds, keepsBestSeconds, kind } = planned
+  const usual =
+    kind === 'expose'
+      ? STRAIGHT_FROM_FRAME
+      : kind === 'bath'
+        ? STRAIGHT_FROM_BATH
+        : kind === 'count'
+          ? GLASS_SECONDS
+          : Infinity
+  const least = Math.max(preparing, keepsLeastSeconds ?? 0)
+  return {
+    waitLeastSeconds: least,
+    waitMostSeconds: Math.max(least, keepsSeconds ?? usual),
+    ...(keepsBestSeconds !== undefined && { waitBestSeconds: keepsBestSeconds }),
+  }
+}
+
+function usesOf(
+  planned: PlannedStep,
+  exposureSeconds: number | undefined,
+  one: SheetToPlan,
+  room: Resources,
+): Use[] {
+  const [hands, frames, drying] = [0, 1, 2]
+  switch (planned.kind) {
+    case 'count':
+    case 'act':
+    case 'hang':
+      return [whole(hands)]
+    case 'wait':
+      return [whole(drying)]
+    case 'expose': {
+      const looks = one.definition.steps.find((step) => step.id === wordsIdOf(planned))?.looks ?? []
+      const seconds = exposureSeconds ?? 0
+      return [
+        whole(room.light(one.sheet.lightId)),
+        use(frames, 'start', -HANDS.framing, 'end', HANDS.unframing),
+        use(hands, 'start', -HANDS.framing, 'start', 0),
+        use(hands, 'end', 0, 'end', HANDS.unframing),
+        ...looks.map((look) => {
+          const at = Math.round(look.share * seconds)
+          return use(hands, 'start', at, 'start', at + HANDS.looking)
+        }),
+      ]
+    }
+    case 'bath': {
+      const tray = whole(room.bath(one, planned))
+      const most = planned.mostSeconds ?? Infinity
+      const isAttended = (planned.leastSeconds ?? 0) < 2 * HANDS.moving + 20 || most <= ATTENDED_SECONDS
+      return isAttended
+        ? [tray, whole(hands)]
+        : [tray, use(hands, 'start', 0, 'start', HANDS.moving), use(hands, 'end', -HANDS.moving, 'end', 0)]
+    }
+  }
+}
+
+function withPins(operation: Operation, step: StepAt, { pins, from }: SessionInput): Operation {
+  let { notBefore, notAfter } = operation
+  for (const pin of pins) {
+    if (pin.sheetId !== step.sheetId || pin.stepId !== step.stepId) continue
+    const at = secondsAfter(from, pin.at)
+    if (pin.edge === 'notBefore') notBefore = Math.max(notBefore ?? 0, at)
+    else notAfter = Math.min(notAfter ?? Infinity, at)
+  }
+  return {
+    ...operation,
+    ...(notBefore !== undefined && { notBefore }),
+    ...(notAfter !== undefined && { notAfter }),
+  }
+}
+
+/** A step that runs already: it lies where it lies, for what is left of it. */
+function underWay(operation: Operation, state: RunState, now: number): Operation {
+  const step = stepInHand(state)!
+  const elapsed = elapsedSeconds(clockOf(step)!, now)
+  const target = targetOf(step).seconds ?? operation.leastSeconds
+  const least = Math.max(
+    0,
+    Math.ceil((step.planned.kind === 'act' ? operation.leastSeconds : target) - elapsed),
+  )
+  const stretch = operation.mostSeconds - operation.leastSeconds
+  return {
+    ...operation,
+    leastSeconds: least,
+    mostSeconds: least + stretch,
+    notBefore: 0,
+    notAfter: 0,
+    // What the hands did to begin it is done; looks that are past cannot be told from those to come, so none is counted.
+    uses: operation.uses.flatMap((one) =>
+      one.from.edge === 'start' && one.to.edge === 'end'
+        ? [{ ...one, from: { edge: 'start' as const, plus: 0 } }]
+        : one.from.edge === 'end'
+          ? least + one.from.plus >= 0
+            ? [one]
+            : []
+          : [],
+    ),
+  }
+}
+
+/** A step that waits to be begun, with what is left of the life of what was done last. */
+function opened(
+  operation: Operation,
+  state: RunState,
+  now: number,
+  step: StepAt,
+  spent: { sheetId: string; stepId: string }[],
+): Operation {
+  const life = lifeOf(state)
+  const preparing = step.kind === 'expose' ? HANDS.framing : 0
+  const notBefore = Math.max(
+    operation.notBefore ?? 0,
+    preparing,
+    life?.notBefore == null ? 0 : secondsAfter(now, life.notBefore),
+  )
+  let notAfter = operation.notAfter
+  if (life?.notAfter != null) {
+    const end = secondsAfter(now, life.notAfter)
+    if (end < notBefore) spent.push({ sheetId: step.sheetId, stepId: step.stepId })
+    else notAfter = Math.min(notAfter ?? Infinity, end)
+  }
+  return { ...operation, notBefore, ...(notAfter !== undefined && { notAfter }) }
+}
+
+/** Sheets from one glass wait for its count; a layer waits until what lies under it hangs dry. */
+function linksBetween(
+  sheets: readonly SheetToPlan[],
+  steps: readonly (readonly StepAt[])[],
+): Problem['after'] {
+  const links: { first: OperationAt; then: OperationAt; leastSeconds: number }[] = []
+  for (const [j, { sheet, state }] of sheets.entries()) {
+    if (!steps[j]!.length || state.begunAt !== null) continue
+    if (sheet.batch && sheet.batch.place > 1) {
+      const glass = sheets.findIndex(
+        (one) => one.sheet.batch?.id === sheet.batch?.id && one.sheet.batch?.place === 1,
+      )
+      const place = glass < 0 ? -1 : steps[glass]!.findIndex((step) => step.kind === 'count')
+      if (place >= 0)
+        links.push({ first: { job: glass, place }, then: { job: j, place: 0 }, leastSeconds: 0 })
+    }
+    const under = sheet.over ? sheets.findIndex((one) => one.sheet.id === sheet.over) : -1
+    const place = under < 0 ? -1 : steps[under]!.findIndex((step) => step.kind === 'hang')
+    if (place >= 0)
+      links.push({
+        first: { job: under, place },
+        then: { job: j, place: 0 },
+        leastSeconds: dryingOf(sheets[under]!),
+      })
+  }
+  return links
+}
+
+const DRY_PRINT_SECONDS = 3600
+
+function dryingOf({ state, outline }: SheetToPlan): number {
+  const steps = state.begunAt === null ? outline : state.steps.map((step) => step.planned)
+  return steps.find((step) => step.kind === 'hang')?.leastSeconds ?? DRY_PRINT_SECONDS
+}
+
+/** When a print that hangs is dry enough for a layer, milliseconds; `null` where it does not hang. */
+export function dryAt(one: SheetToPlan): number | null {
+  const hung = hungAtOf(one.state)
+  return hung === null ? null : hung + dryingOf(one) * 1000
+}
+
+/** One step of a plan, in milliseconds. */
+export interface PlannedMove {
+  sheetId: string
+  stepId: string
+  from: number
+  to: number
+}
+
+/** A plan of times as moments of the day. */
+export const movesOf = (session: Session, times: Times): PlannedMove[] =>
+  session.steps.flatMap((job, j) =>
+    job.map(({ sheetId, stepId }, k) => ({
+      sheetId,
+      stepId,
+      from: session.from + times[j]![k]!.start * 1000,
+      to: session.from + times[j]![k]!.end * 1000,
+    })),
+  )
+
+/** What each shared thing of the room is busy with, in milliseconds, earliest first. */
+export function bookingsOf(
+  session: Session,
+  times: Times,
+): { name: string; capacity: number; spans: (PlannedMove & { job: number })[] }[] {
+  return session.problem.resources.map(({ name, capacity }, resource) => ({
+    name,
+    capacity,
+    spans: session.problem.jobs
+      .flatMap((job, j) =>
+        job.flatMap((operation, k) =>
+          operation.uses
+            .filter((one) => one.resource === resource)
+            .map((one) => {
+              const [from, to] = spanOf(one, times[j]![k]!)
+              const { sheetId, stepId } = session.steps[j]![k]!
+              return {
+                job: j,
+                sheetId,
+                stepId,
+                from: session.from + from * 1000,
+                to: session.from + to * 1000,
+              }
+            }),
+        ),
+      )
+      .filter((span) => span.to > span.from)
+      .sort((a, b) => a.from - b.from),
+  }))
+}
