@@ -1,5 +1,5 @@
 import { Calendar } from './calendar'
-import { spanOf, type Operation, type Problem, type Times } from './problem'
+import type { Operation, Problem, Times } from './problem'
 
 /** Slack after which the rest of a print may be placed by itself: the coat today, the exposure when the lamp is free. */
 const LOOSE_SECONDS = 900
@@ -21,32 +21,53 @@ export const segmentStarts = (job: readonly Operation[]): number[] =>
     return !before || before.waitMostSeconds - before.waitLeastSeconds >= LOOSE_SECONDS ? [place] : []
   })
 
-/**
- * Makes a plan by placing one segment after the other, each as early as what is placed already and its own waits allow.
- *
- * @param order jobs, each named as often as it has segments; what has to come first is placed first.
- * @param horizon no later than this.
- * @returns `null` where a segment does not fit in this order.
- */
-export function placeInOrder(problem: Problem, order: readonly number[], horizon: number): Times | null {
-  return new Placement(problem, horizon).place(order)
+/** A use in plain numbers: read some thousand times for every plan that is tried. */
+interface Span {
+  resource: number
+  isSingle: boolean
+  fromEnd: boolean
+  fromPlus: number
+  toEnd: boolean
+  toPlus: number
 }
 
-class Placement {
-  private readonly times: (Placed | undefined)[][]
-  private readonly calendars: Calendar[]
-  private readonly starts: number[][]
+/**
+ * Makes plans by placing one segment after the other, each as early as what is placed already and its own waits allow.
+ * One serves for many orders of the same problem.
+ */
+export class Placer {
+  private times: (Placed | undefined)[][] = []
+  private calendars: Calendar[] = []
+  private readonly starts: readonly (readonly number[])[]
+  private readonly spans: readonly (readonly (readonly Span[])[])[]
 
+  /** @param horizon no plan may end later than this. */
   constructor(
     private readonly problem: Problem,
     private readonly horizon: number,
   ) {
-    this.times = problem.jobs.map((job) => job.map(() => undefined))
-    this.calendars = problem.resources.map((resource) => new Calendar(resource.capacity))
     this.starts = problem.jobs.map(segmentStarts)
+    this.spans = problem.jobs.map((job) =>
+      job.map(({ uses }) =>
+        uses.map(({ resource, from, to }) => ({
+          resource,
+          isSingle: problem.resources[resource]!.capacity === 1,
+          fromEnd: from.edge === 'end',
+          fromPlus: from.plus,
+          toEnd: to.edge === 'end',
+          toPlus: to.plus,
+        })),
+      ),
+    )
   }
 
+  /**
+   * @param order jobs, each named as often as it has segments; what has to come first is placed first.
+   * @returns `null` where a segment does not fit in this order.
+   */
   place(order: readonly number[]): Times | null {
+    this.times = this.problem.jobs.map((job) => job.map(() => undefined))
+    this.calendars = this.problem.resources.map((resource) => new Calendar(resource.capacity))
     for (const job of order) {
       const segment = this.nextOf(job)
       if (segment && !this.placeSegment(segment)) return null
@@ -85,7 +106,8 @@ class Placement {
   }
 
   /** Moves every operation of a segment forward until nothing is in its way: that is the earliest it can be. */
-  private insert({ job, from, to }: Segment): boolean {
+  private insert(segment: Segment): boolean {
+    const { job, from, to } = segment
     const operations = this.problem.jobs[job]!
     const before = from > 0 ? this.times[job]![from - 1] : undefined
     const wait = operations[from - 1]
@@ -97,9 +119,14 @@ class Placement {
     }
     if (before && wait) placed[0]!.start = Math.max(placed[0]!.start, before.end + wait.waitLeastSeconds)
     for (let moved = true; moved;) {
-      moved = this.settle(operations, placed, from)
-      for (let i = 0; i < placed.length && !moved; i++) moved = this.makeWay(operations, placed, from, i)
-      if (placed[0]!.start > latest || placed.some((one) => one.end > this.horizon)) return false
+      this.settle(operations, placed, from)
+      moved = false
+      for (let i = 0; i < placed.length; i++)
+        while (this.makeWay(operations, placed, segment, i)) {
+          moved = true
+          if (placed[i]!.start > this.horizon) return false
+        }
+      if (placed[0]!.start > latest || placed.at(-1)!.end > this.horizon) return false
     }
     if (placed.some((one, i) => one.start > (operations[from + i]!.notAfter ?? Infinity))) return false
     placed.forEach((one, i) => {
@@ -117,67 +144,70 @@ class Placement {
     return until
   }
 
-  /** Least and greatest lengths and waits, forward and back. @returns whether anything has moved. */
-  private settle(operations: readonly Operation[], placed: Placed[], from: number): boolean {
-    let moved = false
-    const raise = (one: Placed, edge: 'start' | 'end', moment: number) => {
-      if (moment <= one[edge]) return
-      one[edge] = moment
-      moved = true
+  /** Raises moments until least and greatest lengths and waits are kept, forward and back. */
+  private settle(operations: readonly Operation[], placed: Placed[], from: number): void {
+    for (let moved = true; moved;) {
+      for (let i = 0; i < placed.length; i++) {
+        const [one, operation] = [placed[i]!, operations[from + i]!]
+        if (i > 0)
+          one.start = Math.max(one.start, placed[i - 1]!.end + operations[from + i - 1]!.waitLeastSeconds)
+        one.end = Math.max(one.end, one.start + operation.leastSeconds)
+      }
+      moved = false
+      for (let i = placed.length - 1; i >= 0; i--) {
+        const [one, operation, next] = [placed[i]!, operations[from + i]!, placed[i + 1]]
+        if (next) one.end = Math.max(one.end, next.start - operation.waitMostSeconds)
+        if (one.end - operation.mostSeconds <= one.start) continue
+        one.start = one.end - operation.mostSeconds
+        moved = true
+      }
+      if (placed.at(-1)!.end > this.horizon) return
     }
-    for (let i = 0; i < placed.length; i++) {
-      const [one, operation] = [placed[i]!, operations[from + i]!]
-      if (i > 0) raise(one, 'start', placed[i - 1]!.end + operations[from + i - 1]!.waitLeastSeconds)
-      raise(one, 'end', one.start + operation.leastSeconds)
-    }
-    for (let i = placed.length - 1; i >= 0; i--) {
-      const [one, operation] = [placed[i]!, operations[from + i]!]
-      const next = placed[i + 1]
-      if (next) raise(one, 'end', next.start - operation.waitMostSeconds)
-      raise(one, 'start', one.end - operation.mostSeconds)
-    }
-    return moved
   }
 
   /** Moves one operation past whatever holds a resource it wants. @returns whether it has moved. */
-  private makeWay(operations: readonly Operation[], placed: Placed[], from: number, i: number): boolean {
-    for (const use of operations[from + i]!.uses) {
-      const [begins, ends] = spanOf(use, placed[i]!)
+  private makeWay(operations: readonly Operation[], placed: Placed[], segment: Segment, i: number): boolean {
+    const one = placed[i]!
+    for (const span of this.spans[segment.job]![segment.from + i]!) {
+      const begins = (span.fromEnd ? one.end : one.start) + span.fromPlus
+      const ends = (span.toEnd ? one.end : one.start) + span.toPlus
       if (ends <= begins) continue
       const free =
-        this.calendars[use.resource]!.inTheWay(begins, ends) ??
-        this.ownInTheWay(operations, placed, from, i, use.resource, begins, ends)
+        this.calendars[span.resource]!.inTheWay(begins, ends) ??
+        (span.isSingle ? this.ownInTheWay(placed, segment, i, span.resource, begins, ends) : null)
       if (free === null) continue
-      placed[i]![use.from.edge] = free - use.from.plus
+      one[span.fromEnd ? 'end' : 'start'] = free - span.fromPlus
+      one.end = Math.max(one.end, one.start + operations[segment.from + i]!.leastSeconds)
       return true
     }
     return false
   }
 
-  /** The same, for what the segment itself takes earlier on; only where one at a time is all there is. */
+  /** The same, for what the segment itself takes just before; only where one at a time is all there is. */
   private ownInTheWay(
-    operations: readonly Operation[],
-    placed: Placed[],
-    from: number,
+    placed: readonly Placed[],
+    { job, from }: Segment,
     i: number,
     resource: number,
     begins: number,
     ends: number,
   ): number | null {
-    if (this.problem.resources[resource]!.capacity > 1) return null
     for (let k = Math.max(0, i - 2); k <= i; k++)
-      for (const use of operations[from + k]!.uses) {
-        if (use.resource !== resource) continue
-        const [a, b] = spanOf(use, placed[k]!)
+      for (const span of this.spans[job]![from + k]!) {
+        if (span.resource !== resource) continue
+        const a = (span.fromEnd ? placed[k]!.end : placed[k]!.start) + span.fromPlus
+        const b = (span.toEnd ? placed[k]!.end : placed[k]!.start) + span.toPlus
         if (b > a && a < ends && b > begins && (a < begins || (a === begins && k < i))) return b
       }
     return null
   }
 
   private book(job: number, place: number, how: 'book' | 'free'): void {
-    for (const use of this.problem.jobs[job]![place]!.uses) {
-      const [from, to] = spanOf(use, this.times[job]![place]!)
-      if (to > from) this.calendars[use.resource]![how](from, to)
+    const at = this.times[job]![place]!
+    for (const span of this.spans[job]![place]!) {
+      const from = (span.fromEnd ? at.end : at.start) + span.fromPlus
+      const to = (span.toEnd ? at.end : at.start) + span.toPlus
+      if (to > from) this.calendars[span.resource]![how](from, to)
     }
   }
 }

@@ -61,6 +61,10 @@ export const HANDS = {
 /** From the frame the sheet goes to its bath, from bath to bath it does not lie about: greatest waits, common practice. */
 const STRAIGHT_FROM_FRAME = 300
 const STRAIGHT_FROM_BATH = 120
+const STRAIGHT: Partial<Record<PlannedStep['kind'], number>> = {
+  expose: STRAIGHT_FROM_FRAME,
+  bath: STRAIGHT_FROM_BATH,
+}
 /** A glass that was mixed is coated from within this time, common practice. */
 const GLASS_SECONDS = 900
 /** A bath of no more than this keeps the hands at it all the while. */
@@ -199,7 +203,7 @@ function chainOf(
   if (isBegun && inHand && inHand.startedAt !== undefined && inHand.planned.kind !== 'hang')
     first.operation = underWay(first.operation, state, input.from)
   else if (isBegun && inHand?.planned.kind === 'hang' && inHand.startedAt !== undefined) return []
-  else first.operation = opened(first.operation, state, input.from, first.step, spent)
+  else first.operation = opened(first.operation, state, input, first.step, spent)
   return links
 }
 
@@ -228,14 +232,7 @@ function waitAfter(
   const preparing = next.kind === 'expose' ? HANDS.framing : 0
   if (next.begins === 'atOnce') return { waitLeastSeconds: 0, waitMostSeconds: 0 }
   const { keepsLeastSeconds, keepsSeconds, keepsBestSeconds, kind } = planned
-  const usual =
-    kind === 'expose'
-      ? STRAIGHT_FROM_FRAME
-      : kind === 'bath'
-        ? STRAIGHT_FROM_BATH
-        : kind === 'count'
-          ? GLASS_SECONDS
-          : Infinity
+  const usual = STRAIGHT[kind] ?? (kind === 'count' ? GLASS_SECONDS : Infinity)
   const least = Math.max(preparing, keepsLeastSeconds ?? 0)
   return {
     waitLeastSeconds: least,
@@ -331,7 +328,7 @@ function underWay(operation: Operation, state: RunState, now: number): Operation
 function opened(
   operation: Operation,
   state: RunState,
-  now: number,
+  { from: now, sheets }: SessionInput,
   step: StepAt,
   spent: { sheetId: string; stepId: string }[],
 ): Operation {
@@ -347,6 +344,13 @@ function opened(
     const end = secondsAfter(now, life.notAfter)
     if (end < notBefore) spent.push({ sheetId: step.sheetId, stepId: step.stepId })
     else notAfter = Math.min(notAfter ?? Infinity, end)
+  }
+  const before = state.steps[state.current - 1]
+  const straight = before && step.kind === 'bath' ? STRAIGHT[before.planned.kind] : undefined
+  if (before?.finishedAt !== undefined && straight !== undefined) {
+    // Where it lies about too long already, it is next, or soon after others of its kind.
+    const soon = Math.max(secondsAfter(now, before.finishedAt) + straight, sheets.length * STRAIGHT_FROM_BATH)
+    notAfter = Math.min(notAfter ?? Infinity, soon)
   }
   return { ...operation, notBefore, ...(notAfter !== undefined && { notAfter }) }
 }

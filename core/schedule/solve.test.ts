@@ -1,6 +1,6 @@
 import { seededRandom } from '../simulate/random'
 import { searchAll } from './exact'
-import { placeInOrder, segmentStarts } from './insertion'
+import { Placer, segmentStarts } from './insertion'
 import { horizonOf } from './network'
 import { brokenRule, makespanOf, spanOf, type Operation, type Problem, type Times, type Use } from './problem'
 import { solve, type Found } from './solve'
@@ -144,11 +144,7 @@ describe('planning a session', () => {
       const problem = smallProblem(random)
       const order = problem.jobs.flatMap((job, index) => segmentStarts(job).map(() => index))
       const shuffled = order.map((job) => [random(), job] as const).sort((a, b) => a[0] - b[0])
-      const times = placeInOrder(
-        problem,
-        shuffled.map((one) => one[1]),
-        horizonOf(problem),
-      )
+      const times = new Placer(problem, horizonOf(problem)).place(shuffled.map((one) => one[1]))
       if (times) expect(brokenRule(problem, times)).toBeNull()
     }
   })

@@ -1,7 +1,7 @@
 import { seededRandom } from '../simulate/random'
 import { lowerBound } from './bound'
 import { searchAll } from './exact'
-import { placeInOrder, segmentStarts } from './insertion'
+import { Placer, segmentStarts } from './insertion'
 import { horizonOf, networkOf, tailsOf } from './network'
 import { makespanOf, type Problem, type Times } from './problem'
 
@@ -85,10 +85,11 @@ function* betterOrders(
   const firsts = [byTail, jobs, [...byTail].reverse()]
   const starts = [...firsts.map((list) => inRounds(segments(list))), ...firsts.map(segments)]
 
+  const placer = new Placer(problem, horizon)
   let [order, cost, lowest] = [starts[0]!, Infinity, Infinity]
   for (let attempt = 0; attempt < starts.length + tries; attempt++) {
     const next = starts[attempt] ?? changed(order, random)
-    const times = placeInOrder(problem, next, horizon)
+    const times = placer.place(next)
     if (!times) continue
     const itsCost = costOf(problem, times)
     if (itsCost < lowest) {

@@ -1,0 +1,300 @@
+import { outlineOf, startingChoices } from '@core/process/plan'
+import { startingParts } from '@core/process/mixPlan'
+import { advance, emptyRun, type RunState } from '@core/process/run'
+import { nextMove } from '@core/process/nextMove'
+import { sheet as anySheet, T0, uuid } from '@core/fixtures/workroom'
+import { beginning } from '@core/process/plan'
+import type { SheetEvent } from '@core/record/event'
+import type { PlanRoom } from '@core/record/plan'
+import {
+  needsInTime,
+  papersToTreat,
+  coatsAlike,
+  costOfSession,
+  type SheetWithAll,
+} from '@core/schedule/needs'
+import { preparationsFor } from '@core/schedule/preparation'
+import { brokenRule } from '@core/schedule/problem'
+import { solved, whyNone, whyRefused } from '@core/schedule/reasons'
+import { bookingsOf, movesOf, sessionOf, type SessionInput } from '@core/schedule/session'
+import { processes, substances } from './index'
+
+const room: PlanRoom = {
+  frames: 2,
+  underOneLight: 1,
+  sheetsInATray: 1,
+  rinseTrays: 2,
+  washPlaces: 6,
+  dryingPlaces: 8,
+}
+const MINUTE = 60_000
+const LAMP = uuid(900)
+
+/** A sheet that is only planned. */
+function planned(n: number, processId: string, changes: Partial<SheetWithAll['sheet']> = {}): SheetWithAll {
+  const definition = processes[processId]!
+  const choices = { ...startingChoices(definition), ...changes.choices }
+  const sheet = {
+    ...anySheet,
+    id: uuid(n),
+    number: n,
+    process: { id: processId, version: 1 },
+    parts: startingParts(definition, choices),
+    exposureSeconds: 480,
+    lightId: LAMP,
+    bottles: {},
+    ...changes,
+    choices,
+  }
+  return { sheet, definition, state: emptyRun(sheet.id), outline: outlineOf(definition, sheet, 300) }
+}
+
+/** The same sheet, worked on until a step is in hand and runs or waits. */
+function workedTo(
+  one: SheetWithAll,
+  stepId: string,
+  pace = 60_000,
+  from = T0,
+): { one: SheetWithAll; now: number } {
+  const counts = Object.fromEntries(one.definition.mixes.map((mix) => [mix.id, mix.parts.map(() => 1)]))
+  let state: RunState = emptyRun(one.sheet.id)
+  let now = from
+  const happen = (what: object) => {
+    state = advance(state, {
+      ...what,
+      id: uuid(5000 + state.length),
+      sheetId: one.sheet.id,
+      index: state.length,
+      at: now,
+    } as SheetEvent)
+  }
+  happen(beginning(one.definition, one.sheet, counts, 300))
+  for (let i = 0; i < 200 && state.steps[state.current]?.planned.id !== stepId; i++) {
+    now += pace
+    const next = nextMove(state, now)
+    if (!next) break
+    happen(
+      next.type === 'looked' ? { type: 'stepFinished', step: state.steps[state.current]!.planned.id } : next,
+    )
+  }
+  return { one: { ...one, state }, now }
+}
+
+const input = (sheets: readonly SheetWithAll[], changes: Partial<SessionInput> = {}): SessionInput => ({
+  sheets,
+  room,
+  from: T0,
+  pins: [],
+  ...changes,
+})
+const EFFORT = { seed: 1, tries: 150, nodes: 2000 }
+
+function planOf(session: SessionInput) {
+  const made = sessionOf(session)
+  const found = solved(session, EFFORT)
+  if (!found.times) throw new Error('no plan')
+  expect(brokenRule(made.problem, found.times)).toBeNull()
+  return { made, found, moves: movesOf(made, found.times) }
+}
+const moveOf = (moves: ReturnType<typeof movesOf>, n: number, stepId: string) =>
+  moves.find((move) => move.sheetId === uuid(n) && move.stepId === stepId)!
+
+describe('a session', () => {
+  const day = [
+    planned(1, 'classic-cyanotype'),
+    planned(2, 'kallitype'),
+    planned(3, 'salted-paper'),
+    planned(4, 'classic-cyanotype'),
+  ]
+  const { made, found, moves } = planOf(input(day))
+
+  it('has every step of every sheet, to the line', () => {
+    for (const one of day)
+      expect(moves.filter((move) => move.sheetId === one.sheet.id).map((move) => move.stepId)).toEqual(
+        one.outline
+          .slice(0, one.outline.findIndex((step) => step.kind === 'hang') + 1)
+          .map((step) => step.id),
+      )
+  })
+
+  it('has one pair of hands and one sheet under the lamp', () => {
+    for (const { name, capacity, spans } of bookingsOf(made, found.times!))
+      if (capacity === 1)
+        for (const [i, span] of spans.slice(1).entries())
+          expect([name, span.from >= spans[i]!.to]).toEqual([name, true])
+  })
+
+  it('takes prints from the frame straight to the bath, and prints coats within their life', () => {
+    const dry = moveOf(moves, 3, 'dry')
+    const expose = moveOf(moves, 3, 'expose')
+    expect(expose.from - dry.to).toBeLessThanOrEqual(6 * 3_600_000)
+    expect(moveOf(moves, 3, 'wash').from - expose.to).toBeLessThanOrEqual(5 * MINUTE)
+  })
+
+  it('is shorter than one sheet after the other, and no shorter than its bound', () => {
+    const alone = day.map((one) => solved(input([one]), EFFORT).length)
+    expect(found.length).toBeLessThan(alone.reduce((sum, length) => sum + length, 0))
+    expect(found.length).toBeGreaterThanOrEqual(Math.max(...alone))
+    expect(found.bound).toBeLessThanOrEqual(found.length)
+  })
+
+  it('holds the second layer of a cyanotype for three hours and never over four', () => {
+    const two = planOf(input([planned(1, 'two-layer-cyanotype')])).moves
+    const waited = moveOf(two, 1, 'expose-second').from - moveOf(two, 1, 'dry-second').to
+    expect(waited / 3_600_000).toBeGreaterThanOrEqual(3)
+    expect(waited / 3_600_000).toBeLessThanOrEqual(4)
+  })
+
+  it('coats sheets of one glass after its count, and a layer over a print that hangs dry', () => {
+    const batch = { id: uuid(700), of: 2 }
+    const first = planned(1, 'classic-cyanotype', { batch: { ...batch, place: 1 } })
+    const other = planned(2, 'classic-cyanotype', { batch: { ...batch, place: 2 } })
+    const gum = planned(3, 'gum-over', { over: uuid(1) })
+    const plan = planOf(input([other, gum, first])).moves
+    expect(moveOf(plan, 2, 'spread').from).toBeGreaterThanOrEqual(moveOf(plan, 1, 'mix').to)
+    expect(moveOf(plan, 3, 'mix-size').from).toBeGreaterThanOrEqual(moveOf(plan, 1, 'hang').to + 3600_000)
+    expect(plan.some((move) => move.sheetId === uuid(2) && move.stepId === 'mix')).toBe(false)
+  })
+})
+
+describe('a session in its midst', () => {
+  it('goes on from where each sheet lies', () => {
+    const { one, now } = workedTo(planned(1, 'classic-cyanotype'), 'wash')
+    const started = one.state.steps[one.state.current]!
+    expect(started.status).toBe('waiting')
+    const plan = planOf(input([one, planned(2, 'classic-cyanotype')], { from: now })).moves
+    expect(plan.filter((move) => move.sheetId === uuid(1)).map((move) => move.stepId)).toEqual([
+      'wash',
+      'hang',
+    ])
+    expect(moveOf(plan, 1, 'wash').from).toBeLessThanOrEqual(now + 5 * MINUTE)
+  })
+
+  it('lets what runs run on for what is left of it', () => {
+    const { one, now } = workedTo(planned(1, 'classic-cyanotype'), 'dry')
+    const plan = planOf(input([one], { from: now + 4 * MINUTE })).moves
+    expect(moveOf(plan, 1, 'dry')).toMatchObject({ from: now + 4 * MINUTE, to: now + 10 * MINUTE })
+  })
+
+  it('keeps a coat’s window, and says when it is over', () => {
+    const { one, now } = workedTo(planned(1, 'salted-paper', { choices: { salting: 'already' } }), 'expose')
+    const inTime = sessionOf(input([one], { from: now + 3_600_000 }))
+    expect(inTime.spent).toEqual([])
+    expect(inTime.problem.jobs[0]![0]!.notAfter).toBe(5 * 3600)
+    const late = sessionOf(input([one], { from: now + 7 * 3_600_000 }))
+    expect(late.spent).toEqual([{ sheetId: uuid(1), stepId: 'expose' }])
+    expect(solved(input([one], { from: now + 7 * 3_600_000 }), EFFORT).times).not.toBeNull()
+  })
+
+  it('bears more sheets in a tray than there should be, where they lie there already', () => {
+    const made = [1, 2].map((n) => workedTo(planned(n, 'kallitype'), 'develop'))
+    const now = made[0]!.now + 1000
+    const running = made.map(({ one }) => ({
+      ...one,
+      state: advance(one.state, {
+        type: 'stepStarted',
+        step: 'develop',
+        id: uuid(9000),
+        sheetId: one.sheet.id,
+        index: one.state.length,
+        at: now,
+      } as SheetEvent),
+    }))
+    expect(solved(input(running, { from: now }), EFFORT).times).not.toBeNull()
+  })
+
+  it('has nothing left to do for what hangs or was set aside', () => {
+    const { one, now } = workedTo(planned(1, 'classic-cyanotype'), 'nothing')
+    expect(sessionOf(input([one], { from: now })).problem.jobs).toEqual([[]])
+  })
+})
+
+describe('why there is no plan', () => {
+  const two = [planned(1, 'classic-cyanotype'), planned(2, 'classic-cyanotype')]
+
+  it('is the end of the session, with the end it would take', () => {
+    const reasons = whyNone(input(two, { finishBy: T0 + 30 * MINUTE }))
+    const end = solved(input(two), EFFORT).length
+    expect(reasons[0]).toMatchObject({ kind: 'finishBy' })
+    expect(reasons[0]!.kind === 'finishBy' && reasons[0]!.endsAt).toBeGreaterThanOrEqual(T0 + end * 1000)
+  })
+
+  it('is a sheet too many, or a place too few', () => {
+    const one = solved(input([two[0]!]), EFFORT).length
+    const reasons = whyNone(input(two, { finishBy: T0 + one * 1000 + MINUTE }))
+    expect(reasons.map((reason) => reason.kind)).toEqual(expect.arrayContaining(['finishBy', 'without']))
+  })
+
+  it('is a step that was moved where its sheet cannot have it', () => {
+    const pins = [{ sheetId: uuid(1), stepId: 'expose', edge: 'notAfter' as const, at: T0 + 5 * MINUTE }]
+    expect(solved(input(two, { pins }), EFFORT).times).toBeNull()
+    expect(whyNone(input(two, { pins })).map((reason) => reason.kind)).toContain('pins')
+    const refusal = whyRefused(input(two, { pins }), uuid(1), 'expose')
+    expect(refusal).toMatchObject({ kind: 'itsOwn' })
+    // Counted for three minutes, coated for two, dried for ten, framed for one.
+    expect(refusal.kind === 'itsOwn' && refusal.earliest).toBe(T0 + 16 * MINUTE)
+  })
+
+  it('is another sheet in the way', () => {
+    const at = T0 + 20 * MINUTE
+    const pins = [1, 2].map((n) => ({ sheetId: uuid(n), stepId: 'expose', edge: 'notAfter' as const, at }))
+    expect(whyRefused(input(two, { pins }), uuid(1), 'expose')).toEqual({ kind: 'another', sheetId: uuid(2) })
+  })
+})
+
+describe('what a session asks for', () => {
+  const sheets = [planned(1, 'kallitype'), planned(2, 'kallitype'), planned(3, 'salted-paper')]
+  const shelf = { bottles: [], taken: new Map<string, number>(), book: substances, now: T0 }
+  const { moves } = planOf(input(sheets))
+  const needs = needsInTime(sheets, moves, shelf)
+  const need = (id: string) => needs.find((one) => one.id === id)!
+
+  it('adds up what is coated and fills each tray once', () => {
+    const one = needsInTime([sheets[0]!], planOf(input([sheets[0]!])).moves, shelf)
+    const alone = (id: string) => one.find((entry) => entry.id === id)!
+    expect(need('oxalate').millilitres).toBeCloseTo(2 * alone('oxalate').millilitres, 6)
+    expect(need('citrate').millilitres).toBeCloseTo(alone('citrate').millilitres, 6)
+  })
+
+  it('knows when each is wanted first', () => {
+    expect(need('citrate').wantedAt).toBe(
+      Math.min(moveOf(moves, 1, 'develop').from, moveOf(moves, 2, 'develop').from),
+    )
+    expect(need('silver').wantedAt).toBeLessThanOrEqual(moveOf(moves, 3, 'mix-silver').from)
+  })
+
+  it('begins with what ripens, a day ahead for a day of ripening', () => {
+    const list = preparationsFor(needs, [])
+    expect(list.map((one) => one.beginBy)).toEqual(list.map((one) => one.beginBy).sort((a, b) => a - b))
+    const gold = list.find((one) => one.id === 'gold')!
+    expect(gold).toMatchObject({ kind: 'make', because: 'ripens' })
+    expect(gold.wantedAt - gold.beginBy).toBeGreaterThan(30 * MINUTE)
+    const gum = needsInTime([planned(1, 'gum-over')], planOf(input([planned(1, 'gum-over')])).moves, shelf)
+    expect(preparationsFor(gum, [])[0]).toMatchObject({ id: 'gum', because: 'ripens' })
+    expect(preparationsFor([{ ...need('citrate'), readyMillilitres: 9999 }], [])[0]).toMatchObject({
+      kind: 'fill',
+    })
+    expect(preparationsFor([{ ...need('oxalate'), readyMillilitres: 9999 }], [])).toEqual([])
+  })
+
+  it('has buffered paper treated where the process cannot bear chalk', () => {
+    const paper = { id: uuid(2), name: 'Rag', buffered: 'yes' as const, note: '', changedAt: T0 }
+    const on = sheets.map((one) => ({
+      ...one,
+      sheet: { ...one.sheet, paperId: paper.id, pieceId: uuid(20) },
+    }))
+    const due = papersToTreat(on, moves, [paper], () => false)
+    expect(due).toHaveLength(1)
+    expect(preparationsFor([], due)[0]).toMatchObject({ kind: 'treat', because: 'rests' })
+    expect(papersToTreat(on, moves, [paper], () => true)).toEqual([])
+    expect(papersToTreat(on, moves, [{ ...paper, buffered: 'no' }], () => false)).toEqual([])
+  })
+
+  it('sees which sheets could share one glass', () => {
+    expect(coatsAlike(sheets).map((group) => group.map((one) => one.sheet.number))).toEqual([[1, 2]])
+  })
+
+  it('counts what has no price', () => {
+    expect(costOfSession(sheets, shelf)).toEqual({ money: 0, without: 3 })
+  })
+})
