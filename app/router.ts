@@ -33,6 +33,9 @@ const pages = {
   wet: () => import('./wet/WetStation.vue'),
   prints: () => import('./prints/PrintsStation.vue'),
   print: () => import('./prints/PrintThread.vue'),
+  register: () => import('./prints/RegisterPage.vue'),
+  plan: () => import('./today/PlanPage.vue'),
+  prepare: () => import('./today/PreparePage.vue'),
   workroom: () => import('./workroom/WorkroomPage.vue'),
 }
 
@@ -139,6 +142,14 @@ export const router = createRouter({
       component: pages.print,
       meta: { station: 'prints' },
     },
+    {
+      path: '/prints/:sheetId/register',
+      name: 'register',
+      component: pages.register,
+      meta: { station: 'prints' },
+    },
+    { path: '/plan', name: 'plan', component: pages.plan, meta: { station: 'today' } },
+    { path: '/plan/prepare', name: 'prepare', component: pages.prepare, meta: { station: 'today' } },
     { path: '/workroom', name: 'workroom', component: pages.workroom },
     { path: '/:rest(.*)*', redirect: { name: 'today' } },
   ],

@@ -14,6 +14,7 @@ import { usePreferences } from '../shell/preferences.store'
 import SelectField from '../shell/SelectField.vue'
 import TextField from '../shell/TextField.vue'
 import CoatFigures from './CoatFigures.vue'
+import { layerNotes } from './layerNotes'
 import { planNotes } from './planNotes'
 import SaltBalance from './SaltBalance.vue'
 import { useBalance } from './useBalance'
@@ -23,6 +24,7 @@ import { useSheetForm } from './useSheetForm'
 const [workroom, preferences] = [useWorkroom(), usePreferences()]
 const {
   changing,
+  under,
   processId,
   definition,
   draft,
@@ -112,7 +114,10 @@ const bottleOptions = (component: string) =>
     .filter((one) => leftIn(one, workroom.taken) !== 0)
     .map((one) => one.label)
 
-useMarginNotes(() => planNotes(definition.value, draft.value.choices, paper.value?.buffered))
+useMarginNotes(() => [
+  ...(under.value ? layerNotes(workroom.find(under.value.id)?.state) : []),
+  ...planNotes(definition.value, draft.value.choices, paper.value?.buffered),
+])
 </script>
 
 <template>
@@ -123,7 +128,9 @@ useMarginNotes(() => planNotes(definition.value, draft.value.choices, paper.valu
         {{
           changing
             ? `Change the plan of sheet ${changing.number}`
-            : `Sheet ${workroom.nextNumber} · ${definition.name}`
+            : under
+              ? `Another layer over sheet ${under.number} · ${definition.name}`
+              : `Sheet ${workroom.nextNumber} · ${definition.name}`
         }}
       </p>
       <TextField

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { lifeOf } from '@core/process/deadlines'
 import { auditMix } from '@core/process/mixAudit'
 import { planMix } from '@core/process/mixPlan'
+import { checkUnder } from '@core/process/layers'
 import { beginning, schoolStocks, stepsFor } from '@core/process/plan'
 import { digits, formatSize } from '@core/quantity/format'
 import { tools } from '@library/index'
@@ -18,6 +19,7 @@ import FindingList from '../shell/FindingList.vue'
 import { useKeyRows } from '../shell/keys.store'
 import LeastTime from '../shell/LeastTime.vue'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
+import { useNotice } from '../shell/notice.store'
 import { momentSaid } from '../shell/moments'
 import { usePreferences } from '../shell/preferences.store'
 import StationHead from '../shell/StationHead.vue'
@@ -32,7 +34,13 @@ import SaltBalance from './SaltBalance.vue'
 import { useBalance } from './useBalance'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
 
-const [router, workroom, preferences, now] = [useRouter(), useWorkroom(), usePreferences(), useNow()]
+const [router, workroom, preferences, now, notice] = [
+  useRouter(),
+  useWorkroom(),
+  usePreferences(),
+  useNow(),
+  useNotice(),
+]
 const {
   here,
   inHand,
@@ -126,6 +134,14 @@ const beginWords = computed(() =>
 async function begin(drops?: readonly number[]): Promise<void> {
   if (!inHand.value || !arePlans(plans.value)) return
   const { definition, sheet } = inHand.value
+  if (sheet.over !== undefined) {
+    try {
+      checkUnder(workroom.find(sheet.over)?.state, Date.now())
+    } catch (error) {
+      notice.refuse(error, 'this layer')
+      return
+    }
+  }
   const counts = Object.fromEntries(plans.value.map((one) => [one.mix.id, drops ?? one.count.drops]))
   await record(beginning(definition, sheet, counts, paper.value?.gramsPerM2))
 }

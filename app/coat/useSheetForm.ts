@@ -9,6 +9,7 @@ import { formatSize, formatSpan } from '@core/quantity/format'
 import type { LightKind, ProcessDefinition } from '@core/record/definition'
 import { Strip } from '@core/record/light'
 import { Sheet } from '@core/record/records'
+import { gumOver } from '@library/processes/gumOver'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { db, rowOf } from '../data/db'
 import { useWorkroom } from '../data/workroom.store'
@@ -33,9 +34,19 @@ export function useSheetForm() {
     const found = typeof route.query.sheet === 'string' ? workroom.find(route.query.sheet) : undefined
     return found && found.state.begunAt === null ? found.sheet : null
   })
-  const last = workroom.sheets[0]?.sheet
+  /** The finished print over which a further layer is planned. */
+  const under = computed(() => {
+    const id = typeof route.query.over === 'string' ? route.query.over : changing.value?.over
+    return (id && workroom.find(id)?.sheet) || null
+  })
+  const last = under.value ?? workroom.sheets[0]?.sheet
   const asked = typeof route.query.process === 'string' ? route.query.process : undefined
-  const processId = ref(asked ?? changing.value?.process.id ?? last?.process.id ?? classicCyanotype.id)
+  const processId = ref(
+    asked ??
+      changing.value?.process.id ??
+      (under.value ? gumOver.id : last?.process.id) ??
+      classicCyanotype.id,
+  )
   const definition = computed(() => workroom.definitionOf(processId.value))
 
   const draft = ref<SheetDraft>(firstDraft())
@@ -62,7 +73,8 @@ export function useSheetForm() {
     const again = {
       ...draftOf(last, workroom, shown(last)),
       strip: undefined,
-      title: '',
+      title: under.value?.title ?? '',
+      portfolio: last.portfolio,
       subject: '',
       exposure: '',
       sheets: '1',
@@ -149,9 +161,16 @@ export function useSheetForm() {
           db.lights.bulkPut(read.lights),
         ])
         if (changing.value) {
-          const { number, createdAt, batch } = changing.value
+          const { number, createdAt, batch, over } = changing.value
           await db.sheets.put(
-            Sheet.parse({ ...read.sheet, id: firstId, number, createdAt, ...(batch && { batch }) }),
+            Sheet.parse({
+              ...read.sheet,
+              id: firstId,
+              number,
+              createdAt,
+              ...(batch && { batch }),
+              ...(over && { over }),
+            }),
           )
           return
         }
@@ -160,7 +179,9 @@ export function useSheetForm() {
           const sheet = Sheet.parse({
             ...read.sheet,
             id: place === 1 ? firstId : uuid(),
-            number: next + place - 1,
+            // A layer lies on the same sheet of paper, which has its number already.
+            number: under.value?.number ?? next + place - 1,
+            ...(under.value && { over: under.value.id }),
             createdAt: Date.now(),
             ...(read.sheets > 1 && { batch: { id: batchId, of: read.sheets, place } }),
           })
@@ -175,6 +196,7 @@ export function useSheetForm() {
   }
   return {
     changing,
+    under,
     processId,
     definition,
     draft,

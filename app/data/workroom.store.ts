@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { processes, treatments } from '@library/index'
 import { takenByBottle } from '@core/chemistry/lots'
 import { emptyRun, type RunState } from '@core/process/run'
+import { coveredIds, stackOf } from '@core/process/layers'
 import { unknownProcess } from '@core/process/unknown'
 import type { ProcessDefinition } from '@core/record/definition'
 import type { PaperRun, Sheet } from '@core/record/records'
@@ -96,10 +97,13 @@ export const useWorkroom = defineStore('workroom', () => {
       definition: definitionOf(run.process.id),
     })),
   )
-  const states = computed(() => [
+  const everyState = computed(() => [
     ...sheets.value.map((one) => one.state),
     ...treatmentRuns.value.map((one) => one.state),
   ])
+  /** Sheets that a further layer lies over: what is still to be done with them is done with the upper layer. */
+  const covered = computed(() => coveredIds(sheets.value))
+  const states = computed(() => everyState.value.filter((state) => !covered.value.has(state.sheetId)))
   const byId = computed(() => new Map(sheets.value.map((one) => [one.sheet.id, one])))
   const treatmentById = computed(() => new Map(treatmentRuns.value.map((one) => [one.run.id, one])))
   const nextNumber = computed(() => (sheets.value[0]?.sheet.number ?? 0) + 1)
@@ -107,9 +111,11 @@ export const useWorkroom = defineStore('workroom', () => {
     ...new Set(sheets.value.map((one) => one.sheet.portfolio).filter(Boolean)),
   ])
   /** What has been taken from each bottle so far. */
-  const taken = computed(() => takenByBottle(states.value, takings.value))
+  const taken = computed(() => takenByBottle(everyState.value, takings.value))
 
   const find = (id: string): SheetInRoom | undefined => byId.value.get(id)
+  /** Every layer of a sheet of paper, lowest first. */
+  const stack = (id: string): SheetInRoom[] => stackOf(sheets.value, id).flatMap((each) => find(each) ?? [])
   const findTreatment = (id: string): TreatmentInRoom | undefined => treatmentById.value.get(id)
   /** Whatever has this id and a log. */
   function work(id: string): WorkInRoom | undefined {
@@ -125,6 +131,8 @@ export const useWorkroom = defineStore('workroom', () => {
     sheets,
     treatmentRuns,
     states,
+    covered,
+    stack,
     papers,
     pieces,
     bottles,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { MOST_LAYERS } from '@core/negative/register'
 import type { Refusal } from '@core/errors'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import TextField from '../shell/TextField.vue'
@@ -8,6 +9,8 @@ import type { NegativeDraft } from './negativeDraft'
 
 /** What lies around the picture on its film, in which ink, and as which kind of file. */
 const props = defineProps<{ draft: NegativeDraft; fault: Refusal | undefined }>()
+/** Each layer's marks stand at places of their own, so that the print tells how they lie on each other. */
+const LAYERS = Array.from({ length: MOST_LAYERS }, (_, i) => ({ id: String(i), name: String(i + 1) }))
 /* eslint-disable vue/no-mutating-props -- the draft is the desk's own, handed down whole */
 const side = computed({
   get: () => (props.draft.isMirrored ? 'mirrored' : 'straight'),
@@ -50,6 +53,12 @@ const ground = computed({
         ]"
       />
     </div>
+    <ChoiceRow
+      v-if="draft.hasMarks && Number(draft.border) >= 8"
+      v-model="draft.marksLayer"
+      :label="draft.layers.length ? 'Marks from layer' : 'Marks of layer'"
+      :options="LAYERS"
+    />
     <FieldGrid>
       <TextField
         v-model="draft.border"

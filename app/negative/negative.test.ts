@@ -184,7 +184,10 @@ describe('a draft of a negative', () => {
       ['magenta and yellow', { red: 0, green: 1, blue: 1 }],
       ['cyan', { red: 1, green: 0, blue: 0 }],
     ])
-    expect(films.map(({ plan }) => plan.border)).toEqual([films[0]!.plan.border, films[0]!.plan.border])
+    // Each layer's marks stand at places of their own; all else about the border is the same.
+    expect(films.map(({ plan }) => plan.border)).toEqual(
+      [0, 1].map((layer) => ({ ...films[0]!.plan.border, layer })),
+    )
     expect(films[1]!.plan.curve.inks).toEqual(even.inks)
     const gum = read({ layers: layersOf('gum', 'plain') }).films!
     expect(gum.map(({ mix }) => mix)).toEqual([null, null, null])

@@ -1,3 +1,4 @@
+import { MOST_LAYERS } from '@core/negative/register'
 import { CoreError, type Refusal } from '@core/errors'
 import { LEAST_MARKED, NO_BORDER, type Border } from '@core/negative/film'
 import { MIDDLE, type Framing } from '@core/negative/frame'
@@ -39,6 +40,8 @@ export interface NegativeDraft {
   border: string
   isInked: boolean
   hasMarks: boolean
+  /** Which layer of a sheet the marks are for, from 0. */
+  marksLayer: string | undefined
   hasStrip: boolean
   hasLabel: boolean
   tint: string
@@ -61,6 +64,7 @@ export const emptyDraft = (size: string): NegativeDraft => ({
   border: '0',
   isInked: true,
   hasMarks: true,
+  marksLayer: '0',
   hasStrip: true,
   hasLabel: true,
   tint: '#000000',
@@ -145,7 +149,8 @@ export function readDraft(
       const layer = readLayer(written, i)
       const own = pointsOfLayer(points, layer)
       checkPoints(own)
-      const plan = { ...base, points: own, curve: curveOf(written.curveId) }
+      const marked = { ...border, layer: Math.min(border.layer + i, MOST_LAYERS - 1) }
+      const plan = { ...base, border: marked, points: own, curve: curveOf(written.curveId) }
       return { layer: layer.name, mix: layer.mix, plan, curveId: written.curveId }
     })
     return { films }
@@ -160,7 +165,13 @@ function borderOf(draft: NegativeDraft): Border {
   if (!(millimetres >= 0 && millimetres <= 100))
     throw refuse('border', 'This is no border.', 'Write 0 to 100 mm.')
   if (millimetres < LEAST_MARKED) return { ...NO_BORDER, millimetres, isInked: draft.isInked }
-  return { millimetres, isInked: draft.isInked, hasMarks: draft.hasMarks, hasStrip: draft.hasStrip }
+  return {
+    millimetres,
+    isInked: draft.isInked,
+    hasMarks: draft.hasMarks,
+    layer: Number(draft.marksLayer) || 0,
+    hasStrip: draft.hasStrip,
+  }
 }
 
 function readLayer(written: LayerDraft, i: number): Layer {

@@ -6,7 +6,7 @@ import TintedPicture from '../shell/TintedPicture.vue'
 import { sheetColour, standingWords, wantsLook } from './printWords'
 
 /** One print, clipped to the line: its latest photograph, or the sheet drawn as it would look now. */
-const props = defineProps<{ one: SheetInRoom; picture: string | undefined }>()
+const props = defineProps<{ one: SheetInRoom; picture: string | undefined; layers: number }>()
 const emit = defineEmits<{ open: [] }>()
 const now = useNow()
 const colour = computed(() => sheetColour(props.one))
@@ -30,7 +30,7 @@ const isDue = computed(() => wantsLook(props.one, now.now))
       <span class="HungPrint-title">{{ one.sheet.number }} {{ one.sheet.title }}</span>
       <span class="HungPrint-standing" :class="{ 'is-due': isDue }">
         <span class="HungPrint-mark" :style="{ background: `var(--es-${one.definition.mark})` }" />
-        {{ standingWords(one, now.now) }}
+        {{ standingWords(one, now.now) }}{{ layers > 1 ? `, ${layers} layers` : '' }}
       </span>
     </button>
   </li>

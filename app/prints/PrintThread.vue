@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { stepInHand, wordsIdOf } from '@core/process/run'
 import { dueLooks, hungAtOf, placeOf } from '@core/process/standing'
 import { storyOf } from '@core/process/story'
 import { digits, formatSize } from '@core/quantity/format'
@@ -25,8 +26,11 @@ import { usePreferences } from '../shell/preferences.store'
 import TintedPicture from '../shell/TintedPicture.vue'
 import { stationOfSheet } from '../stations'
 import JudgePrint from './JudgePrint.vue'
+import LayerStack from './LayerStack.vue'
 import NoteLine from './NoteLine.vue'
 import { standingWords } from './printWords'
+import { slipsOf } from '@core/process/timing'
+import { slipLine } from '../wet/bathWords'
 import ThreadStory from './ThreadStory.vue'
 
 const [route, router, workroom, now, notice, preferences] = [
@@ -139,7 +143,23 @@ const beginJudging = () => {
 const goToStation = () =>
   one.value && void router.push({ name: stationOfSheet(one.value.state), params: { sheetId: id.value } })
 
+/** What is left to do when a print is dry, such as waxing it. */
+const finishing = computed(() => {
+  const step = one.value && !one.value.state.setAside ? stepInHand(one.value.state) : null
+  const words = step && one.value?.definition.steps.find((each) => each.id === wordsIdOf(step.planned))
+  if (!step || !words || step.planned.station !== 'line' || step.planned.kind === 'hang') return null
+  const isWaiting = step.status === 'waiting'
+  const what: Happening = { type: isWaiting ? 'stepStarted' : 'stepFinished', step: step.planned.id }
+  const said = `Sheet ${one.value?.sheet.number}: ${words.title.toLowerCase()}, ${isWaiting ? 'begun' : 'done'}.`
+  return { label: isWaiting ? words.press.start : words.press.finish, act: () => void record(what, said) }
+})
+const hasHung = computed(() => hungAt.value !== null && !one.value?.state.setAside)
+const mayLayer = computed(() => hasHung.value && workroom.stack(id.value).at(-1)?.sheet.id === id.value)
+const layOver = () => void router.push({ name: 'begin', query: { over: id.value } })
+
 useKeyRows('This print', () => [
+  ...(finishing.value ? [{ key: ' ', name: finishing.value.label, run: finishing.value.act }] : []),
+  ...(mayLayer.value ? [{ key: 'l', name: 'Lay another layer over it', run: layOver }] : []),
   ...(isWorking.value ? [{ key: ' ', name: 'Go on with this sheet', run: () => void goToStation() }] : []),
   ...(look.value ? [{ key: 'j', name: look.value.words?.title ?? 'Judge it', run: beginJudging }] : []),
   { key: 'p', name: 'Add a photograph', run: () => file.value?.click() },
@@ -150,10 +170,22 @@ useKeyRows('This print', () => [
   { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
   { key: 'escape', name: 'Back to the line', run: () => void router.push({ name: 'prints' }) },
 ])
+const stepTitle = (wordsId: string) =>
+  one.value?.definition.steps.find((step) => step.id === wordsId)?.title ?? wordsId
 useMarginNotes(() => {
   const words = lookNow.value ?? look.value?.words
+  const early = one.value ? slipsOf(one.value.state, one.value.definition, now.now) : []
   return [
     ...(words ? [{ title: words.title, lines: [words.lookFor, words.why] }] : []),
+    ...(early.length
+      ? [
+          {
+            title: 'As it happened',
+            lines: early.map((slip) => slipLine(stepTitle(slip.wordsId), slip)),
+            tone: 'caution' as const,
+          },
+        ]
+      : []),
     { title: 'What it was made with', lines: materials.value.map(([name, value]) => `${name}: ${value}`) },
   ]
 })
@@ -234,6 +266,7 @@ useMarginNotes(() => {
           @close="writing = null"
         />
         <template v-else>
+          <LayerStack :sheet-id="id" />
           <ThreadStory :lines="story" />
           <p v-if="one.sheet.strip">
             <RouterLink :to="{ name: 'read-strip', params: { sheetId: one.sheet.id } }">
@@ -249,6 +282,7 @@ useMarginNotes(() => {
 
     <div v-if="!judging && !writing" class="PrintThread-acts">
       <BigTarget v-if="isWorking" label="Go on with it" hint=" " @press="goToStation" />
+      <BigTarget v-if="finishing" :label="finishing.label" hint=" " @press="finishing.act" />
       <BigTarget
         v-if="look"
         :quiet="look.dueAt > now.now"
@@ -264,6 +298,7 @@ useMarginNotes(() => {
         @press="file?.click()"
       />
       <BigTarget quiet label="Note" hint="t" @press="writing = 'note'" />
+      <BigTarget v-if="mayLayer" quiet label="Another layer" hint="l" @press="layOver" />
       <BigTarget
         v-if="!one.state.setAside && one.state.begunAt"
         quiet

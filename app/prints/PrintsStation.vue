@@ -15,9 +15,11 @@ const [workroom, now, router] = [useWorkroom(), useNow(), useRouter()]
 const words = ref('')
 const field = ref<HTMLInputElement | null>(null)
 
+/** One card a sheet of paper: the uppermost layer stands for what lies under it. */
+const onLine = computed(() => workroom.sheets.filter((one) => !workroom.covered.has(one.sheet.id)))
 const shown = computed(() => {
-  if (!words.value.trim()) return workroom.sheets
-  return workroom.sheets.filter((one) => {
+  if (!words.value.trim()) return onLine.value
+  return onLine.value.filter((one) => {
     const paper = workroom.papers.find((paper) => paper.id === one.sheet.paperId)?.name
     const light = workroom.lights.find((light) => light.id === one.sheet.lightId)?.name
     const bottles = workroom.bottles
@@ -87,6 +89,7 @@ useMarginNotes(() => {
         v-for="one in shown"
         :key="one.sheet.id"
         :one="one"
+        :layers="workroom.stack(one.sheet.id).length"
         :picture="pictureOf(one.state.photoIds)"
         @open="open(one.sheet.id)"
       />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { threadOf, type ThreadStretch } from '@core/process/thread'
+import { plannedThread, threadOf, type DueStep, type ThreadStretch } from '@core/process/thread'
 import { stepInHand, wordsIdOf } from '@core/process/run'
 import { hungAtOf, placeOf } from '@core/process/standing'
 import { formatSpan } from '@core/quantity/format'
@@ -9,11 +9,14 @@ import { useNow } from '../data/useNow'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import { timeOfDay } from '../shell/moments'
 import { stationOfSheet } from '../stations'
-import { layOutDay, type DayThread } from './threadLayout'
+import { usePlan } from './plan.store'
+import { layOutDay, type DayThread, type DrawnStretch } from './threadLayout'
 
 /** The day as threads: time runs down, one line a sheet through bench, dark, light, water and line. */
 const props = defineProps<{ sheets: readonly SheetInRoom[] }>()
-const [now, router, workroom] = [useNow(), useRouter(), useWorkroom()]
+/** A step of the plan that was dragged, or moved by key, to another time. */
+const emit = defineEmits<{ move: [step: { sheetId: string; stepId: string; from: number; to: number }] }>()
+const [now, router, workroom, plans] = [useNow(), useRouter(), useWorkroom(), usePlan()]
 
 const HUNG_LATELY_MS = 3_600_000
 
@@ -31,24 +34,90 @@ onUnmounted(() => watcher.disconnect())
 
 // Threads move by the minute; there is no need to lay them out at every beat.
 const minute = computed(() => Math.floor(now.now / 20_000) * 20_000)
+/** Steps that a sheet has still to come by the plan. */
+function dueOf(one: SheetInRoom): DueStep[] | null {
+  const plan = plans.current
+  if (!plan?.sheetIds.includes(one.sheet.id)) return null
+  const begun = one.state.begunAt !== null
+  const steps = begun
+    ? one.state.steps.slice(one.state.current).map((step) => step.planned)
+    : (plans.sheetsOf([one.sheet.id])[0]?.outline ?? [])
+  return steps.flatMap((planned) => {
+    const move = plan.moves.find((known) => known.sheetId === one.sheet.id && known.stepId === planned.id)
+    return move ? [{ planned, from: move.from, to: move.to }] : []
+  })
+}
 const threads = computed<DayThread[]>(() =>
   props.sheets
     // A print that only hangs belongs to Prints, unless it was hung within this very span.
     .filter(
       (one) =>
         ['coat', 'light', 'wet'].includes(placeOf(one.state)) ||
+        (placeOf(one.state) === 'planned' && plans.current?.sheetIds.includes(one.sheet.id)) ||
         minute.value - (hungAtOf(one.state) ?? 0) < HUNG_LATELY_MS,
     )
-    .filter((one) => one.state.begunAt !== null && !one.state.setAside)
-    .map((one) => ({
-      sheetId: one.sheet.id,
-      number: one.sheet.number,
-      mark: one.definition.mark,
-      stretches: threadOf(one.state, Math.max(minute.value, one.state.lastAt)),
-    }))
+    .filter((one) => !one.state.setAside)
+    .map((one) => {
+      const at = Math.max(minute.value, one.state.lastAt)
+      const due = dueOf(one)
+      return {
+        sheetId: one.sheet.id,
+        number: one.sheet.number,
+        mark: one.definition.mark,
+        stretches: due ? plannedThread(one.state, due, at) : threadOf(one.state, at),
+      }
+    })
+    .filter((one) => one.stretches.length > 0)
     .sort((a, b) => a.number - b.number),
 )
-const layout = computed(() => layOutDay(threads.value, minute.value, size.value, words))
+const planned = computed(() => {
+  const plan = plans.current
+  if (!plan) return null
+  const hands = plan.hands
+    .filter((span) => span.to > minute.value)
+    .map((span) => ({ ...span, mark: workroom.find(span.sheetId)?.definition.mark ?? 'graphite' }))
+  return { hands, endsAt: plan.endsAt }
+})
+const layout = computed(() => layOutDay(threads.value, minute.value, size.value, words, planned.value))
+
+const STEP_MS = 300_000
+/** A stretch of the plan that is being dragged along the day. */
+const dragged = ref<{ sheetId: string; stretch: DrawnStretch; startY: number; by: number } | null>(null)
+function grasp(event: PointerEvent, sheetId: string, stretch: DrawnStretch): void {
+  if (!stretch.planId) return
+  dragged.value = { sheetId, stretch, startY: event.clientY, by: 0 }
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+}
+function drag(event: PointerEvent): void {
+  if (dragged.value) dragged.value = { ...dragged.value, by: event.clientY - dragged.value.startY }
+}
+function drop(): void {
+  const held = dragged.value
+  if (!held) return
+  const shift = held.by * layout.value.millisecondsPerPixel
+  // The click that ends a drag must not open the sheet; it comes before the next turn.
+  setTimeout(() => (dragged.value = null))
+  if (Math.abs(held.by) < 6 || !held.stretch.planId) return
+  const { from, planId } = held.stretch
+  emit('move', {
+    sheetId: held.sheetId,
+    stepId: planId,
+    from,
+    to: Math.round((from + shift) / STEP_MS) * STEP_MS,
+  })
+}
+const shiftOf = (sheetId: string, stretch: DrawnStretch) =>
+  dragged.value?.sheetId === sheetId && dragged.value.stretch.from === stretch.from ? dragged.value.by : 0
+/** With alt, the arrows move the next step of the plan by a quarter of an hour. */
+function shift(sheetId: string, quarters: number): void {
+  const thread = layout.value.threads.find((one) => one.sheetId === sheetId)
+  const inHand = workroom.find(sheetId)?.state
+  const running =
+    inHand && stepInHand(inHand)?.startedAt !== undefined ? stepInHand(inHand)?.planned.id : null
+  const next = thread?.stretches.find((stretch) => stretch.planId && stretch.planId !== running)
+  if (next?.planId)
+    emit('move', { sheetId, stepId: next.planId, from: next.from, to: next.from + quarters * 900_000 })
+}
 
 function words(sheetId: string, stretch: ThreadStretch): string | null {
   if (stretch.manner === 'waits') return null
@@ -64,6 +133,7 @@ function words(sheetId: string, stretch: ThreadStretch): string | null {
   return `${step.title.toLowerCase()} ${stretch.ahead ? formatSpan((stretch.to - stretch.from) / 1000) : ''}`.trim()
 }
 function open(sheetId: string): void {
+  if (dragged.value && Math.abs(dragged.value.by) >= 6) return
   const one = workroom.find(sheetId)
   if (one) void router.push({ name: stationOfSheet(one.state), params: { sheetId } })
 }
@@ -92,6 +162,19 @@ function open(sheetId: string): void {
       >
         {{ timeOfDay(hour.at) }}
       </text>
+      <g v-if="layout.hands.length" aria-hidden="true">
+        <text class="DayThreads-column" :x="layout.handsX + 8" y="18">Hands</text>
+        <line
+          v-for="(span, i) in layout.hands"
+          :key="`h${i}`"
+          class="DayThreads-hands"
+          :style="{ stroke: `var(--es-${span.mark})` }"
+          :x1="layout.handsX"
+          :x2="layout.handsX"
+          :y1="span.y1"
+          :y2="Math.max(span.y2, span.y1 + 1)"
+        />
+      </g>
       <line class="DayThreads-now" x1="58" :x2="size.width" :y1="layout.nowY" :y2="layout.nowY" />
       <text class="DayThreads-time" x="0" :y="layout.nowY + 5">{{ timeOfDay(now.now) }}</text>
       <path class="DayThreads-present" :d="`M50 ${layout.nowY - 7}l13 7l-13 7z`" />
@@ -106,6 +189,8 @@ function open(sheetId: string): void {
         :aria-label="`Sheet ${thread.number}, ${workroom.find(thread.sheetId)?.sheet.title}`"
         @click="open(thread.sheetId)"
         @keydown.enter="open(thread.sheetId)"
+        @keydown.alt.down.prevent="shift(thread.sheetId, 1)"
+        @keydown.alt.up.prevent="shift(thread.sheetId, -1)"
       >
         <path
           v-for="(one, i) in thread.joins"
@@ -118,11 +203,16 @@ function open(sheetId: string): void {
           v-for="(stretch, i) in thread.stretches"
           :key="i"
           class="DayThreads-stretch"
-          :class="[`is-${stretch.manner}`, { 'is-ahead': stretch.ahead }]"
+          :class="[`is-${stretch.manner}`, { 'is-ahead': stretch.ahead, 'is-loose': stretch.planId }]"
+          :transform="`translate(0 ${shiftOf(thread.sheetId, stretch)})`"
           :x1="stretch.x"
           :x2="stretch.x"
           :y1="stretch.y1"
           :y2="Math.max(stretch.y2, stretch.y1 + 0.5)"
+          @pointerdown="grasp($event, thread.sheetId, stretch)"
+          @pointermove="drag"
+          @pointerup="drop"
+          @pointercancel="dragged = null"
         />
         <circle class="DayThreads-head" :cx="thread.head.x" :cy="thread.head.y" r="13" />
         <text class="DayThreads-number" :x="thread.head.x" :y="thread.head.y + 5">{{ thread.number }}</text>
@@ -200,6 +290,15 @@ svg {
   stroke: var(--thread);
   stroke-width: 5;
   stroke-linecap: round;
+}
+
+.DayThreads-hands {
+  stroke-width: 8;
+}
+
+.DayThreads-stretch.is-loose {
+  cursor: ns-resize;
+  touch-action: none;
 }
 
 .DayThreads-stretch.is-hands {

@@ -12,14 +12,27 @@ import { useLights } from '../light/lights.store'
 import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import { useKeyRows } from '../shell/keys.store'
-import { momentSaid, nameOfDay } from '../shell/moments'
+import { momentSaid, nameOfDay, timeOfDay } from '../shell/moments'
+import { useNotice } from '../shell/notice.store'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
 import { stationOfSheet } from '../stations'
 import { cautionNotes } from '../shell/stepNotes'
+import { CoreError } from '@core/errors'
+import type { Pin } from '@core/record/plan'
 import DayThreads from './DayThreads.vue'
+import { usePlan } from './plan.store'
+import { preparationLine, reasonLine, refusalLine, slipLine } from './planWords'
+import { usePreparations } from './usePreparations'
 import { dayLine, headline } from './todayWords'
 
-const [workroom, now, router, lights] = [useWorkroom(), useNow(), useRouter(), useLights()]
+const [workroom, now, router, lights, plans, notice] = [
+  useWorkroom(),
+  useNow(),
+  useRouter(),
+  useLights(),
+  usePlan(),
+  useNotice(),
+]
 
 const thing = computed(() => nextThing(workroom.states, now.now, lights.courseOf))
 const next = computed(() => ('sheetId' in thing.value ? workroom.work(thing.value.sheetId) : undefined))
@@ -35,7 +48,77 @@ function go(): void {
     void router.push({ name: stationOfSheet(next.value.state), params: { sheetId: next.value.id } })
   else void router.push({ name: 'begin' })
 }
-useKeyRows('Today', () => [{ key: ' ', name: nextWords.value, run: go }])
+const goToPlan = () => void router.push({ name: 'plan' })
+useKeyRows('Today', () => [
+  { key: ' ', name: nextWords.value, run: go },
+  { key: 'p', name: 'Plan the day', run: goToPlan },
+  ...(plans.current
+    ? [
+        { key: 'r', name: 'Plan again from now', run: () => void replan() },
+        { key: 'h', name: 'What to have ready', run: () => void router.push({ name: 'prepare' }) },
+      ]
+    : []),
+])
+
+const numbered = (sheetId: string) => `Sheet ${workroom.find(sheetId)?.sheet.number ?? ''}`
+/** Looks for a plan from this moment on; with a moved step, whether it may be. */
+async function replan(pins?: readonly Pin[], moved?: { sheetId: string; stepId: string }): Promise<void> {
+  const wish = plans.wishFromNow(pins)
+  if (!wish || plans.isBusy) return
+  if (!wish.sheetIds.length) return notice.say('Everything in the plan is done.')
+  try {
+    const answer = await plans.look(wish, plans.QUICK, moved).answer
+    if (answer.kind === 'made') {
+      const id = await plans.keep(wish, answer.plan)
+      notice.say(`Planned again: over by ${timeOfDay(answer.plan.endsAt)}.`, () => void plans.takeBack(id))
+    } else if (answer.kind === 'notMoved')
+      notice.refuse(
+        new CoreError({ code: 'not-moved', field: 'plan', ...refusalLine(answer.why, numbered, now.now) }),
+        'this',
+      )
+    else if (answer.kind === 'none')
+      notice.refuse(
+        new CoreError({
+          code: 'no-plan',
+          field: 'plan',
+          problem: 'From here there is no plan any more.',
+          remedy:
+            answer.reasons.map((reason) => reasonLine(reason, numbered, now.now))[0] ??
+            'Plan the day again with fewer sheets.',
+        }),
+        'this',
+      )
+  } catch (error) {
+    notice.refuse(error, 'planning')
+  }
+}
+function moveStep(step: { sheetId: string; stepId: string; from: number; to: number }): void {
+  const plan = plans.current
+  if (!plan || step.to === step.from) return
+  const edge = step.to > step.from ? ('notBefore' as const) : ('notAfter' as const)
+  const others = plan.pins.filter((pin) => pin.sheetId !== step.sheetId || pin.stepId !== step.stepId)
+  const pin: Pin = { sheetId: step.sheetId, stepId: step.stepId, edge, at: Math.max(step.to, Date.now()) }
+  void replan([...others, pin], step)
+}
+/** How much of the plan the busiest light burns for. */
+const lampShare = computed(() => {
+  const plan = plans.current
+  if (!plan) return null
+  const busy = new Map<string, number>()
+  for (const move of plan.moves) {
+    const one = workroom.find(move.sheetId)
+    const words = one?.definition.steps.find((step) => step.id === move.stepId)
+    if (one?.sheet.lightId && words?.kind === 'expose')
+      busy.set(one.sheet.lightId, (busy.get(one.sheet.lightId) ?? 0) + move.to - move.from)
+  }
+  return Math.round((100 * Math.max(0, ...busy.values())) / Math.max(1, plan.endsAt - plan.startsAt))
+})
+const stepTitle = (sheetId: string, stepId: string) =>
+  workroom
+    .find(sheetId)
+    ?.definition.steps.find((step) => step.id === stepId)
+    ?.title.toLowerCase() ?? stepId
+const prepared = usePreparations(() => plans.current)
 
 const named = (one: SheetInRoom) => `${one.sheet.number} ${one.sheet.title}`
 /** What to gather for a first print, and what to know before a bottle opens. */
@@ -58,6 +141,25 @@ function firstNotes(): MarginNote[] {
 useMarginNotes(() => {
   if (isBare.value) return firstNotes()
   const notes: MarginNote[] = []
+  if (plans.slipping.length)
+    notes.push({
+      title: 'Slipped',
+      lines: [
+        ...plans.slipping
+          .slice(0, 4)
+          .map((slip) => slipLine(slip, numbered, stepTitle(slip.sheetId, slip.stepId))),
+        'Press r to plan again from now.',
+      ],
+      tone: 'caution',
+    })
+  const ready = (prepared.value?.list ?? []).filter((one) => one.wantedAt > now.now - 600_000).slice(0, 5)
+  if (ready.length)
+    notes.push({
+      title: 'To have ready',
+      lines: ready.map(
+        (one) => `${momentSaid(Math.max(one.beginBy, now.now), now.now)}: ${preparationLine(one)}`,
+      ),
+    })
   const due = looksDue(workroom.states, now.now)
   for (const id of ['dry', 'settled'] as const) {
     const sheets = due.filter((look) => look.id === id).flatMap((look) => workroom.find(look.sheetId) ?? [])
@@ -78,10 +180,10 @@ useMarginNotes(() => {
     return life?.dueAt ? [`${named(one)}: print before ${momentSaid(life.dueAt, now.now)}`] : []
   })
   if (coats.length) notes.push({ title: 'Coats that will not wait', lines: coats, tone: 'caution' })
-  const ready = workroom.sheets.filter(
+  const waiting = workroom.sheets.filter(
     (one) => placeOf(one.state) === 'light' && one.state.steps[one.state.current]?.status === 'waiting',
   )
-  if (ready.length) notes.push({ title: 'Dry, in the dark drawer', lines: ready.map(named) })
+  if (waiting.length) notes.push({ title: 'Dry, in the dark drawer', lines: waiting.map(named) })
   const planned = workroom.sheets.filter((one) => placeOf(one.state) === 'planned')
   if (planned.length) notes.push({ title: 'Planned', lines: planned.map(named) })
   if (isAtWork.value)
@@ -89,6 +191,9 @@ useMarginNotes(() => {
       title: 'How to read the threads',
       lines: [
         'Time runs down. Thick where hands are needed, dotted where a sheet may wait, pale for what lies ahead if nothing slips.',
+        ...(plans.current
+          ? ['Drag a pale stretch to another time, or move a thread’s next step by alt and the arrows.']
+          : []),
       ],
     })
   return notes
@@ -116,12 +221,35 @@ useMarginNotes(() => {
   <div v-else class="TodayStation">
     <header>
       <div>
-        <p class="es-kicker">{{ nameOfDay(now.now) }}, {{ dayLine(workroom.sheets) }}</p>
+        <p class="es-kicker">
+          {{ nameOfDay(now.now) }}, {{ dayLine(workroom.sheets) }}
+          <template v-if="plans.current">
+            , planned until {{ momentSaid(plans.current.endsAt, now.now) }}
+          </template>
+        </p>
         <h1>{{ headline(thing, workroom.work) }}</h1>
       </div>
+      <p v-if="plans.current" class="TodayStation-plan">
+        lamp busy {{ lampShare }} %
+        <br />
+        {{
+          plans.current.isProven
+            ? 'cannot be shorter'
+            : `cannot be over before ${timeOfDay(plans.current.boundAt)}`
+        }}
+      </p>
       <BigTarget :label="nextWords" hint=" " @press="go" />
     </header>
-    <DayThreads v-if="isAtWork" :sheets="workroom.sheets" />
+    <nav class="TodayStation-acts" aria-label="The day">
+      <RouterLink :to="{ name: 'plan' }">Plan the day</RouterLink>
+      <template v-if="plans.current">
+        <button type="button" :disabled="plans.isBusy" @click="replan()">
+          {{ plans.isBusy ? 'Planning…' : 'Plan again from now' }}
+        </button>
+        <RouterLink :to="{ name: 'prepare' }">To have ready</RouterLink>
+      </template>
+    </nav>
+    <DayThreads v-if="isAtWork || plans.current" :sheets="workroom.sheets" @move="moveStep" />
     <p v-else class="TodayStation-still">
       No sheet is at work. Press
       <strong>n</strong>
@@ -133,8 +261,8 @@ useMarginNotes(() => {
 <style scoped>
 .TodayStation {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
-  gap: 20px;
+  grid-template-rows: auto auto minmax(0, 1fr);
+  gap: 14px;
   height: 100%;
 }
 
@@ -147,6 +275,30 @@ header {
 
 header > div {
   flex: 1 1 340px;
+}
+
+.TodayStation-plan {
+  color: var(--es-quiet);
+  font-size: 14px;
+  text-align: right;
+}
+
+.TodayStation-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  align-items: center;
+  min-height: 32px;
+}
+
+.TodayStation-acts button {
+  min-height: 32px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  cursor: pointer;
+  text-decoration: underline;
 }
 
 .TodayStation-still {

@@ -10,6 +10,10 @@ export interface DayThread {
 }
 
 export interface DrawnStretch {
+  stepId: string
+  /** Step of the plan that may be moved, with the moment at which it begins. */
+  planId: string | null
+  from: number
   x: number
   y1: number
   y2: number
@@ -29,7 +33,19 @@ export interface DrawnThread {
   joins: { path: string; ahead: boolean }[]
 }
 
+/** A stretch of the hands, drawn beside the threads. */
+export interface DrawnHands {
+  y1: number
+  y2: number
+  mark: string
+}
+
 export interface DayLayout {
+  /** How long one pixel of the page is, in milliseconds. */
+  millisecondsPerPixel: number
+  hands: DrawnHands[]
+  /** Where the column of the hands stands. */
+  handsX: number
   columns: { place: PlaceName; title: string; x: number }[]
   hours: { y: number; at: number }[]
   nowY: number
@@ -46,10 +62,14 @@ const COLUMNS: readonly { place: PlaceName; title: string }[] = [
 
 const TOP = 40
 const LEFT = 70
+/** Width of the column of the hands, where a plan tells them. */
+const HANDS_WIDTH = 44
 const LANE = 27
 /** The page shows about an hour and a quarter either side of the present: what the hands are busy with. */
 const SPAN_MS = 75 * 60_000
 const HEAD = 13
+/** A plan is shown for as long ahead as this. */
+const MOST_AHEAD_MS = 8 * 3_600_000
 const QUARTER_MS = 900_000
 
 /**
@@ -62,16 +82,22 @@ export function layOutDay(
   now: number,
   size: { width: number; height: number },
   words: (sheetId: string, stretch: ThreadStretch) => string | null,
+  plan: { hands: readonly { from: number; to: number; mark: string }[]; endsAt: number } | null = null,
 ): DayLayout {
+  const left = LEFT + (plan ? HANDS_WIDTH : 0)
+  const aheadMs = plan ? Math.min(Math.max(SPAN_MS, plan.endsAt - now + QUARTER_MS), MOST_AHEAD_MS) : SPAN_MS
   const all = threads.flatMap((thread) => thread.stretches)
   // What lies further back, such as a coat that waits since yesterday, comes in from the top edge.
-  const from = Math.max(now - SPAN_MS, Math.min(now - QUARTER_MS, ...all.map((stretch) => stretch.from)))
-  const to = Math.min(now + SPAN_MS, Math.max(now + 2 * QUARTER_MS, ...all.map((stretch) => stretch.to)))
+  const from = Math.max(
+    now - (plan ? SPAN_MS / 2 : SPAN_MS),
+    Math.min(now - QUARTER_MS, ...all.map((stretch) => stretch.from)),
+  )
+  const to = Math.min(now + aheadMs, Math.max(now + 2 * QUARTER_MS, ...all.map((stretch) => stretch.to)))
   const y = (at: number) =>
     TOP + HEAD + ((Math.min(Math.max(at, from), to) - from) / (to - from)) * (size.height - TOP - HEAD - 14)
-  const step = (size.width - LEFT - 20) / COLUMNS.length
+  const step = (size.width - left - 20) / COLUMNS.length
   const columnX = (place: PlaceName) =>
-    LEFT + 34 + COLUMNS.findIndex((column) => column.place === place) * step
+    left + 34 + COLUMNS.findIndex((column) => column.place === place) * step
 
   const lanes = laneOf(threads, from, to)
   const taken: { x: number; y: number }[] = []
@@ -88,6 +114,9 @@ export function layOutDay(
       )
       if (said && isFree) taken.push(at)
       return {
+        stepId: stretch.stepId,
+        planId: stretch.ahead && stretch.manner !== 'waits' ? (stretch.planId ?? null) : null,
+        from: stretch.from,
         x: at.x,
         y1,
         y2,
@@ -110,6 +139,11 @@ export function layOutDay(
     }
   })
   return {
+    millisecondsPerPixel: (to - from) / (size.height - TOP - HEAD - 14),
+    handsX: LEFT + 14,
+    hands: (plan?.hands ?? [])
+      .filter((span) => span.to > from && span.from < to)
+      .map((span) => ({ y1: y(span.from), y2: y(span.to), mark: span.mark })),
     columns: COLUMNS.map((column) => ({ ...column, x: columnX(column.place) })),
     hours: hoursBetween(from, to).map((at) => ({ at, y: y(at) })),
     nowY: y(now),
@@ -151,7 +185,8 @@ function join(before: DrawnStretch, after: DrawnStretch): string {
 }
 
 function hoursBetween(from: number, to: number): number[] {
-  const spacing = to - from > 2 * SPAN_MS * 0.7 ? 1_800_000 : QUARTER_MS
+  const span = to - from
+  const spacing = span > 5 * 3_600_000 ? 3_600_000 : span > 2 * SPAN_MS * 0.7 ? 1_800_000 : QUARTER_MS
   const hours: number[] = []
   // Offsets of time zones are whole quarters of an hour, so full half hours of UTC are full half hours nearly everywhere.
   for (let at = Math.ceil(from / spacing) * spacing; at <= to; at += spacing) hours.push(at)

@@ -1,94 +1,139 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { benchOf, liesIn, type BenchTray } from '@core/process/bench'
 import { clocksOf } from '@core/process/deadlines'
+import { useOf } from '@core/process/baths'
 import { stepInHand } from '@core/process/run'
 import { formatSpan } from '@core/quantity/format'
 import type { ProcessDefinition } from '@core/record/definition'
 import { useNow } from '../data/useNow'
 import type { SheetInRoom } from '../data/workroom.store'
+import { ledgeFigure } from '../shell/ledgeWords'
+import { useBaths } from './baths.store'
+import { bathLine, isWanting } from './bathWords'
 
-/** The trays as they stand on the bench, left to right, with the sheets that lie in them. */
+/** The trays of one process as they stand on the bench, left to right, with the sheets that lie in them. */
 const props = defineProps<{
   definition: ProcessDefinition
-  inHand: SheetInRoom
-  here: readonly SheetInRoom[]
+  sheets: readonly SheetInRoom[]
+  inHandId: string
+  /** Tray that is opened below. */
+  openTray: string | null
+  isNamed: boolean
+  isMany: boolean
 }>()
-const emit = defineEmits<{ choose: [sheetId: string] }>()
-const now = useNow()
+const emit = defineEmits<{ choose: [sheetId: string]; open: [tray: BenchTray] }>()
+const [now, baths] = [useNow(), useBaths()]
 
-const trays = computed(() => {
-  const planned = props.inHand.state.steps.filter(
-    (step) => step.planned.station === 'wet' || step.planned.kind === 'hang',
-  )
-  return planned.map(({ planned: { id, leastSeconds, kind } }) => {
-    const words = props.definition.steps.find((step) => step.id === id)
-    const sheets = [
-      props.inHand,
-      // Trays of another process stand elsewhere on the bench.
-      ...props.here.filter(
-        (one) => one.sheet.id !== props.inHand.sheet.id && one.definition.id === props.definition.id,
-      ),
-    ].filter((one) => {
-      const step = stepInHand(one.state)
-      return step?.planned.id === id && step.status !== 'waiting'
-    })
-    const clock = sheets[0] && clocksOf(sheets[0].state, now.now).find((one) => one.stepId === id)
+const choices = computed(() => props.sheets[0]?.sheet.choices ?? {})
+const trays = computed(() =>
+  benchOf(props.definition, props.sheets).map((tray) => {
+    const lying = props.sheets.filter((one) => liesIn(tray, one.state))
+    const bath = tray.solution && baths.standing(props.definition, tray.solution, choices.value)
+    const standing = bath && baths.standingOf(bath)
     return {
-      id,
-      title: kind === 'hang' ? 'The line' : (words?.title ?? id),
-      line:
-        kind === 'hang'
-          ? 'until it is dry'
-          : leastSeconds
-            ? `at least ${formatSpan(leastSeconds)}`
-            : 'by eye',
-      waters: sheets[0] ? (stepInHand(sheets[0].state)?.waters.length ?? 0) : 0,
-      isLine: kind === 'hang',
-      sheets,
-      share: clock?.targetSeconds ? Math.min(1, clock.elapsedSeconds / clock.targetSeconds) : 0,
+      tray,
+      lying: lying.map((one) => {
+        const clock = clocksOf(one.state, now.now).find(
+          (reading) => reading.stepId === stepInHand(one.state)?.planned.id,
+        )
+        return { one, figure: clock ? ledgeFigure(clock) : '', isOver: (clock?.remainingSeconds ?? 1) <= 0 }
+      }),
+      title: tray.isLine ? 'The line' : tray.title,
+      line: tray.isLine ? 'until it is dry' : leastLine(tray),
+      waters: lying[0] ? (stepInHand(lying[0].state)?.waters.length ?? 0) : 0,
+      bathWords: tray.solution
+        ? bath && standing
+          ? bathLine(standing, useOf(props.definition, tray.solution.id).use)
+          : 'not filled'
+        : null,
+      isWanting: standing ? isWanting(standing.verdict) : false,
+      used: standing?.used?.value ?? null,
     }
-  })
-})
+  }),
+)
+const leastLine = (tray: BenchTray) =>
+  tray.leastSeconds ? `at least ${formatSpan(tray.leastSeconds)}` : 'by eye'
 </script>
 
 <template>
-  <ol class="TrayRow" :class="{ 'is-many': trays.length > 6 }">
-    <li
-      v-for="tray in trays"
-      :key="tray.id"
-      :class="{ 'is-line': tray.isLine, 'is-full': tray.sheets.length }"
-    >
-      <div class="TrayRow-tray">
+  <section :aria-label="`Trays of ${definition.name}`">
+    <p v-if="isNamed" class="TrayRow-process">
+      <span :style="{ background: `var(--es-${definition.mark})` }" />
+      {{ definition.name }}
+    </p>
+    <ol class="TrayRow" :class="{ 'is-many': isMany || trays.length > 6 }">
+      <li
+        v-for="{ tray, lying, title, line, waters, bathWords, isWanting: wants, used } in trays"
+        :key="tray.id"
+        :class="{ 'is-line': tray.isLine, 'is-full': lying.length }"
+      >
+        <div class="TrayRow-tray" :class="{ 'is-empty': bathWords === 'not filled' }">
+          <button
+            v-for="{ one, figure, isOver } in lying"
+            :key="one.sheet.id"
+            type="button"
+            class="TrayRow-sheet"
+            :class="{ 'is-over': isOver }"
+            :aria-pressed="one.sheet.id === inHandId"
+            :aria-label="`Sheet ${one.sheet.number}, ${one.sheet.title}`"
+            @click="emit('choose', one.sheet.id)"
+          >
+            {{ one.sheet.number }}
+            <small v-if="!tray.isLine">{{ figure }}</small>
+          </button>
+        </div>
+        <h2>{{ title }}</h2>
+        <p class="es-quiet">{{ line }}</p>
+        <p v-if="waters" class="es-quiet">
+          {{ waters === 1 ? 'one change of water' : `${waters} changes of water` }}
+        </p>
         <button
-          v-for="one in tray.sheets"
-          :key="one.sheet.id"
+          v-if="bathWords"
           type="button"
-          class="TrayRow-sheet"
-          :aria-pressed="one.sheet.id === inHand.sheet.id"
-          :aria-label="`Sheet ${one.sheet.number}, ${one.sheet.title}`"
-          @click="emit('choose', one.sheet.id)"
+          class="TrayRow-bath"
+          :class="{ 'is-wanting': wants }"
+          :aria-expanded="openTray === tray.id"
+          :aria-label="`${tray.solution?.name}: ${bathWords}`"
+          @click="emit('open', tray)"
         >
-          {{ one.sheet.number }}
+          {{ bathWords }}
+          <span v-if="used !== null" class="TrayRow-used" aria-hidden="true">
+            <i :style="{ width: `${Math.min(100, 100 * used)}%` }" />
+          </span>
         </button>
-      </div>
-      <progress v-if="!tray.isLine" :value="tray.share" max="1" aria-hidden="true" />
-      <h2>{{ tray.title }}</h2>
-      <p class="es-quiet">{{ tray.line }}</p>
-      <p v-if="tray.waters" class="es-quiet">
-        {{ tray.waters === 1 ? 'one change of water' : `${tray.waters} changes of water` }}
-      </p>
-    </li>
-  </ol>
+      </li>
+    </ol>
+  </section>
 </template>
 
 <style scoped>
+section {
+  padding-bottom: 14px;
+  border-bottom: 1px solid var(--es-rule);
+}
+
+.TrayRow-process {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin-bottom: 6px;
+  color: var(--es-quiet);
+  font-size: 14px;
+}
+
+.TrayRow-process span {
+  width: 9px;
+  height: 9px;
+  border-radius: 50%;
+}
+
 .TrayRow {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(110px, 150px));
   gap: 14px;
   margin: 0;
-  padding: 0 0 18px;
-  border-bottom: 1px solid var(--es-rule);
+  padding: 0;
   list-style: none;
 }
 
@@ -98,10 +143,16 @@ const trays = computed(() => {
   gap: 4px;
   align-items: center;
   justify-content: center;
-  height: 132px;
+  height: 118px;
+  margin-bottom: 8px;
   border: 2px solid var(--es-rule-strong);
   border-radius: 8px;
   background: color-mix(in srgb, var(--es-prussian) 5%, var(--es-page));
+}
+
+.TrayRow-tray.is-empty {
+  border-style: dashed;
+  background: none;
 }
 
 .is-full .TrayRow-tray {
@@ -116,6 +167,10 @@ const trays = computed(() => {
 }
 
 .TrayRow-sheet {
+  display: grid;
+  gap: 2px;
+  align-content: center;
+  justify-items: center;
   width: 62px;
   height: 80px;
   border: 0;
@@ -125,32 +180,21 @@ const trays = computed(() => {
   font-size: 20px;
 }
 
+.TrayRow-sheet small {
+  color: var(--es-quiet);
+  font-size: 13px;
+  font-variant-numeric: tabular-nums;
+}
+
+.TrayRow-sheet.is-over small {
+  color: var(--es-ember);
+  font-weight: 700;
+}
+
 .TrayRow-sheet[aria-pressed='true'] {
   box-shadow:
     inset 0 -4px 0 var(--es-ember),
     var(--es-shadow);
-}
-
-progress {
-  display: block;
-  width: 100%;
-  height: 4px;
-  margin: 8px 0 6px;
-  border: 0;
-  background: var(--es-rule);
-  appearance: none;
-}
-
-progress::-webkit-progress-bar {
-  background: var(--es-rule);
-}
-
-progress::-webkit-progress-value {
-  background: var(--es-ink);
-}
-
-progress::-moz-progress-bar {
-  background: var(--es-ink);
 }
 
 h2 {
@@ -165,24 +209,59 @@ p {
   font-size: 13px;
 }
 
-/* A long row of baths is drawn smaller, so that the act stays in sight below it. */
+.TrayRow-bath {
+  display: block;
+  width: 100%;
+  min-height: 30px;
+  margin-top: 2px;
+  padding: 2px 0;
+  border: 0;
+  background: none;
+  color: var(--es-ink);
+  cursor: pointer;
+  font-size: 13px;
+  text-align: left;
+  text-decoration: underline dotted var(--es-line);
+  text-underline-offset: 3px;
+}
+
+.TrayRow-bath:hover,
+.TrayRow-bath[aria-expanded='true'] {
+  text-decoration: underline var(--es-ember);
+}
+
+.TrayRow-bath.is-wanting {
+  color: var(--es-ember);
+}
+
+.TrayRow-used {
+  display: block;
+  height: 4px;
+  margin-top: 4px;
+  background: var(--es-rule);
+}
+
+.TrayRow-used i {
+  display: block;
+  height: 100%;
+  background: var(--es-ink);
+}
+
+/* A long row of baths, or several rows, are drawn smaller, so that the act stays in sight below them. */
 .is-many {
-  grid-template-columns: repeat(auto-fill, minmax(90px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(92px, 1fr));
   gap: 8px 12px;
 }
 
 .is-many .TrayRow-tray {
   height: 58px;
+  margin-bottom: 4px;
 }
 
 .is-many .TrayRow-sheet {
-  width: 38px;
-  height: 46px;
+  width: 44px;
+  height: 50px;
   font-size: 16px;
-}
-
-.is-many progress {
-  margin: 4px 0;
 }
 
 .is-many h2 {

@@ -1,19 +1,35 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import type { BenchTray } from '@core/process/bench'
+import { ledgeOf } from '@core/process/deadlines'
+import { nextRocking, slipsOf } from '@core/process/timing'
+import { wordsIdOf } from '@core/process/run'
+import { trayOf } from '@core/process/trays'
+import { trayVolume } from '@core/paper/amounts'
+import { formatClock } from '@core/quantity/format'
+import type { Happening } from '@core/record/event'
+import { wasteClasses } from '@library/index'
+import { useNow } from '../data/useNow'
+import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
+import { addWaste, takeWasteBack } from '../shelf/shelfActions'
 import BigClock from '../shell/BigClock.vue'
 import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import EndpointStrip from '../shell/EndpointStrip.vue'
 import { useKeyRows } from '../shell/keys.store'
 import LeastTime from '../shell/LeastTime.vue'
-import { useMarginNotes } from '../shell/margin.store'
+import { useMarginNotes, type MarginNote } from '../shell/margin.store'
+import { useNotice } from '../shell/notice.store'
 import StationHead from '../shell/StationHead.vue'
-import { stepNotes } from '../shell/stepNotes'
+import { cautionNotes, stepNotes } from '../shell/stepNotes'
 import { useStation } from '../shell/useStation'
+import BathPanel from './BathPanel.vue'
+import { useBaths } from './baths.store'
+import { meetsLines, slipLine } from './bathWords'
 import TrayRow from './TrayRow.vue'
 
-const router = useRouter()
+const [router, workroom, baths, now, notice] = [useRouter(), useWorkroom(), useBaths(), useNow(), useNotice()]
 const {
   here,
   inHand,
@@ -27,7 +43,13 @@ const {
   move,
   follow,
   choose,
-} = useStation('wet')
+} = useStation('wet', withBath)
+
+/** A print that leaves a tray says which bath it lay in. */
+function withBath(next: Happening): Happening {
+  const bath = inHand.value && next.type === 'stepFinished' ? baths.bathUnder(inHand.value) : null
+  return bath && next.type === 'stepFinished' ? { ...next, bathId: bath.id } : next
+}
 
 const isWaiting = computed(() => step.value?.status === 'waiting')
 const title = computed(() => {
@@ -40,6 +62,45 @@ const nextWords = computed(
 )
 const waters = computed(() => step.value?.waters.length ?? 0)
 
+/** Every process at work on the bench, the one in hand first, each with its sheets. */
+const benches = computed(() => {
+  const sheets = [
+    ...(inHand.value ? [inHand.value] : []),
+    ...here.value.filter((one) => one.sheet.id !== inHand.value?.sheet.id),
+  ]
+  const ids = [...new Set(sheets.map((one) => one.definition.id))]
+  return ids.map((id) => {
+    const own = sheets.filter((one) => one.definition.id === id)
+    return { definition: (own[0] as SheetInRoom).definition, sheets: own }
+  })
+})
+
+/** The print that wants a hand soonest, if it is not the one in hand. */
+const other = computed(() => {
+  const states = here.value
+    .map((one) => one.state)
+    .filter((state) => state.sheetId !== inHand.value?.sheet.id)
+  const waiting = here.value.find(
+    (one) =>
+      one.sheet.id !== inHand.value?.sheet.id && one.state.steps[one.state.current]?.status === 'waiting',
+  )
+  const id = waiting?.sheet.id ?? ledgeOf(states, now.now)[0]?.sheetId
+  return id ? (workroom.find(id) ?? null) : null
+})
+const rocking = computed(() => {
+  const next = step.value && nextRocking(step.value, now.now)
+  return next ? formatClock(Math.ceil((next - now.now) / 1000)) : null
+})
+
+const opened = ref<{ tray: BenchTray; processId: string } | null>(null)
+const openedFor = computed(
+  () => benches.value.find((bench) => bench.definition.id === opened.value?.processId)?.sheets[0] ?? null,
+)
+function open(tray: BenchTray, processId: string): void {
+  opened.value =
+    opened.value?.tray.id === tray.id && opened.value.processId === processId ? null : { tray, processId }
+}
+
 function next(): void {
   if (hasMovedOn.value) return follow()
   const what = isWaiting.value ? 'in' : 'out'
@@ -47,17 +108,81 @@ function next(): void {
 }
 const changeWater = () => step.value && void record({ type: 'waterChanged', step: step.value.planned.id })
 
+/** Water in this tray: it may hold silver or dichromate, which is kept. */
+const kept = computed(() => (isWaiting.value ? undefined : stepWords.value?.isKept))
+async function keepWater(): Promise<void> {
+  if (!kept.value || !inHand.value) return
+  const amount = Math.round(trayVolume(inHand.value.sheet, 15).value / 50) * 50
+  const id = await addWaste({
+    wasteClass: kept.value,
+    amount,
+    unit: 'ml',
+    what: `water of sheet ${inHand.value.sheet.number}`,
+  })
+  notice.say(
+    `${amount} ml into the jar for ${wasteClasses[kept.value].name.toLowerCase()}.`,
+    () => void takeWasteBack(id),
+  )
+}
+const goToOther = () => other.value && choose(other.value.sheet.id)
+
 useKeyRows('In the water', () => {
   if (!inHand.value) return []
+  const isRunning = !hasMovedOn.value && !isWaiting.value
   return [
     { key: ' ', name: hasMovedOn.value ? `On to ${placeTitle.value}` : nextWords.value, run: next },
-    ...(hasMovedOn.value || isWaiting.value ? [] : [{ key: 'w', name: 'Water changed', run: changeWater }]),
+    ...(isRunning ? [{ key: 'w', name: 'Water changed', run: changeWater }] : []),
+    ...(isRunning && kept.value
+      ? [{ key: 'k', name: 'Keep this water in its jar', run: () => void keepWater() }]
+      : []),
+    ...(other.value ? [{ key: 'j', name: 'The other print that is due', run: goToOther }] : []),
     { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
   ]
 })
-useMarginNotes(() =>
-  inHand.value && !hasMovedOn.value ? stepNotes(inHand.value.definition, stepWords.value) : [],
+
+const slips = computed(() =>
+  inHand.value ? slipsOf(inHand.value.state, inHand.value.definition, now.now) : [],
 )
+useMarginNotes(() => {
+  const one = inHand.value
+  if (!one || hasMovedOn.value) return []
+  const notes: MarginNote[] = []
+  const titleOf = (id: string) => one.definition.steps.find((words) => words.id === id)?.title ?? id
+  if (slips.value.length)
+    notes.push({
+      title: 'As it happened',
+      lines: slips.value.map((slip) => slipLine(titleOf(slip.wordsId), slip)),
+      tone: 'caution',
+    })
+  notes.push(...stepNotes(one.definition, stepWords.value))
+  const solution = stepWords.value && trayOf(one.definition, stepWords.value, one.sheet.choices)
+  const bath = solution && baths.standing(one.definition, solution, one.sheet.choices)
+  const standing = bath && baths.standingOf(bath)
+  if (bath && standing)
+    notes.push({
+      title: isWaiting.value ? 'What it will meet' : 'What it lies in',
+      lines: meetsLines(bath, standing),
+    })
+  else if (solution)
+    notes.push({
+      title: 'This tray is not filled',
+      lines: ['Press its line below the tray to fill it: then its prints are counted.'],
+    })
+  notes.push(...aheadNotes(one))
+  return notes
+})
+
+/** The caution that comes with the next tray, while there is time to put gloves on. */
+function aheadNotes(one: SheetInRoom): MarginNote[] {
+  const ahead = one.state.steps[one.state.current + 1]
+  const words = ahead && one.definition.steps.find((known) => known.id === wordsIdOf(ahead.planned))
+  const fresh = words?.cautions.filter((id) => !stepWords.value?.cautions.includes(id)) ?? []
+  return words
+    ? fresh
+        .flatMap((id) => cautionNotes(one.definition, id))
+        .map((note) => ({ ...note, title: `Next, ${words.title.toLowerCase()}` }))
+    : []
+}
 </script>
 
 <template>
@@ -76,12 +201,31 @@ useMarginNotes(() =>
 
   <div v-else class="WetStation">
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose" />
-    <TrayRow :definition="inHand.definition" :in-hand="inHand" :here="here" @choose="choose" />
+    <TrayRow
+      v-for="bench in benches"
+      :key="bench.definition.id"
+      :definition="bench.definition"
+      :sheets="bench.sheets"
+      :in-hand-id="inHand.sheet.id"
+      :open-tray="opened?.processId === bench.definition.id ? opened.tray.id : null"
+      :is-named="benches.length > 1"
+      :is-many="benches.length > 1"
+      @choose="choose"
+      @open="open($event, bench.definition.id)"
+    />
+    <BathPanel v-if="opened && openedFor" :tray="opened.tray" :one="openedFor" @close="opened = null" />
 
     <template v-if="hasMovedOn">
       <p class="WetStation-doing">It hangs. Look at it wet if you like; it counts only when it is dry.</p>
       <div class="WetStation-acts">
         <BigTarget :label="`On to ${placeTitle}`" hint=" " @press="next" />
+        <BigTarget
+          v-if="other"
+          quiet
+          :label="`Sheet ${other.sheet.number} next`"
+          hint="j"
+          @press="goToOther"
+        />
         <BigTarget plain label="Undo" hint="u" @press="takeBack" />
       </div>
     </template>
@@ -91,6 +235,7 @@ useMarginNotes(() =>
         <div>
           <p class="WetStation-doing">{{ stepWords.doing }}</p>
           <BigClock v-if="reading" :reading="reading" />
+          <p v-if="rocking" class="es-quiet">Rock it, or turn it over, in {{ rocking }}.</p>
         </div>
         <div>
           <LeastTime :step="stepWords" :sheet="inHand.sheet" />
@@ -106,6 +251,14 @@ useMarginNotes(() =>
           hint="w"
           @press="changeWater"
         />
+        <BigTarget v-if="kept" quiet label="Keep this water" hint="k" @press="keepWater" />
+        <BigTarget
+          v-if="other"
+          quiet
+          :label="`Sheet ${other.sheet.number} next`"
+          hint="j"
+          @press="goToOther"
+        />
         <BigTarget plain label="Undo" hint="u" @press="takeBack" />
       </div>
     </template>
@@ -115,7 +268,7 @@ useMarginNotes(() =>
 <style scoped>
 .WetStation {
   display: grid;
-  gap: 18px;
+  gap: 14px;
 }
 
 .WetStation-bath {
@@ -131,13 +284,18 @@ useMarginNotes(() =>
 }
 
 .WetStation-bath :deep(.BigClock-figure) {
-  font-size: clamp(80px, 11vw, 130px);
+  font-size: clamp(72px, 10vw, 120px);
 }
 
 .WetStation-acts {
   display: flex;
   flex-wrap: wrap;
   gap: 12px;
+}
+
+.WetStation-acts :deep(.BigTarget.is-quiet) {
+  padding-inline: 18px;
+  font-size: 17px;
 }
 
 @media (width <= 820px) {

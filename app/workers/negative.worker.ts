@@ -6,6 +6,8 @@ import { writingRoom } from '@core/negative/film'
 import type { ChannelMix } from '@core/negative/grey'
 import { negativeSize, renderNegative, type NegativePlan } from '@core/negative/render'
 import { resampled, wholeOf, type GreyPicture, type LightRows } from '@core/negative/resample'
+import type { Point } from '@core/negative/homography'
+import { readRegister, type MarkPair } from '@core/negative/register'
 import { readTabletScan } from '@core/negative/tabletScan'
 import { inkOf, type NegativeCurve } from '@core/tone/curve'
 import { decodePicture } from './decodePicture'
@@ -33,6 +35,13 @@ export type NegativeQuestion =
     } & FilmWish)
   | { act: 'scan'; file: Blob }
   | { act: 'tablet'; file: Blob; densities: number[] }
+  | {
+      act: 'register'
+      file: Blob
+      film: { width: number; height: number; border: number }
+      layers: [number, number]
+      longestSide: number
+    }
 
 export type NegativeAnswer =
   | { kind: 'looked'; preview: GreyPicture; width: number; height: number; bits: number }
@@ -40,6 +49,13 @@ export type NegativeAnswer =
   | { kind: 'made'; file: Blob; width: number; height: number }
   | { kind: 'scanned'; scan: ChartScan }
   | { kind: 'tablet'; anchors: Anchor[] }
+  | {
+      kind: 'register'
+      pairs: MarkPair[]
+      seen: { lower: Point[]; upper: Point[] }
+      preview: GreyPicture
+      width: number
+    }
   | { kind: 'refused'; refusal: Refusal }
 
 const say = (answer: NegativeAnswer, transfer: Transferable[] = []) => postMessage(answer, { transfer })
@@ -78,6 +94,14 @@ async function answer(question: NegativeQuestion): Promise<void> {
     case 'tablet': {
       const { picture } = await decodePicture(question.file, null, true)
       say({ kind: 'tablet', anchors: readTabletScan(wholeOf(picture), question.densities) })
+      return
+    }
+    case 'register': {
+      const { picture } = await decodePicture(question.file, null)
+      const whole = wholeOf(picture)
+      const { pairs, seen } = readRegister(whole, question.film, question.layers)
+      const preview = shrunkTo(whole, question.longestSide)
+      say({ kind: 'register', pairs, seen, preview, width: picture.width }, [preview.data.buffer])
       return
     }
     case 'make': {

@@ -8,6 +8,7 @@ export const startWorker = {
     new Worker(new URL('./negative.worker.ts', import.meta.url), { type: 'module', name: 'negative' }),
   packer: () =>
     new Worker(new URL('./packer.worker.ts', import.meta.url), { type: 'module', name: 'packer' }),
+  plan: () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module', name: 'plan' }),
   tearing: () =>
     new Worker(new URL('./tearing.worker.ts', import.meta.url), { type: 'module', name: 'tearing' }),
   thumbnail: () =>

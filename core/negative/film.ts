@@ -1,5 +1,6 @@
 import type { ChartShape } from './chart'
 import { drawShapes, drawWriting, type Writing } from './drawing'
+import { armOf, registerPlaces } from './register'
 
 /** What lies around the picture on its film; millimetres. */
 export interface Border {
@@ -7,10 +8,18 @@ export interface Border {
   /** Whether the border holds back the light, so that the margin of the print stays white; else it is clear film. */
   isInked: boolean
   hasMarks: boolean
+  /** Which layer of a print in several the marks are for, from 0 (see `registerPlaces`). */
+  layer: number
   hasStrip: boolean
 }
 
-export const NO_BORDER: Border = { millimetres: 0, isInked: false, hasMarks: false, hasStrip: false }
+export const NO_BORDER: Border = {
+  millimetres: 0,
+  isInked: false,
+  hasMarks: false,
+  layer: 0,
+  hasStrip: false,
+}
 
 /** Least border that has room for marks, a strip and a line of writing. */
 export const LEAST_MARKED = 8
@@ -19,8 +28,8 @@ const STEPS = 11
 /**
  * The marks and the strip of a film, as shapes over its border.
  *
- * Register marks are crosses in the middle of each side and in each corner, so that shift, turn and stretch can all be
- * seen; the strip along the lower side has eleven even tones, laid through the curve.
+ * Register marks are crosses in each corner, by which films are laid on each other, and in the middle of each side, where
+ * every layer has places of its own, so that shift, turn and stretch can be read off the print; the strip along the lower side has eleven even tones, laid through the curve.
  *
  * @param width and `height` of the picture, without its border.
  * @param inkOf ink of a tone of 0 to 1.
@@ -37,17 +46,14 @@ export function borderShapes(
   const [w, h] = [width + 2 * b, height + 2 * b]
   const contrary = border.isInked ? 0 : 1
   if (border.hasMarks) {
-    const arm = Math.min(5, b / 2 - 1)
+    const arm = armOf(b)
     for (const [x, y] of [
-      [b / 2, b / 2],
-      [w / 2, b / 2],
-      [w - b / 2, b / 2],
-      [w - b / 2, h / 2],
-      [w - b / 2, h - b / 2],
-      [w / 2, h - b / 2],
-      [b / 2, h - b / 2],
-      [b / 2, h / 2],
-    ] as const)
+      [b / 2, b / 2] as const,
+      [w - b / 2, b / 2] as const,
+      [w - b / 2, h - b / 2] as const,
+      [b / 2, h - b / 2] as const,
+      ...registerPlaces({ width, height, border: b }, border.layer),
+    ])
       shapes.push(
         { kind: 'rect', x: x - arm, y: y - 0.15, width: 2 * arm, height: 0.3, ink: contrary },
         { kind: 'rect', x: x - 0.15, y: y - arm, width: 0.3, height: 2 * arm, ink: contrary },

@@ -11,7 +11,7 @@ export interface FoundMark {
 }
 
 /** Something dark that hangs together. */
-interface Blob {
+export interface Blob {
   area: number
   x: number
   y: number
@@ -106,6 +106,10 @@ function blobsOf(dark: Uint8Array, width: number, height: number): Blob[] {
   }
   return blobs
 }
+
+/** Dark things of a picture that hang together, of whatever shape. @param reach half the side of the neighbourhood they are darker than, pixels. */
+export const darkBlobs = (picture: GreyPicture, reach: number): Blob[] =>
+  blobsOf(darkMap(picture, reach), picture.width, picture.height)
 
 const DOT_TO_RING = MARK.dot / MARK.radius
 

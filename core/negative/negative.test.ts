@@ -290,7 +290,7 @@ describe('a negative', () => {
     expect(rendered(scene(50, 40), { sharpening: 0.5 })).toHaveLength(80))
 
   it('has a border with marks and a strip that goes through the curve', () => {
-    const border = { millimetres: 10, isInked: true, hasMarks: true, hasStrip: true }
+    const border = { millimetres: 10, isInked: true, hasMarks: true, layer: 0, hasStrip: true }
     const big = { widthMillimetres: 101.6, heightMillimetres: 76.2, pixelsPerInch: 200, border }
     const rows = rendered(scene(50, 40), { ...big, curve: { tones: [0, 0.5, 1], inks: [0, 0.3, 1] } })
     const at = (x: number, y: number) => rows[Math.round((y * 200) / 25.4)]![Math.round((x * 200) / 25.4)]!

@@ -61,9 +61,9 @@ function meetings(
   book: SubstanceBook,
   pairs: readonly Incompatibility[],
 ): OrderFinding[] {
-  return wet.slice(1).flatMap((one, i) => {
-    const before = wet[i]!
-    if (isWater(one) || isWater(before)) return []
+  return wet.flatMap((one, i) => {
+    const before = wet[i - 1]
+    if (!before || isWater(one) || isWater(before)) return []
     const neighbours = [before, one].map(({ step, solutes }) => ({
       name: step.title,
       reacts: classesOf(solutes, book),
@@ -78,12 +78,13 @@ function meetings(
 }
 
 function silverIntoGold(wet: readonly WetStep[], book: SubstanceBook): OrderFinding[] {
-  const gold = wet.findIndex(({ solutes }) => solutes.some((one) => book[one.substanceId]?.waste === 'noble'))
-  if (gold < 0 || wet.slice(0, gold).some(isWater)) return []
+  const isNoble = ({ solutes }: WetStep) => solutes.some((one) => book[one.substanceId]?.waste === 'noble')
+  const gold = wet.find(isNoble)
+  if (!gold || wet.slice(0, wet.indexOf(gold)).some(isWater)) return []
   return [
     {
       code: 'silver-before-gold',
-      stepId: wet[gold]!.step.id,
+      stepId: gold.step.id,
       problem: 'Loose silver comes into the toner: it throws the gold down and mottles the print.',
       remedy: 'Wash until no milk shows before the toner.',
     },
@@ -91,12 +92,13 @@ function silverIntoGold(wet: readonly WetStep[], book: SubstanceBook): OrderFind
 }
 
 function tonedTooSoon(wet: readonly WetStep[]): OrderFinding[] {
-  const [toned, cleared] = ['tone', 'clear'].map((role) => wet.findIndex(({ step }) => step.role === role))
-  if (toned! < 0 || cleared! < toned!) return []
+  const toned = wet.find(({ step }) => step.role === 'tone')
+  const cleared = wet.find(({ step }) => step.role === 'clear')
+  if (!toned || !cleared || wet.indexOf(cleared) < wet.indexOf(toned)) return []
   return [
     {
       code: 'tone-before-clear',
-      stepId: wet[toned!]!.step.id,
+      stepId: toned.step.id,
       problem:
         'The toner comes before the whites are cleared: what is still in the paper stains, and takes gold along.',
       remedy: 'Clear until the whites are paper-white, then tone.',

@@ -1,10 +1,13 @@
 import type { PlaceName } from '../record/definition'
+import type { PlannedStep } from '../record/event'
 import { targetOf } from './deadlines'
 import { stepInHand, wordsIdOf, type RunState, type StepState } from './run'
 
 /** One stretch of a sheet's day: where it lies, from when to when (milliseconds), and whether hands are needed. */
 export interface ThreadStretch {
   stepId: string
+  /** Step of the plan, where it lies ahead by one. */
+  planId?: string
   place: PlaceName
   from: number
   to: number
@@ -46,6 +49,56 @@ export function threadOf(state: RunState, now: number): ThreadStretch[] {
   return [...stretches, ...ahead(state, from, now)]
 }
 
+/** A step of a plan that is still to come: when it is due. */
+export interface DueStep {
+  planned: PlannedStep
+  from: number
+  to: number
+}
+
+/**
+ * A sheet's way with a plan to go by: what has happened, then its steps as they were planned, pushed on by what is late.
+ *
+ * @param due the steps from the one in hand on; all of them for a sheet that has not begun.
+ */
+export function plannedThread(state: RunState, due: readonly DueStep[], now: number): ThreadStretch[] {
+  const past = threadOf(state, now).filter((one) => !one.ahead)
+  const inHand = stepInHand(state)
+  const stretches: ThreadStretch[] = []
+  let cursor = now
+  let place = past.at(-1)?.place
+  for (const { planned, from, to } of due) {
+    const isRunning = inHand?.planned.id === planned.id && inHand.startedAt !== undefined
+    const begins = isRunning ? now : Math.max(cursor, from)
+    const ends = isRunning
+      ? Math.max(now, (inHand.startedAt ?? now) + (targetOf(inHand).seconds ?? (to - from) / 1000) * 1000)
+      : begins + (to - from)
+    if (begins > cursor && place)
+      stretches.push({
+        stepId: wordsIdOf(planned),
+        planId: planned.id,
+        place,
+        from: cursor,
+        to: begins,
+        manner: 'waits',
+        ahead: true,
+      })
+    if (ends > begins)
+      stretches.push({
+        stepId: wordsIdOf(planned),
+        planId: planned.id,
+        place: planned.place,
+        from: begins,
+        to: ends,
+        manner: mannerOf(planned),
+        ahead: true,
+      })
+    cursor = ends
+    place = planned.place
+  }
+  return [...past, ...stretches]
+}
+
 function ahead(state: RunState, startedAt: number | null, now: number): ThreadStretch[] {
   const stretches: ThreadStretch[] = []
   let cursor = now
@@ -67,12 +120,15 @@ function lengthOf(step: StepState): number {
   return targetOf(step).seconds ?? 0
 }
 
+const mannerOf = ({ kind }: PlannedStep): ThreadStretch['manner'] =>
+  kind === 'hang' ? 'waits' : HANDS.has(kind) ? 'hands' : 'alone'
+
 const stretch = (step: StepState, from: number, to: number, isAhead: boolean): ThreadStretch => ({
   stepId: wordsIdOf(step.planned),
   place: step.planned.place,
   from,
   to,
-  manner: step.planned.kind === 'hang' ? 'waits' : HANDS.has(step.planned.kind) ? 'hands' : 'alone',
+  manner: mannerOf(step.planned),
   ahead: isAhead,
 })
 

@@ -30,6 +30,8 @@ export const DayPlan = z.strictObject({
   room: PlanRoom,
   pins: z.array(Pin).max(200),
   moves: z.array(z.strictObject({ sheetId: Id, stepId: Key, from: Stamp, to: Stamp })).max(5000),
+  /** When the hands are wanted, and for what. */
+  hands: z.array(z.strictObject({ sheetId: Id, stepId: Key, from: Stamp, to: Stamp })).max(10_000),
   /** All is over by then; no plan could be over before the other. */
   endsAt: Stamp,
   boundAt: Stamp,

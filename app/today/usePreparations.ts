@@ -1,0 +1,39 @@
+import { computed } from 'vue'
+import { costOfSession, needsInTime, papersToTreat } from '@core/schedule/needs'
+import { preparationsFor } from '@core/schedule/preparation'
+import { shoppingList } from '@core/shelf/readiness'
+import type { DayPlan } from '@core/record/plan'
+import { substances } from '@library/index'
+import { useNow } from '../data/useNow'
+import { useWorkroom } from '../data/workroom.store'
+import { usePlan } from './plan.store'
+
+/** What a plan asks for: solutions and when to make them, paper to treat, what to buy, what it costs. */
+export function usePreparations(plan: () => DayPlan | null) {
+  const [workroom, now, plans] = [useWorkroom(), useNow(), usePlan()]
+  const minute = computed(() => Math.floor(now.now / 60_000) * 60_000)
+  /** Pieces that have been through a treatment. */
+  const treated = computed(
+    () =>
+      new Set(
+        workroom.treatmentRuns
+          .filter(({ state }) => state.steps.length > 0 && state.current > 0)
+          .flatMap(({ run }) => run.pieceIds),
+      ),
+  )
+  return computed(() => {
+    const found = plan()
+    if (!found) return null
+    const sheets = plans.sheetsOf(found.sheetIds)
+    const shelf = { bottles: workroom.bottles, taken: workroom.taken, book: substances }
+    const needs = needsInTime(sheets, found.moves, { ...shelf, now: minute.value })
+    const papers = papersToTreat(sheets, found.moves, workroom.papers, (id) => treated.value.has(id))
+    return {
+      list: preparationsFor(needs, papers),
+      shopping: shoppingList(needs, workroom.bottles, workroom.taken, substances).filter(
+        (line) => line.grams > line.haveGrams,
+      ),
+      cost: costOfSession(sheets, shelf),
+    }
+  })
+}

@@ -1,0 +1,65 @@
+import type { BathStanding, BathVerdict } from '@core/process/baths'
+import type { Slip } from '@core/process/timing'
+import { digits, formatQuantity, formatSpan } from '@core/quantity/format'
+import type { Bath } from '@core/record/bath'
+import type { BathUse } from '@core/record/definition'
+
+/** How a bath stands, in a few words below its tray. */
+export function bathLine(standing: BathStanding, use: BathUse | undefined): string {
+  const count = standing.passes.length
+  const prints = count === 1 ? '1 print' : `${count} prints`
+  switch (standing.verdict) {
+    case 'fresh':
+      return 'fresh'
+    case 'used':
+      return 'used: pour it away'
+    case 'spent':
+      return `${prints}: spent`
+    case 'old':
+      return 'past its life'
+    case 'replenish':
+      return `${prints}; add ${ml(use?.replenish?.millilitres ?? 0)} first`
+    case 'replenishSoon':
+      return `${prints}; add ${ml(use?.replenish?.millilitres ?? 0)}`
+    case 'serves':
+      return use?.replenish
+        ? `${prints}; add ${ml(use.replenish.millilitres)} after ${use.replenish.afterPrints}`
+        : standing.used
+          ? `${prints}, ${digits(100 * standing.used.value, 2)} % used`
+          : prints
+  }
+}
+
+const ml = (value: number) => formatQuantity(value, 'volume')
+
+/** Whether a tray is drawn as one that wants something. */
+export const isWanting = (verdict: BathVerdict): boolean => !['fresh', 'serves'].includes(verdict)
+
+/** What the next print will meet, for the margin. */
+export function meetsLines(bath: Bath, standing: BathStanding): string[] {
+  const lines = [
+    `${bath.name}, ${ml(bath.millilitres)}, ${bath.contents.map((one) => `${digits(one.percent)} %`).join(' + ')}${
+      bath.celsius === undefined ? '' : `, ${digits(bath.celsius)} °C`
+    }.`,
+  ]
+  if (standing.strength.value < 0.995)
+    lines.push(`About ${digits(100 * standing.strength.value, 3)} % of its strength: sheets carry water in.`)
+  if (standing.printsLeft !== null)
+    lines.push(
+      standing.printsLeft === 0
+        ? 'Nothing is left of it for another print of 8 × 10 in.'
+        : `Good for about ${standing.printsLeft} more of 8 × 10 in.`,
+    )
+  return lines
+}
+
+const KIND: Record<Slip['kind'], (span: string) => string> = {
+  early: (span) => `${span} early`,
+  late: (span) => `${span} past its time`,
+  coatEarly: (span) => `printed ${span} before it had rested`,
+  coatLate: (span) => `printed ${span} past its life`,
+}
+
+/** A step that came early or late, as one line. */
+export const slipLine = (title: string, slip: Slip): string =>
+  `${title}: ${KIND[slip.kind](formatSpan(Math.round(slip.seconds)))}. ${slip.means}`

@@ -1,0 +1,59 @@
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import { bathStanding, passesOf, standingBath, useOf, type BathStanding } from '@core/process/baths'
+import { schoolStocks } from '@core/process/plan'
+import { stepInHand, wordsIdOf } from '@core/process/run'
+import { trayOf } from '@core/process/trays'
+import type { Bath } from '@core/record/bath'
+import type { BathDefinition, ComponentDefinition, ProcessDefinition } from '@core/record/definition'
+import { db } from '../data/db'
+import { useLiveQuery } from '../data/useLiveQuery'
+import { useNow } from '../data/useNow'
+import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
+
+/** The solutions that stand in trays, and how each of them is. */
+export const useBaths = defineStore('baths', () => {
+  const [workroom, now] = [useWorkroom(), useNow()]
+  const rows = useLiveQuery(() => db.baths.toArray(), null)
+  const all = computed(() => rows.value ?? [])
+  // Nothing about a bath need be asked more often than this.
+  const minute = computed(() => Math.floor(now.now / 20_000) * 20_000)
+
+  /** What the tray holds by the chosen school. */
+  const solutesOf = (
+    definition: ProcessDefinition,
+    solution: BathDefinition | ComponentDefinition,
+    choices: Readonly<Record<string, string>>,
+  ) => schoolStocks(definition, choices)[solution.id] ?? solution.stock.solutes
+
+  function standing(
+    definition: ProcessDefinition,
+    solution: BathDefinition | ComponentDefinition,
+    choices: Readonly<Record<string, string>>,
+  ): Bath | null {
+    return standingBath(all.value, solution.id, solutesOf(definition, solution, choices))
+  }
+
+  /** The bath that a sheet lies in at this moment. */
+  function bathUnder({ definition, state, sheet }: SheetInRoom): Bath | null {
+    const step = stepInHand(state)
+    const words = step && definition.steps.find((one) => one.id === wordsIdOf(step.planned))
+    const solution = words && trayOf(definition, words, sheet.choices)
+    if (!solution || step.status === 'waiting') return null
+    return standing(definition, solution, sheet.choices)
+  }
+
+  const standings = computed(() => {
+    const under = new Map(workroom.sheets.map((one) => [one.sheet.id, bathUnder(one)?.id]))
+    return new Map<string, BathStanding>(
+      all.value.map((bath) => {
+        const { use, keepsSeconds } = useOf(workroom.definitionOf(bath.processId), bath.bath)
+        const passes = passesOf(bath.id, workroom.sheets, (sheetId) => under.get(sheetId) === bath.id)
+        return [bath.id, bathStanding(bath, use, passes, keepsSeconds, minute.value)]
+      }),
+    )
+  })
+  const standingOf = (bath: Bath): BathStanding | null => standings.value.get(bath.id) ?? null
+  const isReady = computed(() => rows.value !== null)
+  return { all, isReady, solutesOf, standing, standingOf, bathUnder }
+})

@@ -1,0 +1,78 @@
+import { refusalOf, type Refusal } from '@core/errors'
+import { whyNone, whyRefused, type Reason, type Refusal as PinRefusal } from '@core/schedule/reasons'
+import {
+  bookingsOf,
+  movesOf,
+  sessionOf,
+  type PlannedMove,
+  type Session,
+  type SessionInput,
+} from '@core/schedule/session'
+import { solve, type Effort, type Found } from '@core/schedule/solve'
+
+export interface PlanQuestion {
+  input: SessionInput
+  effort: Effort
+  /** The step that was moved by hand, when the question is whether it may be. */
+  moved?: { sheetId: string; stepId: string }
+}
+
+/** A plan in moments of the day. */
+export interface MadePlan {
+  moves: PlannedMove[]
+  hands: PlannedMove[]
+  endsAt: number
+  boundAt: number
+  isProven: boolean
+  spent: Session['spent']
+}
+
+export type PlanAnswer =
+  /** A plan so far; better ones may come. */
+  | { kind: 'better'; endsAt: number; boundAt: number }
+  | { kind: 'made'; plan: MadePlan }
+  | { kind: 'none'; isProven: boolean; reasons: Reason[] }
+  | { kind: 'notMoved'; why: PinRefusal }
+  | { kind: 'refused'; refusal: Refusal }
+
+const say = (answer: PlanAnswer) => postMessage(answer)
+
+addEventListener('message', ({ data }: MessageEvent<PlanQuestion>) => {
+  try {
+    say(answer(data))
+  } catch (error) {
+    say({ kind: 'refused', refusal: refusalOf(error, 'the plan') })
+  }
+})
+
+function answer({ input, effort, moved }: PlanQuestion): PlanAnswer {
+  const session = sessionOf(input)
+  const moment = (seconds: number) => input.from + seconds * 1000
+  const looking = solve(session.problem, effort)
+  let found: Found
+  for (;;) {
+    const { done, value } = looking.next()
+    found = value
+    if (done) break
+    say({ kind: 'better', endsAt: moment(value.length), boundAt: moment(value.bound) })
+  }
+  if (found.times)
+    return {
+      kind: 'made',
+      plan: {
+        moves: movesOf(session, found.times),
+        hands: (bookingsOf(session, found.times)[0]?.spans ?? []).map(({ sheetId, stepId, from, to }) => ({
+          sheetId,
+          stepId,
+          from,
+          to,
+        })),
+        endsAt: moment(found.length),
+        boundAt: moment(found.bound),
+        isProven: found.isProven,
+        spent: session.spent,
+      },
+    }
+  if (moved) return { kind: 'notMoved', why: whyRefused(input, moved.sheetId, moved.stepId) }
+  return { kind: 'none', isProven: found.isProven, reasons: whyNone(input) }
+}
