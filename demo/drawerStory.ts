@@ -4,6 +4,7 @@ import { lotsFor } from '@core/chemistry/lots'
 import { nextMove } from '@core/process/nextMove'
 import { advance, emptyRun, stepInHand, type RunState } from '@core/process/run'
 import { schoolStocks } from '@core/process/plan'
+import type { ProcessDefinition } from '@core/record/definition'
 import type { Happening, SheetEvent } from '@core/record/event'
 import type { PaperRun, Piece, Sheet, WorkroomRecords } from '@core/record/records'
 import { processes, substances, treatments } from '@library/index'
@@ -64,7 +65,7 @@ function laidEndingAt(
   })
 }
 
-interface OtherSheet {
+export interface OtherSheet {
   number: number
   title: string
   process: string
@@ -73,8 +74,15 @@ interface OtherSheet {
   paper: keyof DemoShelf['papers']
   coats?: number
   exposureSeconds: number
-  /** The step that is in hand at the end, and how long ago it began; absent for a sheet that is only planned. */
-  at?: { step: string; ago: number }
+  /**
+   * The step that is in hand at the end, and how long ago that came about; where `isRunning`, it has begun. Absent for a
+   * sheet that is only planned.
+   */
+  at?: { step: string; ago: number; isRunning?: boolean }
+  /** Bath in each tray it lay in. */
+  baths?: Record<string, string>
+  /** The sheet it is a layer over. */
+  over?: string
 }
 
 /** Sheets by other processes, begun while the cyanotypes hang. */
@@ -83,65 +91,75 @@ const OTHERS: readonly OtherSheet[] = [
   { number: 35, title: 'Compressor hall', process: 'kallitype', paper: 'rag', coats: 2, exposureSeconds: 330 },
 ] // prettier-ignore
 
+/** One sheet of any process, with its log as steady hands would make it. */
+export function sheetWithLog(
+  entry: OtherSheet,
+  shelf: DemoShelf,
+  random: () => number,
+  now: number,
+): { sheet: Sheet; events: SheetEvent[] } {
+  const definition = processes[entry.process] as ProcessDefinition
+  const choices = { ...startingChoices(definition), ...entry.choices }
+  const createdAt = Math.round(now - (entry.at?.ago ?? 0) - 200 * MINUTE)
+  const sheet: Sheet = {
+    id: seededUuid(random),
+    number: entry.number,
+    title: entry.title,
+    portfolio: 'Fog signals, disused',
+    process: { id: definition.id, version: definition.version },
+    choices,
+    widthMillimetres: 203.2,
+    heightMillimetres: 254,
+    coats: entry.coats ?? 1,
+    tool: entry.tool ?? 'brush',
+    parts: startingParts(definition, choices),
+    coverageMillilitresPerM2: definition.coverage?.millilitresPerM2 ?? 38.8,
+    dropsPerMillilitre: 20,
+    subject: entry.title,
+    exposureSeconds: entry.exposureSeconds,
+    paperId: shelf.papers[entry.paper].id,
+    lightId: shelf.lights.box.id,
+    bottles: {},
+    ...(entry.over && { over: entry.over }),
+    createdAt,
+    changedAt: createdAt,
+  }
+  if (!entry.at) return { sheet, events: [] }
+  const { step, ago, isRunning } = entry.at
+  const stocks = schoolStocks(definition, choices)
+  const lots = Object.fromEntries(
+    definition.components.map(({ id, name }) => [
+      id,
+      lotsFor(name, stocks[id] ?? [], shelf.records.bottles, new Map(), substances),
+    ]),
+  )
+  const plans = mixesFor(definition, choices).map((mix) => planMix(definition, mix, sheet, lots))
+  const counts = Object.fromEntries(plans.map((plan) => [plan.mix.id, plan.count.drops]))
+  const begun = beginning(definition, sheet, counts, shelf.papers[entry.paper].gramsPerM2)
+  const isThere = (state: RunState) => {
+    const inHand = stepInHand(state)
+    return inHand?.planned.id === step && (!isRunning || inHand.status === 'running')
+  }
+  const steps = steadyLog(sheet.id, begun, isThere, random)
+  for (const one of steps)
+    if (one.what.type === 'stepFinished') {
+      const done = one.what.step
+      const words = definition.steps.find((each) => each.id === done)
+      const plan = plans.find((each) => each.mix.id === words?.mix)
+      const bathId = words?.tray && entry.baths?.[words.tray]
+      one.what = { ...one.what, ...(plan && { drawn: plan.draws }), ...(bathId && { bathId }) }
+    }
+  return { sheet, events: laidEndingAt(sheet.id, steps, now - ago, random) }
+}
+
 /** Sheets of other processes, with their logs. */
 export function otherSheets(
   shelf: DemoShelf,
   random: () => number,
   now: number,
 ): Pick<WorkroomRecords, 'sheets' | 'events'> {
-  const found: Pick<WorkroomRecords, 'sheets' | 'events'> = { sheets: [], events: [] }
-  for (const entry of OTHERS) {
-    const definition = processes[entry.process]
-    if (!definition) continue
-    const choices = { ...startingChoices(definition), ...entry.choices }
-    const createdAt = Math.round(now - 100 * MINUTE)
-    const sheet: Sheet = {
-      id: seededUuid(random),
-      number: entry.number,
-      title: entry.title,
-      portfolio: 'Fog signals, disused',
-      process: { id: definition.id, version: definition.version },
-      choices,
-      widthMillimetres: 203.2,
-      heightMillimetres: 254,
-      coats: entry.coats ?? 1,
-      tool: entry.tool ?? 'brush',
-      parts: startingParts(definition, choices),
-      coverageMillilitresPerM2: definition.coverage?.millilitresPerM2 ?? 38.8,
-      dropsPerMillilitre: 20,
-      subject: entry.title,
-      exposureSeconds: entry.exposureSeconds,
-      paperId: shelf.papers[entry.paper].id,
-      lightId: shelf.lights.box.id,
-      bottles: {},
-      createdAt,
-      changedAt: createdAt,
-    }
-    found.sheets.push(sheet)
-    if (!entry.at) continue
-    const { step, ago } = entry.at
-    const stocks = schoolStocks(definition, choices)
-    const lots = Object.fromEntries(
-      definition.components.map(({ id, name }) => [
-        id,
-        lotsFor(name, stocks[id] ?? [], shelf.records.bottles, new Map(), substances),
-      ]),
-    )
-    const plans = mixesFor(definition, choices).map((mix) => planMix(definition, mix, sheet, lots))
-    const counts = Object.fromEntries(plans.map((plan) => [plan.mix.id, plan.count.drops]))
-    const begun = beginning(definition, sheet, counts, shelf.papers[entry.paper].gramsPerM2)
-    const steps = steadyLog(sheet.id, begun, (state) => stepInHand(state)?.planned.id === step, random)
-    for (const one of steps)
-      if (one.what.type === 'stepFinished') {
-        const mixed = definition.steps.find(
-          (each) => one.what.type === 'stepFinished' && each.id === one.what.step,
-        )?.mix
-        const plan = plans.find((each) => each.mix.id === mixed)
-        if (plan) one.what = { ...one.what, drawn: plan.draws }
-      }
-    found.events.push(...laidEndingAt(sheet.id, steps, now - ago, random))
-  }
-  return found
+  const all = OTHERS.map((entry) => sheetWithLog(entry, shelf, random, now))
+  return { sheets: all.map((one) => one.sheet), events: all.flatMap((one) => one.events) }
 }
 
 /** The paper drawer: one large sheet torn in six, three pieces treated a day ago, the rest under way now. */

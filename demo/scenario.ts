@@ -18,6 +18,7 @@ import { seededRandom, seededUuid } from '@core/simulate/random'
 import { chartStory } from './chartStory'
 import { lightStory } from './lightStory'
 import { demoShelf, type DemoShelf } from './shelf'
+import { planStory, wetStory } from './wetStory'
 import { carryOn, choicesWith, workLog, type Work } from './sheetStory'
 
 const MINUTE = 60_000
@@ -238,6 +239,12 @@ export function demoScenario(
   )
   records.calibrations.push(...charts.calibrations)
   records.negatives.push(...charts.negatives)
+  const wet = wetStory(shelf, seededRandom(seed + 3), now)
+  records.sheets.push(...wet.sheets)
+  records.events.push(...wet.events)
+  records.baths.push(...wet.baths)
+  records.registerChecks.push(...wet.registerChecks)
+  records.plans.push(...planStory(records, seededRandom(seed + 4), now))
   records.pieces.push(...drawer.pieces)
   records.paperRuns.push(...drawer.paperRuns)
   return { records, pictures }

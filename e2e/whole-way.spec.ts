@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { atRest, open, pick } from './workroom.ts'
+import { open, pick, walkOn } from './workroom.ts'
 
 // From the plan to the line by the one target: the processes whose way is longest, and the one that goes round twice.
 
@@ -29,21 +29,7 @@ for (const { process, baths } of WAYS)
     await page.getByRole('button', { name: 'To the bench' }).first().click()
     await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
 
-    for (let press = 0; press < 120; press++) {
-      const before = await atRest(page)
-      if (/\/prints\//.test(page.url())) break
-      const heading = await page.getByRole('heading', { level: 1 }).innerText()
-      const measured = page.getByRole('button', { name: 'Measured: all of it' })
-      const takeOut = page.getByRole('button', { name: 'Take it out', exact: false })
-      if (await measured.isVisible()) await measured.click()
-      else {
-        // Time passes at every press, so that no exposure is only looked at and no bath is cut short.
-        await page.clock.fastForward('01:30:00')
-        if (await takeOut.isVisible()) await takeOut.first().click()
-        else await page.locator('.BigTarget:not(.is-plain, .is-quiet)').first().click()
-      }
-      await expect.poll(() => atRest(page), { message: heading }).not.toBe(before)
-    }
+    await walkOn(page, () => /\/prints\//.test(page.url()))
     await expect(page.getByRole('heading', { name: 'All the way', level: 1 })).toBeVisible()
     // The record has written itself: every bath of the way, in the order in which it happened.
     const story = page.locator('main')

@@ -161,3 +161,35 @@ export async function atRest(page: Page): Promise<string> {
     last = now
   }
 }
+
+/**
+ * Goes on by the one target, an hour and a half at every press so that no exposure is only looked at and no bath is cut
+ * short, until something is so. Needs an installed clock.
+ */
+export async function walkOn(page: Page, until: () => boolean | Promise<boolean>): Promise<void> {
+  for (let press = 0; press < 120; press++) {
+    const before = await atRest(page)
+    if (await until()) return
+    const heading = await page.getByRole('heading', { level: 1 }).innerText()
+    const measured = page.getByRole('button', { name: 'Measured: all of it' })
+    const takeOut = page.getByRole('button', { name: 'Take it out', exact: false })
+    if (await measured.isVisible()) await measured.click()
+    else {
+      await page.clock.fastForward('01:30:00')
+      if (await takeOut.isVisible()) await takeOut.first().click()
+      else await page.locator('.BigTarget:not(.is-plain, .is-quiet)').first().click()
+    }
+    await expect.poll(() => atRest(page), { message: heading }).not.toBe(before)
+  }
+  throw new Error('The way never came to its end.')
+}
+
+/** Plans a sheet of a process and brings it to its first bath. Needs an installed clock. */
+export async function toTheWater(page: Page, process: string, title: string): Promise<void> {
+  await open(page, '/coat/begin')
+  await pick(page, 'Process', process, process)
+  await page.getByLabel('What is the picture?').fill(title)
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+  await walkOn(page, () => /\/wet\//.test(page.url()))
+}

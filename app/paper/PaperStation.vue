@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { placeOf } from '@core/process/standing'
+import { paperDoubts } from '@core/process/timing'
 import { stepInHand, wordsIdOf } from '@core/process/run'
 import { formatSize } from '@core/quantity/format'
 import { useWorkroom } from '../data/workroom.store'
@@ -69,7 +70,23 @@ const toPage = (name: (typeof PAGES)[number]['name']) => ({
 useKeyRows('At the paper drawer', () =>
   PAGES.map(({ name, title, key }) => ({ key, name: title, run: () => void router.push(toPage(name)) })),
 )
+/** Prints on this paper that would not clear in time: by common practice the paper's fault. */
+const doubts = computed(() => {
+  const on = workroom.sheets.filter((one) => one.sheet.paperId === chosen.value?.id)
+  return on.flatMap((one) => paperDoubts([one], Date.now()).map((slip) => ({ one, slip })))
+})
 useMarginNotes((): MarginNote[] => [
+  ...(doubts.value.length
+    ? [
+        {
+          title: 'Slow to clear',
+          lines: doubts.value.map(
+            ({ one, slip }) => `Sheet ${one.sheet.number}, ${one.definition.name}: ${slip.means}`,
+          ),
+          tone: 'caution' as const,
+        },
+      ]
+    : []),
   ...(chosen.value?.buffered === 'yes'
     ? [
         {

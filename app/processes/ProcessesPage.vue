@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { orderFindings } from '@core/process/orderRules'
+import { startingChoices } from '@core/process/plan'
+import { incompatibilities, substances } from '@library/index'
 import { writeProcessFile } from '@core/process/processFile'
 import { useWorkroom } from '../data/workroom.store'
 import { saveFile } from '../shell/saveFile'
@@ -69,8 +72,21 @@ async function remove(): Promise<void> {
   choose('')
 }
 
+/** Orders that would hurt someone or spoil a print, in the school it starts with. */
+const wrongOrder = computed(() =>
+  orderFindings(chosen.value, startingChoices(chosen.value), substances, incompatibilities),
+)
 useMarginNotes(() => [
   { title: chosen.value.name, lines: [chosen.value.summary] },
+  ...(wrongOrder.value.length
+    ? [
+        {
+          title: 'The order of its baths',
+          lines: wrongOrder.value.map((one) => `${one.problem} ${one.remedy}`),
+          tone: 'caution' as const,
+        },
+      ]
+    : []),
   ...chosen.value.choices.map((choice) => ({
     title: choice.name,
     lines: choice.options.map(

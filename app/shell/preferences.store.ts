@@ -8,6 +8,8 @@ const Preferences = z.object({
   sound: z.boolean().catch(true),
   speech: z.boolean().catch(false),
   notify: z.boolean().catch(false),
+  /** A tick whenever a tray wants rocking. */
+  rocking: z.boolean().catch(false),
   dropsPerMillilitre: z.number().gt(0).max(200).catch(20),
 })
 export type Preferences = z.infer<typeof Preferences>

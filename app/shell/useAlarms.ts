@@ -1,12 +1,14 @@
 import { watch } from 'vue'
 import { ledgeOf, type ClockReading } from '@core/process/deadlines'
+import { stepInHand } from '@core/process/run'
+import { nextRocking } from '@core/process/timing'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { useLights } from '../light/lights.store'
 import { stripStanding } from '../light/stripStanding'
 import { endWords } from './ledgeWords'
 import { usePreferences } from './preferences.store'
-import { chime, speak } from './voice'
+import { chime, speak, tick } from './voice'
 
 /** A clock that ran out this long ago was answered or forgotten in an earlier visit: it is shown, not sounded. */
 const STALE_MS = 3_600_000
@@ -23,6 +25,7 @@ export function useAlarms(): void {
     () => now.now,
     (moment) => {
       sayCues(moment)
+      tickTrays(moment)
       for (const clock of ledgeOf(workroom.states, moment, lights.courseOf)) {
         // A dose comes sooner or later as the light goes, and rings once all the same.
         const end = clock.by === 'steady' ? clock.dueAt : clock.targetSeconds
@@ -46,6 +49,21 @@ export function useAlarms(): void {
       if (strip.counted - cue.atSeconds > STALE_CUE_SECONDS || !isVoice()) continue
       chime()
       speak(cue.words)
+    }
+  }
+
+  /** Every tray keeps its own beat from when its print went in. */
+  function tickTrays(moment: number): void {
+    if (!preferences.chosen.rocking) return
+    for (const state of workroom.states) {
+      const step = stepInHand(state)
+      const next = step && nextRocking(step, moment)
+      if (!step?.planned.rockSeconds || !next) continue
+      const last = next - step.planned.rockSeconds * 1000
+      const key = `${state.sheetId}/${step.planned.id}/rock/${last}`
+      if (last <= (step.startedAt ?? 0) || rung.has(key)) continue
+      rung.add(key)
+      if (moment - last < STALE_CUE_SECONDS * 1000 && isVoice()) tick()
     }
   }
 

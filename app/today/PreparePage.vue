@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { diaryOf } from '@core/schedule/diary'
-import { digits, formatQuantity } from '@core/quantity/format'
+import { formatQuantity } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
@@ -35,6 +35,11 @@ const entries = computed(() => {
   return diaryOf(plan, prepared.value.list, workroom.states, looks).filter(
     (entry) => entry.at > now.now - 86_400_000,
   )
+})
+const costLine = computed(() => {
+  const { money = 0, without = 0 } = prepared.value?.cost ?? {}
+  const left = without ? `, without ${without} whose bottles have no price` : ''
+  return `The coats come to ${money.toFixed(2)} in your money${left}.`
 })
 async function save(): Promise<void> {
   try {
@@ -109,13 +114,7 @@ useMarginNotes(() => [
         {{ line.forWhat.join(', ').toLowerCase() }}
       </p>
     </section>
-    <p v-if="prepared.cost.money" class="es-quiet">
-      The coats come to {{ digits(prepared.cost.money, 3) }} in your money
-      <template v-if="prepared.cost.without">
-        , without {{ prepared.cost.without }} whose bottles have no price
-      </template>
-      .
-    </p>
+    <p v-if="prepared.cost.money" class="es-quiet">{{ costLine }}</p>
   </div>
 </template>
 

@@ -97,7 +97,13 @@ function moveStep(step: { sheetId: string; stepId: string; from: number; to: num
   if (!plan || step.to === step.from) return
   const edge = step.to > step.from ? ('notBefore' as const) : ('notAfter' as const)
   const others = plan.pins.filter((pin) => pin.sheetId !== step.sheetId || pin.stepId !== step.stepId)
-  const pin: Pin = { sheetId: step.sheetId, stepId: step.stepId, edge, at: Math.max(step.to, Date.now()) }
+  // A moment that is past by the time the plan is looked for would say nothing.
+  const pin: Pin = {
+    sheetId: step.sheetId,
+    stepId: step.stepId,
+    edge,
+    at: Math.max(step.to, Date.now() + 60_000),
+  }
   void replan([...others, pin], step)
 }
 /** How much of the plan the busiest light burns for. */
@@ -118,6 +124,10 @@ const stepTitle = (sheetId: string, stepId: string) =>
     .find(sheetId)
     ?.definition.steps.find((step) => step.id === stepId)
     ?.title.toLowerCase() ?? stepId
+const kicker = computed(() => {
+  const planned = plans.current ? `, planned until ${momentSaid(plans.current.endsAt, now.now)}` : ''
+  return `${nameOfDay(now.now)}, ${dayLine(workroom.sheets)}${planned}`
+})
 const prepared = usePreparations(() => plans.current)
 
 const named = (one: SheetInRoom) => `${one.sheet.number} ${one.sheet.title}`
@@ -157,7 +167,8 @@ useMarginNotes(() => {
     notes.push({
       title: 'To have ready',
       lines: ready.map(
-        (one) => `${momentSaid(Math.max(one.beginBy, now.now), now.now)}: ${preparationLine(one)}`,
+        (one) =>
+          `${one.beginBy <= now.now ? 'now' : momentSaid(one.beginBy, now.now)}: ${preparationLine(one)}`,
       ),
     })
   const due = looksDue(workroom.states, now.now)
@@ -221,23 +232,9 @@ useMarginNotes(() => {
   <div v-else class="TodayStation">
     <header>
       <div>
-        <p class="es-kicker">
-          {{ nameOfDay(now.now) }}, {{ dayLine(workroom.sheets) }}
-          <template v-if="plans.current">
-            , planned until {{ momentSaid(plans.current.endsAt, now.now) }}
-          </template>
-        </p>
+        <p class="es-kicker">{{ kicker }}</p>
         <h1>{{ headline(thing, workroom.work) }}</h1>
       </div>
-      <p v-if="plans.current" class="TodayStation-plan">
-        lamp busy {{ lampShare }} %
-        <br />
-        {{
-          plans.current.isProven
-            ? 'cannot be shorter'
-            : `cannot be over before ${timeOfDay(plans.current.boundAt)}`
-        }}
-      </p>
       <BigTarget :label="nextWords" hint=" " @press="go" />
     </header>
     <nav class="TodayStation-acts" aria-label="The day">
@@ -248,6 +245,14 @@ useMarginNotes(() => {
         </button>
         <RouterLink :to="{ name: 'prepare' }">To have ready</RouterLink>
       </template>
+      <p v-if="plans.current" class="TodayStation-plan">
+        lamp busy {{ lampShare }} %,
+        {{
+          plans.current.isProven
+            ? 'cannot be shorter'
+            : `cannot be over before ${timeOfDay(plans.current.boundAt)}`
+        }}
+      </p>
     </nav>
     <DayThreads v-if="isAtWork || plans.current" :sheets="workroom.sheets" @move="moveStep" />
     <p v-else class="TodayStation-still">
@@ -279,8 +284,8 @@ header > div {
 
 .TodayStation-plan {
   color: var(--es-quiet);
+  margin-left: auto;
   font-size: 14px;
-  text-align: right;
 }
 
 .TodayStation-acts {

@@ -52,11 +52,9 @@ export function refusalLine(why: Refusal, named: Named, now: number): { problem:
 
 /** How far a sheet is off its plan. */
 export const slipLine = (slip: Slipping, named: Named, doing: string): string =>
-  slip.seconds > 0
-    ? slip.isWaiting
-      ? `${named(slip.sheetId)}: ${doing} has waited ${formatSpan(Math.round(slip.seconds / 60) * 60)}.`
-      : `${named(slip.sheetId)} began ${doing} ${formatSpan(Math.round(slip.seconds / 60) * 60)} late.`
-    : `${named(slip.sheetId)} is ${formatSpan(Math.round(-slip.seconds / 60) * 60)} ahead.`
+  slip.isWaiting
+    ? `${named(slip.sheetId)}: ${doing} has waited ${formatSpan(Math.round(slip.seconds / 60) * 60)}.`
+    : `${named(slip.sheetId)} began ${doing} ${formatSpan(Math.round(slip.seconds / 60) * 60)} late.`
 
 const VERB: Record<Preparation['kind'], string> = {
   make: 'Make',

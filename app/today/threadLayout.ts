@@ -68,6 +68,8 @@ const LANE = 27
 /** The page shows about an hour and a quarter either side of the present: what the hands are busy with. */
 const SPAN_MS = 75 * 60_000
 const HEAD = 13
+/** About the width of a letter of the labels. */
+const LETTER = 7.4
 /** A plan is shown for as long ahead as this. */
 const MOST_AHEAD_MS = 8 * 3_600_000
 const QUARTER_MS = 900_000
@@ -100,17 +102,17 @@ export function layOutDay(
     left + 34 + COLUMNS.findIndex((column) => column.place === place) * step
 
   const lanes = laneOf(threads, from, to)
-  const taken: { x: number; y: number }[] = []
+  const taken: { x: number; y: number; width: number }[] = []
   const drawn = threads.map((thread) => {
     const visible = thread.stretches.filter((stretch) => stretch.to > from && stretch.from < to)
     const x = (place: PlaceName) => columnX(place) + (lanes.get(`${thread.sheetId}/${place}`) ?? 0) * LANE
     const stretches = visible.map((stretch): DrawnStretch => {
       const [y1, y2] = [y(stretch.from), y(stretch.to)]
       const said = words(thread.sheetId, stretch)
-      const at = { x: x(stretch.place), y: y1 }
+      const at = { x: x(stretch.place), y: y1, width: (said?.length ?? 0) * LETTER + 24 }
       // Where two labels of one column would print over each other, the later one stays unsaid.
       const isFree = !taken.some(
-        (other) => Math.abs(other.x - at.x) < step * 0.9 && Math.abs(other.y - at.y) < 18,
+        (other) => at.x < other.x + other.width && other.x < at.x + at.width && Math.abs(other.y - at.y) < 18,
       )
       if (said && isFree) taken.push(at)
       return {

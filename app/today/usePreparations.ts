@@ -6,11 +6,13 @@ import type { DayPlan } from '@core/record/plan'
 import { substances } from '@library/index'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
+import { standingBath } from '@core/process/baths'
+import { useBaths } from '../wet/baths.store'
 import { usePlan } from './plan.store'
 
 /** What a plan asks for: solutions and when to make them, paper to treat, what to buy, what it costs. */
 export function usePreparations(plan: () => DayPlan | null) {
-  const [workroom, now, plans] = [useWorkroom(), useNow(), usePlan()]
+  const [workroom, now, plans, baths] = [useWorkroom(), useNow(), usePlan(), useBaths()]
   const minute = computed(() => Math.floor(now.now / 60_000) * 60_000)
   /** Pieces that have been through a treatment. */
   const treated = computed(
@@ -26,7 +28,12 @@ export function usePreparations(plan: () => DayPlan | null) {
     if (!found) return null
     const sheets = plans.sheetsOf(found.sheetIds)
     const shelf = { bottles: workroom.bottles, taken: workroom.taken, book: substances }
-    const needs = needsInTime(sheets, found.moves, { ...shelf, now: minute.value })
+    const stands = (id: string, solutes: Parameters<typeof standingBath>[2]) => {
+      const bath = standingBath(baths.all, id, solutes)
+      const verdict = bath && baths.standingOf(bath)?.verdict
+      return verdict != null && !['used', 'spent', 'old'].includes(verdict)
+    }
+    const needs = needsInTime(sheets, found.moves, { ...shelf, now: minute.value }, stands)
     const papers = papersToTreat(sheets, found.moves, workroom.papers, (id) => treated.value.has(id))
     return {
       list: preparationsFor(needs, papers),

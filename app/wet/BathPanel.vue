@@ -51,6 +51,21 @@ const solutesLine = computed(() =>
     .join(', '),
 )
 
+const standingLine = computed(() => {
+  if (!bath.value || !standing.value) return ''
+  const count = standing.value.passes.length
+  const until = standing.value.bestUntil
+  return [
+    `${formatQuantity(bath.value.millilitres, 'volume')}, filled ${momentSaid(bath.value.madeAt, now.now)}`,
+    until === null ? '' : `, good until ${momentSaid(until, now.now)}`,
+    count === 0
+      ? '; no print through it yet.'
+      : count === 1
+        ? '; 1 print through it.'
+        : `; ${count} prints through it.`,
+  ].join('')
+})
+
 const volume = ref('')
 const celsius = ref('')
 const bottleId = ref('')
@@ -166,13 +181,7 @@ async function pourAway(): Promise<void> {
     </header>
 
     <div v-if="bath && standing" class="BathPanel-row">
-      <p>
-        {{ formatQuantity(bath.millilitres, 'volume') }}, filled {{ momentSaid(bath.madeAt, now.now) }}
-        <template v-if="standing.bestUntil">
-          ; good until {{ momentSaid(standing.bestUntil, now.now) }}
-        </template>
-        . {{ standing.passes.length === 1 ? 'One print' : `${standing.passes.length} prints` }} through it.
-      </p>
+      <p>{{ standingLine }}</p>
       <FigureValue
         v-if="standing.used"
         label="of its capacity used"

@@ -19,41 +19,45 @@ const props = defineProps<{
   inHandId: string
   /** Tray that is opened below. */
   openTray: string | null
+  /** Its process is named above it, where there are several on the bench. */
   isNamed: boolean
-  isMany: boolean
+  /** Another process than that of the sheet in hand: only the trays in which something lies. */
+  isAside: boolean
 }>()
 const emit = defineEmits<{ choose: [sheetId: string]; open: [tray: BenchTray] }>()
 const [now, baths] = [useNow(), useBaths()]
 
 const choices = computed(() => props.sheets[0]?.sheet.choices ?? {})
 const trays = computed(() =>
-  benchOf(props.definition, props.sheets).map((tray) => {
-    const lying = props.sheets.filter((one) => liesIn(tray, one.state))
-    const bath = tray.solution && baths.standing(props.definition, tray.solution, choices.value)
-    const standing = bath && baths.standingOf(bath)
-    return {
-      tray,
-      lying: lying.map((one) => {
-        const clock = clocksOf(one.state, now.now).find(
-          (reading) => reading.stepId === stepInHand(one.state)?.planned.id,
-        )
-        return { one, figure: clock ? ledgeFigure(clock) : '', isOver: (clock?.remainingSeconds ?? 1) <= 0 }
-      }),
-      title: tray.isLine ? 'The line' : tray.title,
-      line: tray.isLine ? 'until it is dry' : leastLine(tray),
-      waters: lying[0] ? (stepInHand(lying[0].state)?.waters.length ?? 0) : 0,
-      bathWords: tray.solution
-        ? bath && standing
-          ? bathLine(standing, useOf(props.definition, tray.solution.id).use)
-          : 'not filled'
-        : null,
-      isWanting: standing ? isWanting(standing.verdict) : false,
-      used: standing?.used?.value ?? null,
-    }
-  }),
+  benchOf(props.definition, props.sheets)
+    .filter((tray) => !props.isAside || props.sheets.some((one) => liesIn(tray, one.state)))
+    .map((tray) => {
+      const lying = props.sheets.filter((one) => liesIn(tray, one.state))
+      const bath = tray.solution && baths.standing(props.definition, tray.solution, choices.value)
+      const standing = bath && baths.standingOf(bath)
+      return {
+        tray,
+        lying: lying.map((one) => {
+          const clock = clocksOf(one.state, now.now).find(
+            (reading) => reading.stepId === stepInHand(one.state)?.planned.id,
+          )
+          return { one, figure: clock ? ledgeFigure(clock) : '', isOver: (clock?.remainingSeconds ?? 1) <= 0 }
+        }),
+        title: tray.isLine ? 'The line' : tray.title,
+        line: tray.isLine ? 'until it is dry' : leastLine(tray),
+        waters: lying[0] ? (stepInHand(lying[0].state)?.waters.length ?? 0) : 0,
+        bathWords: tray.solution
+          ? bath && standing
+            ? bathLine(standing, useOf(props.definition, tray.solution.id).use)
+            : 'not filled'
+          : null,
+        isWanting: standing ? isWanting(standing.verdict) : false,
+        used: standing?.used?.value ?? null,
+      }
+    }),
 )
 const leastLine = (tray: BenchTray) =>
-  tray.leastSeconds ? `at least ${formatSpan(tray.leastSeconds)}` : 'by eye'
+  tray.leastSeconds ? `${props.isNamed ? 'from' : 'at least'} ${formatSpan(tray.leastSeconds)}` : 'by eye'
 </script>
 
 <template>
@@ -62,7 +66,7 @@ const leastLine = (tray: BenchTray) =>
       <span :style="{ background: `var(--es-${definition.mark})` }" />
       {{ definition.name }}
     </p>
-    <ol class="TrayRow" :class="{ 'is-many': isMany || trays.length > 6 }">
+    <ol class="TrayRow" :class="{ 'is-many': isNamed || trays.length > 6, 'is-aside': isAside }">
       <li
         v-for="{ tray, lying, title, line, waters, bathWords, isWanting: wants, used } in trays"
         :key="tray.id"
@@ -108,11 +112,6 @@ const leastLine = (tray: BenchTray) =>
 </template>
 
 <style scoped>
-section {
-  padding-bottom: 14px;
-  border-bottom: 1px solid var(--es-rule);
-}
-
 .TrayRow-process {
   display: flex;
   gap: 8px;
@@ -249,8 +248,8 @@ p {
 
 /* A long row of baths, or several rows, are drawn smaller, so that the act stays in sight below them. */
 .is-many {
-  grid-template-columns: repeat(auto-fill, minmax(92px, 1fr));
-  gap: 8px 12px;
+  grid-template-columns: repeat(auto-fit, minmax(78px, 1fr));
+  gap: 8px 10px;
 }
 
 .is-many .TrayRow-tray {
@@ -267,6 +266,29 @@ p {
 .is-many h2 {
   margin-top: 0;
   font-size: 15px;
+  line-height: 1.15;
+}
+
+.is-many p,
+.is-many .TrayRow-bath {
+  font-size: 12.5px;
+}
+
+/* What lies in another process's trays is told beside them, in little height. */
+.is-aside {
+  display: flex;
+  gap: 8px 22px;
+}
+
+.is-aside li {
+  display: grid;
+  grid-template-columns: 86px minmax(70px, 120px);
+  gap: 0 10px;
+  align-content: start;
+}
+
+.is-aside .TrayRow-tray {
+  grid-row: span 4;
 }
 
 @media (width <= 640px) {

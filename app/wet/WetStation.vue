@@ -106,6 +106,13 @@ function next(): void {
   const what = isWaiting.value ? 'in' : 'out'
   void move(`Sheet ${inHand.value?.sheet.number}: ${stepWords.value?.title.toLowerCase()}, ${what}.`)
 }
+/** Water is changed; a solution is not. */
+const isWater = computed(
+  () =>
+    !!inHand.value &&
+    !!stepWords.value &&
+    !trayOf(inHand.value.definition, stepWords.value, inHand.value.sheet.choices),
+)
 const changeWater = () => step.value && void record({ type: 'waterChanged', step: step.value.planned.id })
 
 /** Water in this tray: it may hold silver or dichromate, which is kept. */
@@ -131,7 +138,7 @@ useKeyRows('In the water', () => {
   const isRunning = !hasMovedOn.value && !isWaiting.value
   return [
     { key: ' ', name: hasMovedOn.value ? `On to ${placeTitle.value}` : nextWords.value, run: next },
-    ...(isRunning ? [{ key: 'w', name: 'Water changed', run: changeWater }] : []),
+    ...(isRunning && isWater.value ? [{ key: 'w', name: 'Water changed', run: changeWater }] : []),
     ...(isRunning && kept.value
       ? [{ key: 'k', name: 'Keep this water in its jar', run: () => void keepWater() }]
       : []),
@@ -202,17 +209,30 @@ function aheadNotes(one: SheetInRoom): MarginNote[] {
   <div v-else class="WetStation">
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose" />
     <TrayRow
-      v-for="bench in benches"
-      :key="bench.definition.id"
-      :definition="bench.definition"
-      :sheets="bench.sheets"
+      v-if="benches[0]"
+      :definition="benches[0].definition"
+      :sheets="benches[0].sheets"
       :in-hand-id="inHand.sheet.id"
-      :open-tray="opened?.processId === bench.definition.id ? opened.tray.id : null"
+      :open-tray="opened?.processId === benches[0].definition.id ? opened.tray.id : null"
       :is-named="benches.length > 1"
-      :is-many="benches.length > 1"
+      :is-aside="false"
       @choose="choose"
-      @open="open($event, bench.definition.id)"
+      @open="open($event, benches[0].definition.id)"
     />
+    <div v-if="benches.length > 1" class="WetStation-aside">
+      <TrayRow
+        v-for="bench in benches.slice(1)"
+        :key="bench.definition.id"
+        :definition="bench.definition"
+        :sheets="bench.sheets"
+        :in-hand-id="inHand.sheet.id"
+        :open-tray="opened?.processId === bench.definition.id ? opened.tray.id : null"
+        is-named
+        is-aside
+        @choose="choose"
+        @open="open($event, bench.definition.id)"
+      />
+    </div>
     <BathPanel v-if="opened && openedFor" :tray="opened.tray" :one="openedFor" @close="opened = null" />
 
     <template v-if="hasMovedOn">
@@ -231,7 +251,7 @@ function aheadNotes(one: SheetInRoom): MarginNote[] {
     </template>
 
     <template v-else-if="step && stepWords">
-      <div class="WetStation-bath">
+      <div class="WetStation-bath" :class="{ 'is-low': benches.length > 1 }">
         <div>
           <p class="WetStation-doing">{{ stepWords.doing }}</p>
           <BigClock v-if="reading" :reading="reading" />
@@ -245,7 +265,7 @@ function aheadNotes(one: SheetInRoom): MarginNote[] {
       <div class="WetStation-acts">
         <BigTarget :label="nextWords" hint=" " @press="next" />
         <BigTarget
-          v-if="!isWaiting"
+          v-if="!isWaiting && isWater"
           quiet
           :label="waters ? `Water changed (${waters})` : 'Water changed'"
           hint="w"
@@ -273,9 +293,21 @@ function aheadNotes(one: SheetInRoom): MarginNote[] {
 
 .WetStation-bath {
   display: grid;
+  padding-top: 10px;
+  border-top: 1px solid var(--es-rule);
   grid-template-columns: minmax(0, 1fr) minmax(0, 330px);
   gap: 24px;
   align-items: end;
+}
+
+.WetStation-aside {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 36px;
+}
+
+.WetStation > :deep(.StationHead) {
+  margin-bottom: 0;
 }
 
 .WetStation-doing {
@@ -285,6 +317,10 @@ function aheadNotes(one: SheetInRoom): MarginNote[] {
 
 .WetStation-bath :deep(.BigClock-figure) {
   font-size: clamp(72px, 10vw, 120px);
+}
+
+.WetStation-bath.is-low :deep(.BigClock-figure) {
+  font-size: clamp(64px, 8vw, 92px);
 }
 
 .WetStation-acts {

@@ -42,7 +42,7 @@ export function meetsLines(bath: Bath, standing: BathStanding): string[] {
       bath.celsius === undefined ? '' : `, ${digits(bath.celsius)} °C`
     }.`,
   ]
-  if (standing.strength.value < 0.995)
+  if (standing.strength.value < 0.985)
     lines.push(`About ${digits(100 * standing.strength.value, 3)} % of its strength: sheets carry water in.`)
   if (standing.printsLeft !== null)
     lines.push(

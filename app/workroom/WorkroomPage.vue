@@ -159,6 +159,10 @@ const LENGTHS = [
           Spoken cues
         </label>
         <label>
+          <ElSwitch v-model="preferences.chosen.rocking" aria-label="Rocking" />
+          A tick whenever a tray wants rocking
+        </label>
+        <label>
           <ElSwitch :model-value="preferences.chosen.notify" aria-label="Notifications" @change="notify" />
           Notify when a clock ends
         </label>

@@ -4,7 +4,7 @@ import { planMix, mixesFor, startingParts } from '../process/mixPlan'
 import { lotsFor } from '../chemistry/lots'
 import { schoolStocks } from '../process/plan'
 import type { Bottle, Paper, Sheet } from '../record/records'
-import type { ProcessDefinition } from '../record/definition'
+import type { ProcessDefinition, SoluteDefinition } from '../record/definition'
 import { needsOf, type ReadinessInput } from '../shelf/readiness'
 import type { NeedInTime, PaperInTime } from './preparation'
 import type { PlannedMove, SheetToPlan } from './session'
@@ -19,6 +19,8 @@ export function needsInTime(
   sheets: readonly SheetWithAll[],
   moves: readonly PlannedMove[],
   shelf: Omit<ReadinessInput, 'input'>,
+  /** Whether a tray of this stands filled and still serves. */
+  stands: (bathId: string, solutes: readonly SoluteDefinition[]) => boolean = () => false,
 ): NeedInTime[] {
   const needs = new Map<string, NeedInTime>()
   for (const one of sheets) {
@@ -27,6 +29,7 @@ export function needsInTime(
     for (const need of needsOf(one.definition, { ...shelf, input: one.sheet })) {
       const wantedAt = need.use === 'coat' ? countedAt(one, own, need.id) : laidInAt(one, own, need.id)
       if (wantedAt === null || (need.use === 'coat' && isFromOthersGlass)) continue
+      if (need.use === 'bath' && stands(need.id, need.solutes)) continue
       const key = `${need.use} ${need.id} ${need.solutes.map((s) => `${s.substanceId} ${s.percentWv}`).join()}`
       const known = needs.get(key)
       if (known) {

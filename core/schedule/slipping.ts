@@ -5,7 +5,6 @@ import type { DayPlan } from '../record/plan'
 export interface Slipping {
   sheetId: string
   stepId: string
-  /** Above 0: late. Below: ahead of the plan. */
   seconds: number
   /** Whether it waits still; else it began so late. */
   isWaiting: boolean
@@ -18,13 +17,13 @@ const SLACK_SECONDS = 120
  * How far every sheet of a plan is from it: the step that is due and has not begun, else the last that began.
  *
  * @param now milliseconds.
- * @returns only sheets that are off by more than two minutes, the latest first.
+ * @returns only sheets that are late by more than two minutes, the latest first.
  */
 export function slippingOf(plan: DayPlan, states: readonly RunState[], now: number): Slipping[] {
   return states
     .filter((state) => plan.sheetIds.includes(state.sheetId) && !state.setAside)
     .flatMap((state) => againstPlan(plan, state, now) ?? [])
-    .filter((one) => Math.abs(one.seconds) > SLACK_SECONDS)
+    .filter((one) => one.seconds > SLACK_SECONDS)
     .sort((a, b) => b.seconds - a.seconds)
 }
 
@@ -48,7 +47,8 @@ function againstPlan(plan: DayPlan, state: RunState, now: number): Slipping | nu
     }
   for (const step of [...state.steps].reverse()) {
     const move = plannedFor(step.planned.id)
-    if (step.startedAt === undefined || !move) continue
+    // What ran already when the plan was made tells nothing about it.
+    if (step.startedAt === undefined || !move || step.startedAt < plan.madeAt) continue
     return {
       sheetId: state.sheetId,
       stepId: move.stepId,

@@ -1,0 +1,279 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, expect, test, type Page } from '@playwright/test'
+import sharp from 'sharp'
+import { CHROMIUM, DEMO_ADDRESS, FLAGS, OWN_ADDRESS } from './browser.ts'
+import { expectDim, open, pick, toTheWater, walkOn } from './workroom.ts'
+
+const tray = (page: Page, process: string, title: string) =>
+  page
+    .getByRole('region', { name: `Trays of ${process}` })
+    .getByRole('listitem')
+    .filter({ hasText: title })
+const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' })
+const next = (page: Page) => page.locator('.BigTarget:not(.is-plain, .is-quiet)').first()
+
+test('three prints of three processes lie in the trays at once, each with its clock, and come to the line', async ({
+  page,
+}) => {
+  test.setTimeout(150_000)
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await toTheWater(page, 'Classic cyanotype', 'First')
+  await next(page).click()
+  await expect(page.getByRole('heading', { name: 'Wash', level: 1 })).toBeVisible()
+  await toTheWater(page, 'Van Dyke brown', 'Second')
+  await next(page).click()
+  await expect(page.getByRole('heading', { name: 'Clear in water', level: 1 })).toBeVisible()
+  await toTheWater(page, 'Kallitype', 'Third')
+
+  // The developer's tray is empty; filled, its prints are counted.
+  await expect(margin(page)).toContainText('This tray is not filled')
+  await page.getByRole('button', { name: 'Citrate developer: not filled' }).click()
+  const panel = page.getByRole('region', { name: 'Citrate developer' })
+  await panel.getByLabel('Into the tray').fill('nothing')
+  await panel.getByRole('button', { name: 'Fill the tray' }).click()
+  await expect(panel).toContainText('nothing')
+  await panel.getByLabel('Into the tray').fill('1 l')
+  await panel.getByLabel('Temperature, °C').fill('21')
+  await panel.getByRole('button', { name: 'Fill the tray' }).click()
+  await expect(panel).toContainText('no print through it yet')
+  await panel.getByRole('button', { name: 'Close' }).click()
+  await expect(margin(page)).toContainText('What it will meet')
+
+  await next(page).click()
+  await expect(page.getByRole('heading', { name: 'Develop in citrate', level: 1 })).toBeVisible()
+  for (const [process, title, number] of [
+    ['Kallitype', 'Develop in citrate', '3'],
+    ['Van Dyke brown', 'Clear in water', '2'],
+    ['Classic cyanotype', 'Wash', '1'],
+  ] as const)
+    await expect(
+      tray(page, process, title).getByRole('button', { name: new RegExp(`^Sheet ${number},`) }),
+    ).toBeVisible()
+  await expect(page.getByText(/^Rock it, or turn it over, in 0:\d\d\.$/)).toBeVisible()
+  await page.keyboard.press('d')
+  await expectDim(page)
+  await page.keyboard.press('d')
+
+  // Pulled too soon: the record says so, and what it means.
+  await page.clock.fastForward(20_000)
+  await next(page).click()
+  await expect(page.getByRole('heading', { name: 'Ready: clear in citric acid', level: 1 })).toBeVisible()
+  await expect(margin(page)).toContainText('Develop in citrate: 1 min 40 s early')
+  await expect(tray(page, 'Kallitype', 'Develop in citrate')).toContainText('1 print; add 200 ml after 8')
+  // Seven minutes in the acid: the paper does not suit.
+  await next(page).click()
+  await expect(page.getByRole('button', { name: 'Whites clear' })).toBeVisible()
+  await page.clock.fastForward('07:00')
+  await expect(margin(page)).toContainText('this paper does not suit the process')
+
+  // The other prints by one key, each to the line.
+  await page.keyboard.press('j')
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Clear in citric acid')
+  for (const title of ['First', 'Second', 'Third']) {
+    const number = { First: 1, Second: 2, Third: 3 }[title]
+    await open(page, '/wet')
+    const chip = page.getByRole('button', { name: `Sheet ${number}, ${title}` }).first()
+    if (await chip.isVisible()) await chip.click()
+    await walkOn(page, () => /\/prints\//.test(page.url()))
+    await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible()
+  }
+  await expect(margin(page)).toContainText('As it happened')
+  await open(page, '/wet')
+  await expect(page.getByText('Nothing is in the water')).toBeVisible()
+})
+
+test('a bath is replenished, poured away into its jar, and had back', async ({ page }) => {
+  await open(page, `${DEMO_ADDRESS}/wet`)
+  await page.getByRole('button', { name: /^Citrate developer: 3 prints; add 200\sml after 8/ }).click()
+  const panel = page.getByRole('region', { name: 'Citrate developer' })
+  await expect(panel).toContainText('3 prints through it')
+  await panel.getByRole('button', { name: /of its strength left/ }).click()
+  await expect(margin(page)).toContainText('s·e^(−k·A/V)')
+  await panel.getByRole('button', { name: 'Replenish it' }).click()
+  await expect(page.getByText('Citrate developer: 200 ml added.')).toBeVisible()
+  await panel.getByRole('button', { name: 'Pour it away, into its jar' }).click()
+  await expect(page.getByText(/Citrate developer: into the jar for/)).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Citrate developer: not filled' })).toBeVisible()
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: /^Citrate developer: 3 prints/ })).toBeVisible()
+})
+
+test('gum over a toned salted print: one sheet, two layers, each in its own time', async ({ page }) => {
+  test.setTimeout(180_000)
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await toTheWater(page, 'Salted paper', 'Signal mast')
+  await next(page).click()
+  // Its first waters hold silver, and are kept.
+  await page.getByRole('button', { name: 'Keep this water' }).click()
+  await expect(page.getByText(/ml into the jar for silver and fixer/)).toBeVisible()
+  const heading = page.getByRole('heading', { level: 1 })
+  await walkOn(page, async () => (await heading.innerText()) === 'On the line')
+  await page.keyboard.press(' ')
+  await page.getByRole('button', { name: 'Another layer' }).click()
+  await expect(page.getByText('Another layer over sheet 1 · Gum over a finished print')).toBeVisible()
+  await expect(margin(page)).toContainText('The print below was toned')
+  await expect(page.getByLabel('What is the picture?')).toHaveValue('Signal mast')
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await page.getByRole('button', { name: /^Begin/ }).click()
+  await expect(page.getByText(/is still drying, for \d+ min more/)).toBeVisible()
+  await page.clock.fastForward('02:00:00')
+  await walkOn(page, () => /\/prints\//.test(page.url()))
+
+  const layers = page.getByRole('region', { name: 'Layers of this sheet' })
+  await expect(layers.getByRole('listitem')).toHaveText([/1 Salted paper/, /2 Gum over a finished print/])
+  await open(page, '/prints')
+  await expect(page.getByRole('listitem').filter({ hasText: 'Signal mast' })).toHaveCount(1)
+  await expect(page.getByText(/, 2 layers/)).toBeVisible()
+})
+
+/** A scan of a sheet with the crosses of two films on it, the upper one moved, mm. */
+function scanOfTwo(right: number, down: number): Promise<Buffer> {
+  const inch = 300 / 25.4
+  const [w, h, b, arm] = [203.2 + 20, 254 + 20, 10, 4]
+  const cross = (x: number, y: number) =>
+    `<path d="M${x - arm} ${y}h${2 * arm}M${x} ${y - arm}v${2 * arm}" stroke="#234" stroke-width="0.3"/>`
+  const sides = (step: number): [number, number][] => [
+    [w / 2 + step, b / 2],
+    [w - b / 2, h / 2 + step],
+    [w / 2 + step, h - b / 2],
+    [b / 2, h / 2 + step],
+  ]
+  const corners: [number, number][] = [[b / 2, b / 2], [w - b / 2, b / 2], [w - b / 2, h - b / 2], [b / 2, h - b / 2]] // prettier-ignore
+  const lower = [...corners, ...sides(0)].map(([x, y]) => cross(x, y))
+  const upper = sides(2 * arm + 3).map(([x, y]) => cross(x + right, y + down))
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${Math.round((w + 20) * inch)}" height="${Math.round((h + 20) * inch)}" viewBox="-10 -10 ${w + 20} ${h + 20}"><rect x="-10" y="-10" width="${w + 20}" height="${h + 20}" fill="#eee8dc"/><rect x="${b}" y="${b}" width="${w - 2 * b}" height="${h - 2 * b}" fill="#557"/>${lower.join('')}${upper.join('')}</svg>`
+  return sharp(Buffer.from(svg)).png().toBuffer()
+}
+
+test('the register of a print in two layers is read from its scan, with what to do', async ({ page }) => {
+  await open(page, `${DEMO_ADDRESS}/prints`)
+  await page.getByRole('button', { name: /Signal mast/ }).click()
+  await page.getByRole('link', { name: 'Check the register' }).click()
+  await expect(page.getByRole('heading', { name: 'How the layers lie on each other' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText('worst mark')
+  const file = page.getByLabel('Scan or photo of the sheet')
+  await file.setInputFiles({ name: 'bare.png', mimeType: 'image/png', buffer: await sharp({ create: { width: 900, height: 1100, channels: 3, background: '#ddd' } }).png().toBuffer() }) // prettier-ignore
+  await expect(page.getByRole('alert')).toContainText('could not be found')
+  await file.setInputFiles({ name: 'two.png', mimeType: 'image/png', buffer: await scanOfTwo(0.8, -0.5) })
+  await expect(
+    page.getByText(/Lay the upper film 0.8\d? mm further to the left and 0.5\d? mm further down/),
+  ).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Marks found in the picture' }).locator('circle')).toHaveCount(4)
+  await page.getByRole('button', { name: 'Keep it with the sheet' }).click()
+  await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText('two.png: worst mark')
+})
+
+test('the browser is killed with prints in three trays, and all goes on', async () => {
+  test.setTimeout(150_000)
+  const profile = mkdtempSync(join(tmpdir(), 'ember-wet-'))
+  const launch = () => chromium.launchPersistentContext(profile, { executablePath: CHROMIUM, args: FLAGS })
+  try {
+    const first = await launch()
+    const page = await first.newPage()
+    await page.clock.install({ time: new Date() })
+    for (const [process, title] of [
+      ['Classic cyanotype', 'Blue'],
+      ['Van Dyke brown', 'Brown'],
+    ] as const) {
+      await open(page, `${OWN_ADDRESS}/coat/begin`)
+      await pick(page, 'Process', process, process)
+      await page.getByLabel('What is the picture?').fill(title)
+      await page.getByRole('button', { name: 'To the bench' }).first().click()
+      await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+      await walkOn(page, () => /\/wet\//.test(page.url()))
+      await next(page).click()
+    }
+    const shown = page.getByRole('button', { name: /^Sheet \d, (Blue|Brown)/ })
+    await expect(shown.first()).toBeVisible()
+    execFileSync('pkill', ['-9', '-f', profile])
+    await first.close().catch(() => undefined)
+
+    const second = await launch()
+    const again = await second.newPage()
+    await open(again, `${OWN_ADDRESS}/wet`)
+    await expect(
+      tray(again, 'Classic cyanotype', 'Wash').getByRole('button', { name: /^Sheet 1, Blue/ }),
+    ).toBeVisible()
+    await expect(
+      tray(again, 'Van Dyke brown', 'Clear in water').getByRole('button', { name: /^Sheet 2, Brown/ }),
+    ).toBeVisible()
+    await expect(again.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveCount(2)
+    await second.close()
+  } finally {
+    rmSync(profile, { recursive: true, force: true })
+  }
+})
+
+test('a plan is made, slips, is made again, refuses what cannot be, and goes into a calendar', async ({
+  page,
+}) => {
+  test.setTimeout(90_000)
+  const { default: ICAL } = await import('ical.js')
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  for (const [process, title] of [
+    ['Classic cyanotype', 'Horn house'],
+    ['Kallitype', 'Boiler fronts'],
+  ] as const) {
+    await open(page, '/coat/begin')
+    await pick(page, 'Process', process, process)
+    await page.getByLabel('What is the picture?').fill(title)
+    await page.getByRole('button', { name: 'To the bench' }).first().click()
+    await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+  }
+  await open(page, '/')
+  await page.keyboard.press('p')
+  await expect(page.getByRole('heading', { name: 'Plan the day' })).toBeVisible()
+  await page.getByLabel('Over by').fill('25:00')
+  await page.getByRole('button', { name: 'Make the plan' }).first().click()
+  await expect(page.getByText('“25:00” is no time of day.')).toBeVisible()
+  await page.getByLabel('Over by').fill('10:20')
+  await page.getByRole('button', { name: 'Make the plan' }).first().click()
+  await expect(page.getByRole('alert', { name: 'No plan' })).toContainText('All together they end at')
+  await page.getByLabel('Over by').fill('')
+  await page.getByRole('button', { name: 'Make the plan' }).first().click()
+  const made = page.getByRole('region', { name: 'The plan' })
+  await expect(made).toContainText(/Over by 1\d:\d\d/)
+  await expect(made.getByRole('row').filter({ hasText: 'Develop in citrate' })).toHaveCount(1)
+  await page.getByRole('button', { name: 'Work by this plan' }).first().click()
+  await expect(page.getByText(/planned until 1\d:\d\d/)).toBeVisible()
+  await expect(page.getByText(/cannot be/)).toBeVisible()
+
+  // Nobody begins: it slips, and is planned again from now.
+  await page.clock.fastForward('20:00')
+  await expect(margin(page)).toContainText('Slipped')
+  await page.keyboard.press('r')
+  await expect(page.getByText(/Planned again: over by/)).toBeVisible()
+  await expect(margin(page)).not.toContainText('Slipped')
+
+  // Later is a wish that can be had; before its own coat is dry is not.
+  const thread = page.getByRole('link', { name: /^Sheet 1, Horn house/ })
+  await thread.focus()
+  await page.keyboard.press('Alt+ArrowDown')
+  await expect(page.getByText(/Planned again: over by/)).toBeVisible()
+  const frame = page.locator('.DayThreads-stretch.is-loose.is-alone').last()
+  const box = (await frame.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2, 60, { steps: 8 })
+  await page.mouse.up()
+  await expect(
+    page.getByText(/It can be begun at \d\d:\d\d at the soonest|is in the way then|does not fit there/),
+  ).toBeVisible()
+
+  await page.getByRole('link', { name: 'To have ready' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: /Citrate developer/ })).toBeVisible()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Calendar file' }).click(),
+  ])
+  const events = new ICAL.Component(
+    ICAL.parse(readFileSync(await download.path(), 'utf8')),
+  ).getAllSubcomponents('vevent')
+  const titles = events.map((event) => String(event.getFirstPropertyValue('summary')))
+  expect(titles).toContain('Printing')
+  expect(titles.filter((title) => title.startsWith('Dry look'))).toHaveLength(2)
+  expect(titles.some((title) => /Citrate developer/.test(title))).toBe(true)
+})
