@@ -18,6 +18,7 @@ test('the demo is a workroom in full swing', async ({ page }) => {
   await open(page)
   const ledge = page.getByRole('region', { name: 'Running clocks' })
   await expect(ledge.getByRole('button')).toHaveText([
+    /Sheet 36 · clearing/,
     /Sheet 30 · exposing/,
     /Sheet 31 · drying in the dark/,
     /Sheet 29 · washing/,

@@ -157,6 +157,13 @@ describe('a session', () => {
   })
 })
 
+describe('a layer over a print that hangs already', () => {
+  it('waits until that is dry', () => {
+    const gum = { ...planned(3, 'gum-over', { over: uuid(50) }), notBefore: T0 + 40 * MINUTE }
+    expect(moveOf(planOf(input([gum])).moves, 3, 'mix-size').from).toBe(T0 + 40 * MINUTE)
+  })
+})
+
 describe('a session in its midst', () => {
   it('goes on from where each sheet lies', () => {
     const { one, now } = workedTo(planned(1, 'classic-cyanotype'), 'wash')

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, toRaw } from 'vue'
 import { CoreError } from '@core/errors'
+import { dryForLayerAt } from '@core/process/layers'
 import { outlineOf } from '@core/process/plan'
 import { placeOf } from '@core/process/standing'
 import { DayPlan, type Pin, type PlanRoom } from '@core/record/plan'
@@ -78,9 +79,15 @@ export const usePlan = defineStore('plan', () => {
   )
   const gramsOf = (one: SheetInRoom) =>
     workroom.papers.find((paper) => paper.id === one.sheet.paperId)?.gramsPerM2
+  /** When the print under a layer is dry, where that hangs already. */
+  const dryUnder = (one: SheetInRoom) => {
+    const under = one.sheet.over !== undefined ? workroom.find(one.sheet.over) : undefined
+    return (under && dryForLayerAt(under.state)) ?? undefined
+  }
   const toPlan = (one: SheetInRoom): SheetWithAll => ({
     ...one,
     outline: one.state.begunAt === null ? outlineOf(one.definition, one.sheet, gramsOf(one)) : [],
+    notBefore: one.state.begunAt === null ? dryUnder(one) : undefined,
   })
   const sheetsOf = (ids: readonly string[]): SheetWithAll[] =>
     ids.flatMap((id) => {

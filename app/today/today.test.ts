@@ -1,5 +1,5 @@
 import { emptyRun, replay } from '@core/process/run'
-import { threadOf } from '@core/process/thread'
+import { plannedThread, threadOf } from '@core/process/thread'
 import { nextThing } from '@core/schedule/nextThing'
 import { logOf, sheet, T0, uuid, wholeJob } from '@core/fixtures/workroom'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
@@ -119,5 +119,67 @@ describe('layOutDay', () => {
       'Water',
       'Line',
     ])
+  })
+})
+
+describe('the day by a plan', () => {
+  const size = { width: 800, height: 560 }
+  const MINUTE = 60_000
+  const planned = inRoom(8, 1).state
+  const step = (id: string) => planned.steps.find((one) => one.planned.id === id)!.planned
+  const now = at(1000)
+  const due = [
+    { planned: step('expose'), from: now + 20 * MINUTE, to: now + 28 * MINUTE },
+    { planned: step('wash'), from: now + 30 * MINUTE, to: now + 36 * MINUTE },
+  ]
+
+  it('lies ahead as it was planned, waiting between', () => {
+    const ahead = plannedThread(planned, due, now).filter((stretch) => stretch.ahead)
+    expect(
+      ahead.map((stretch) => [
+        stretch.stepId,
+        stretch.manner,
+        (stretch.from - now) / MINUTE,
+        (stretch.to - now) / MINUTE,
+      ]),
+    ).toEqual([
+      ['expose', 'waits', 0, 20],
+      ['expose', 'alone', 20, 28],
+      ['wash', 'waits', 28, 30],
+      ['wash', 'hands', 30, 36],
+    ])
+  })
+
+  it('is pushed on by what is late', () => {
+    const late = now + 25 * MINUTE
+    const ahead = plannedThread(planned, due, late).filter((stretch) => stretch.ahead)
+    expect(ahead.map((stretch) => (stretch.to - late) / MINUTE)).toEqual([8, 14])
+  })
+
+  it('shows what a sheet that has not begun will do', () => {
+    const ahead = plannedThread(emptyRun(uuid(4)), due, now)
+    expect(ahead.map((stretch) => stretch.place)).toEqual(['light', 'light', 'water'])
+  })
+
+  it('draws as far ahead as the plan goes, with the hands beside it, and knows what a pixel is', () => {
+    const threads = [
+      { sheetId: uuid(1), number: 1, mark: 'prussian', stretches: plannedThread(planned, due, now) },
+    ]
+    const endsAt = now + 180 * MINUTE
+    const hands = [{ from: now + 19 * MINUTE, to: now + 20 * MINUTE, mark: 'prussian' }]
+    const layout = layOutDay(threads, now, size, () => null, { hands, endsAt })
+    expect(layout.hands).toHaveLength(1)
+    const [first] = layout.threads[0]!.stretches.filter((stretch) => stretch.planId)
+    expect(first).toMatchObject({ stepId: 'expose', planId: 'expose', from: now + 20 * MINUTE })
+    expect((first!.y1 - layout.nowY) * layout.millisecondsPerPixel).toBeCloseTo(20 * MINUTE, -3)
+    // Without a plan nothing can be moved.
+    const free = layOutDay(
+      threads.map((one) => ({ ...one, stretches: threadOf(planned, now) })),
+      now,
+      size,
+      () => null,
+    )
+    expect(free.threads[0]!.stretches.every((stretch) => stretch.planId === null)).toBe(true)
+    expect(free.hands).toEqual([])
   })
 })

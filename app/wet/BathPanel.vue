@@ -9,6 +9,7 @@ import { digits, formatQuantity } from '@core/quantity/format'
 import { parseQuantity } from '@core/quantity/parse'
 import { substances, wasteClasses } from '@library/index'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
+import ChoiceRow from '../shell/ChoiceRow.vue'
 import BigTarget from '../shell/BigTarget.vue'
 import FigureValue from '../shell/FigureValue.vue'
 import { momentSaid } from '../shell/moments'
@@ -66,6 +67,11 @@ const standingLine = computed(() => {
   ].join('')
 })
 
+const MANNERS = [
+  { id: 'reused', name: 'for several prints' },
+  { id: 'oneShot', name: 'for one' },
+]
+const manner = ref<string | undefined>('reused')
 const volume = ref('')
 const celsius = ref('')
 const bottleId = ref('')
@@ -90,6 +96,7 @@ watch(
     volume.value = formatQuantity(millilitres, 'volume')
     celsius.value = bath.value?.celsius === undefined ? '' : String(bath.value.celsius)
     bottleId.value = ready.value[0]?.id ?? ''
+    manner.value = rule.value?.manner ?? 'reused'
     addition.value = formatQuantity(rule.value?.replenish?.millilitres ?? 200, 'volume')
   },
   { immediate: true },
@@ -127,7 +134,7 @@ async function fill(): Promise<void> {
       contents,
       millilitres,
       ...(degrees !== undefined && { celsius: degrees }),
-      manner: rule.value?.manner ?? 'reused',
+      manner: manner.value === 'oneShot' ? 'oneShot' : 'reused',
       ...fromBottle.value,
     })
     notice.say(
@@ -194,7 +201,7 @@ async function pourAway(): Promise<void> {
         :text="`${digits(100 * standing.strength.value, 3)} %`"
       />
       <TextField v-model="celsius" label="Temperature, °C" :fault="faults.temperature" @change="warm" />
-      <template v-if="rule?.manner !== 'oneShot'">
+      <template v-if="bath.manner !== 'oneShot'">
         <TextField v-model="addition" label="Add fresh" :fault="faults.addition" />
         <SelectField v-if="ready.length" v-model="bottleId" label="Poured from" :options="bottleOptions" />
         <BigTarget quiet label="Replenish it" @press="add" />
@@ -211,6 +218,7 @@ async function pourAway(): Promise<void> {
         placeholder="as it is"
       />
       <SelectField v-if="ready.length" v-model="bottleId" label="Poured from" :options="bottleOptions" />
+      <ChoiceRow v-model="manner" label="It serves" :options="MANNERS" />
       <BigTarget label="Fill the tray" @press="fill" />
     </form>
     <ul v-if="!bath" class="es-quiet">

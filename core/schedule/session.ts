@@ -1,7 +1,6 @@
 import { lifeOf, targetOf } from '../process/deadlines'
 import { elapsedSeconds } from '../process/clock'
 import { clockOf, stepInHand, wordsIdOf, type RunState } from '../process/run'
-import { hungAtOf } from '../process/standing'
 import type { ProcessDefinition } from '../record/definition'
 import type { PlannedStep } from '../record/event'
 import type { Pin, PlanRoom } from '../record/plan'
@@ -17,6 +16,8 @@ export interface SheetToPlan {
   state: RunState
   /** Its steps where work has not begun (see `outlineOf`); else its log has them. */
   outline: readonly PlannedStep[]
+  /** When the print under this layer is dry, milliseconds. */
+  notBefore?: number | undefined
 }
 
 export interface SessionInput {
@@ -203,7 +204,7 @@ function chainOf(
   if (isBegun && inHand && inHand.startedAt !== undefined && inHand.planned.kind !== 'hang')
     first.operation = underWay(first.operation, state, input.from)
   else if (isBegun && inHand?.planned.kind === 'hang' && inHand.startedAt !== undefined) return []
-  else first.operation = opened(first.operation, state, input, first.step, spent)
+  else first.operation = opened(first.operation, one, input, first.step, spent)
   return links
 }
 
@@ -327,7 +328,7 @@ function underWay(operation: Operation, state: RunState, now: number): Operation
 /** A step that waits to be begun, with what is left of the life of what was done last. */
 function opened(
   operation: Operation,
-  state: RunState,
+  { state, notBefore: dryAt }: SheetToPlan,
   { from: now, sheets }: SessionInput,
   step: StepAt,
   spent: { sheetId: string; stepId: string }[],
@@ -338,6 +339,7 @@ function opened(
     operation.notBefore ?? 0,
     preparing,
     life?.notBefore == null ? 0 : secondsAfter(now, life.notBefore),
+    dryAt === undefined ? 0 : secondsAfter(now, dryAt),
   )
   let notAfter = operation.notAfter
   if (life?.notAfter != null) {
@@ -388,12 +390,6 @@ const DRY_PRINT_SECONDS = 3600
 function dryingOf({ state, outline }: SheetToPlan): number {
   const steps = state.begunAt === null ? outline : state.steps.map((step) => step.planned)
   return steps.find((step) => step.kind === 'hang')?.leastSeconds ?? DRY_PRINT_SECONDS
-}
-
-/** When a print that hangs is dry enough for a layer, milliseconds; `null` where it does not hang. */
-export function dryAt(one: SheetToPlan): number | null {
-  const hung = hungAtOf(one.state)
-  return hung === null ? null : hung + dryingOf(one) * 1000
 }
 
 /** One step of a plan, in milliseconds. */

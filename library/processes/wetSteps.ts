@@ -25,13 +25,6 @@ export const serves = (squareMetresPerLitre: number, followedBy?: string): NonNu
   source: `About ${Math.round(squareMetresPerLitre / 0.0516)} prints of 8 × 10 in a litre; from memory, to be judged by the prints`,
 })
 
-/** Made up for the print in hand and poured away after it. */
-export const forOnePrint: NonNullable<Bath['use']> = {
-  manner: 'oneShot',
-  standing: 'practice',
-  source: 'Made fresh for the print, common practice',
-}
-
 const stock = (substanceId: string, percentWv: number) => [{ substanceId, percentWv }]
 
 export const goldToner: Bath = {
