@@ -46,7 +46,10 @@ export async function benchPlan({ load }, longMinutes) {
   const operations = problem.jobs.reduce((sum, job) => sum + job.length, 0)
   timed(solve, problem, { ...USUAL_EFFORT, tries: 50 })
   const usual = timed(solve, problem, USUAL_EFFORT)
-  const again = timed(solve, sessionOf(midst).problem, { ...USUAL_EFFORT, tries: Math.round(USUAL_EFFORT.tries / 3) })
+  const again = timed(solve, sessionOf(midst).problem, {
+    ...USUAL_EFFORT,
+    tries: Math.round(USUAL_EFFORT.tries / 3),
+  })
   const tries = Math.round((USUAL_EFFORT.tries * longMinutes * 60_000) / usual.whole)
   const long = usual.found.isProven ? usual : timed(solve, problem, { ...USUAL_EFFORT, tries })
   const gap = usual.found.length / long.found.length - 1
@@ -60,6 +63,9 @@ export async function benchPlan({ load }, longMinutes) {
       : `  ${(100 * gap).toFixed(1)} % longer than a run of ${longMinutes} min finds (limit 5 %), ${(100 * (usual.found.length / usual.found.bound - 1)).toFixed(1)} % above the bound`,
   )
   return (
-    usual.first <= BUDGET.first && usual.whole <= BUDGET.whole && again.whole <= BUDGET.replan && (usual.found.isProven || gap <= 0.05)
+    usual.first <= BUDGET.first &&
+    usual.whole <= BUDGET.whole &&
+    again.whole <= BUDGET.replan &&
+    (usual.found.isProven || gap <= 0.05)
   )
 }

@@ -11,12 +11,16 @@ export const useNow = defineStore('now', () => {
     type: 'module',
     name: 'beat',
   })
+  let lastBeat = 0
   const read = () => {
     now.value = Date.now()
   }
-  beat.addEventListener('message', read)
-  // Until the worker is up, and should it never come up, the page's own timer serves.
-  setInterval(read, 250)
+  beat.addEventListener('message', () => {
+    lastBeat = performance.now()
+    read()
+  })
+  // Until the worker is up, and should it never come up, the page's own timer serves; both at once would draw twice.
+  setInterval(() => performance.now() - lastBeat > 600 && read(), 250)
   document.addEventListener('visibilitychange', read)
   return { now }
 })

@@ -27,6 +27,8 @@ interface LedgeItem {
   share: number
   to: RouteLocationRaw
 }
+/** A bar that grew by a part of a pixel would be painted for nothing, four times a second. */
+const inSteps = (share: number) => Math.min(1, Math.floor(share * 150) / 150)
 const worked = computed(() =>
   ledgeOf(workroom.states, now.now, lights.courseOf).flatMap((clock): LedgeItem[] => {
     const found = workroom.work(clock.sheetId)
@@ -38,7 +40,7 @@ const worked = computed(() =>
         line: `${found.name} · ${ledgeLine(found.definition, clock, now.now)}`,
         isOver: (clock.remainingSeconds ?? 1) <= 0,
         isHeld: clock.held,
-        share: clock.targetSeconds ? Math.min(1, clock.elapsedSeconds / clock.targetSeconds) : 0,
+        share: clock.targetSeconds ? inSteps(clock.elapsedSeconds / clock.targetSeconds) : 0,
         to: { name: stationOfSheet(found.state), params: { sheetId: clock.sheetId } },
       },
     ]
@@ -112,6 +114,8 @@ defineExpose({ goToNearest })
 
 .TheLedge-clock {
   position: relative;
+  content-visibility: auto;
+  contain-intrinsic-width: auto 210px;
   display: grid;
   flex: none;
   align-content: center;

@@ -1,16 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { benchOf, liesIn, type BenchTray } from '@core/process/bench'
-import { clocksOf } from '@core/process/deadlines'
 import { useOf } from '@core/process/baths'
 import { stepInHand } from '@core/process/run'
 import { formatSpan } from '@core/quantity/format'
 import type { ProcessDefinition } from '@core/record/definition'
-import { useNow } from '../data/useNow'
 import type { SheetInRoom } from '../data/workroom.store'
-import { ledgeFigure } from '../shell/ledgeWords'
 import { useBaths } from './baths.store'
 import { bathLine, isWanting } from './bathWords'
+import TrayChip from './TrayChip.vue'
 
 /** The trays of one process as they stand on the bench, left to right, with the sheets that lie in them. */
 const props = defineProps<{
@@ -25,7 +23,7 @@ const props = defineProps<{
   isAside: boolean
 }>()
 const emit = defineEmits<{ choose: [sheetId: string]; open: [tray: BenchTray] }>()
-const [now, baths] = [useNow(), useBaths()]
+const baths = useBaths()
 
 const choices = computed(() => props.sheets[0]?.sheet.choices ?? {})
 const trays = computed(() =>
@@ -37,12 +35,7 @@ const trays = computed(() =>
       const standing = bath && baths.standingOf(bath)
       return {
         tray,
-        lying: lying.map((one) => {
-          const clock = clocksOf(one.state, now.now).find(
-            (reading) => reading.stepId === stepInHand(one.state)?.planned.id,
-          )
-          return { one, figure: clock ? ledgeFigure(clock) : '', isOver: (clock?.remainingSeconds ?? 1) <= 0 }
-        }),
+        lying,
         title: tray.isLine ? 'The line' : tray.title,
         line: tray.isLine ? 'until it is dry' : leastLine(tray),
         waters: lying[0] ? (stepInHand(lying[0].state)?.waters.length ?? 0) : 0,
@@ -73,19 +66,15 @@ const leastLine = (tray: BenchTray) =>
         :class="{ 'is-line': tray.isLine, 'is-full': lying.length }"
       >
         <div class="TrayRow-tray" :class="{ 'is-empty': bathWords === 'not filled' }">
-          <button
-            v-for="{ one, figure, isOver } in lying"
+          <TrayChip
+            v-for="one in lying"
             :key="one.sheet.id"
-            type="button"
             class="TrayRow-sheet"
-            :class="{ 'is-over': isOver }"
-            :aria-pressed="one.sheet.id === inHandId"
-            :aria-label="`Sheet ${one.sheet.number}, ${one.sheet.title}`"
-            @click="emit('choose', one.sheet.id)"
-          >
-            {{ one.sheet.number }}
-            <small v-if="!tray.isLine">{{ figure }}</small>
-          </button>
+            :one="one"
+            :is-in-hand="one.sheet.id === inHandId"
+            :has-clock="!tray.isLine"
+            @choose="emit('choose', one.sheet.id)"
+          />
         </div>
         <h2>{{ title }}</h2>
         <p class="es-quiet">{{ line }}</p>
@@ -163,37 +152,6 @@ const leastLine = (tray: BenchTray) =>
   border-width: 2px 0 0;
   border-radius: 0;
   background: none;
-}
-
-.TrayRow-sheet {
-  display: grid;
-  gap: 2px;
-  align-content: center;
-  justify-items: center;
-  width: 62px;
-  height: 80px;
-  border: 0;
-  background: var(--es-card);
-  box-shadow: var(--es-shadow);
-  cursor: pointer;
-  font-size: 20px;
-}
-
-.TrayRow-sheet small {
-  color: var(--es-quiet);
-  font-size: 13px;
-  font-variant-numeric: tabular-nums;
-}
-
-.TrayRow-sheet.is-over small {
-  color: var(--es-ember);
-  font-weight: 700;
-}
-
-.TrayRow-sheet[aria-pressed='true'] {
-  box-shadow:
-    inset 0 -4px 0 var(--es-ember),
-    var(--es-shadow);
 }
 
 h2 {

@@ -51,6 +51,8 @@ function withBath(next: Happening): Happening {
   return bath && next.type === 'stepFinished' ? { ...next, bathId: bath.id } : next
 }
 
+// What is told in words need not be asked at every beat.
+const second = computed(() => Math.floor(now.now / 1000) * 1000)
 const isWaiting = computed(() => step.value?.status === 'waiting')
 const title = computed(() => {
   if (hasMovedOn.value) return inHand.value?.state.setAside ? 'Set aside' : 'On the line'
@@ -84,12 +86,12 @@ const other = computed(() => {
     (one) =>
       one.sheet.id !== inHand.value?.sheet.id && one.state.steps[one.state.current]?.status === 'waiting',
   )
-  const id = waiting?.sheet.id ?? ledgeOf(states, now.now)[0]?.sheetId
+  const id = waiting?.sheet.id ?? ledgeOf(states, second.value)[0]?.sheetId
   return id ? (workroom.find(id) ?? null) : null
 })
 const rocking = computed(() => {
-  const next = step.value && nextRocking(step.value, now.now)
-  return next ? formatClock(Math.ceil((next - now.now) / 1000)) : null
+  const next = step.value && nextRocking(step.value, second.value)
+  return next ? formatClock(Math.ceil((next - second.value) / 1000)) : null
 })
 
 const opened = ref<{ tray: BenchTray; processId: string } | null>(null)
@@ -148,7 +150,7 @@ useKeyRows('In the water', () => {
 })
 
 const slips = computed(() =>
-  inHand.value ? slipsOf(inHand.value.state, inHand.value.definition, now.now) : [],
+  inHand.value ? slipsOf(inHand.value.state, inHand.value.definition, second.value) : [],
 )
 useMarginNotes(() => {
   const one = inHand.value
