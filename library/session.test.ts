@@ -224,6 +224,10 @@ describe('why there is no plan', () => {
     const end = solved(input(two), EFFORT).length
     expect(reasons[0]).toMatchObject({ kind: 'finishBy' })
     expect(reasons[0]!.kind === 'finishBy' && reasons[0]!.endsAt).toBeGreaterThanOrEqual(T0 + end * 1000)
+    expect(whyNone(input(two, { finishBy: T0 + 20 * MINUTE })).at(-1)).toEqual({
+      kind: 'tooLong',
+      sheetIds: [uuid(1), uuid(2)],
+    })
   })
 
   it('is a sheet too many, or a place too few', () => {

@@ -45,6 +45,10 @@ const top = computed(() => stack.value.at(-1))
 </template>
 
 <style scoped>
+.LayerStack {
+  margin-bottom: 16px;
+}
+
 h2 {
   font-size: 18px;
 }

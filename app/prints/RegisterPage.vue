@@ -313,15 +313,17 @@ useMarginNotes(() => [
 
 .RegisterPage-picture {
   display: grid;
-  align-self: start;
+  place-self: start;
   box-shadow: var(--es-shadow);
 }
 
 .RegisterPage-picture canvas,
 .RegisterPage-picture svg {
   grid-area: 1 / 1;
-  width: 100%;
+  width: auto;
+  max-width: 100%;
   height: auto;
+  max-height: 430px;
 }
 
 svg circle,

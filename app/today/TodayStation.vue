@@ -125,7 +125,7 @@ const stepTitle = (sheetId: string, stepId: string) =>
     ?.definition.steps.find((step) => step.id === stepId)
     ?.title.toLowerCase() ?? stepId
 const kicker = computed(() => {
-  const planned = plans.current ? `, planned until ${momentSaid(plans.current.endsAt, now.now)}` : ''
+  const planned = plans.current ? `, planned until ${timeOfDay(plans.current.endsAt)}` : ''
   return `${nameOfDay(now.now)}, ${dayLine(workroom.sheets)}${planned}`
 })
 const prepared = usePreparations(() => plans.current)

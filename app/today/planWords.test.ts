@@ -14,6 +14,8 @@ describe('why there is no plan', () => {
     [{ kind: 'room', more: 'frames' }, /further frame/],
     [{ kind: 'room', more: 'washPlaces' }, /in the wash/],
     [{ kind: 'without', sheetId: '9' }, /without Sheet 9/],
+    [{ kind: 'tooLong', sheetIds: ['3', '4'] }, /^Sheet 3, Sheet 4 take longer/],
+    [{ kind: 'tooLong', sheetIds: ['3'] }, /^Sheet 3 takes longer/],
   ] as const)('%o', (reason, said) => expect(reasonLine(reason, named, T0)).toMatch(said))
 
   it('says of a moved step what is in its way and what would do', () => {

@@ -25,6 +25,8 @@ export function reasonLine(reason: Reason, named: Named, now: number): string {
       return `All together they end at ${momentSaid(reason.endsAt, now)} at the best that was found. Give it until then.`
     case 'sheet':
       return `${named(reason.sheetId)} cannot be printed in its own windows, whatever the others do. Change its plan, or leave it out.`
+    case 'tooLong':
+      return `${reason.sheetIds.map(named).join(', ')} ${reason.sheetIds.length === 1 ? 'takes' : 'take'} longer than that even alone.`
     case 'room':
       return MORE[reason.more]
     case 'without':

@@ -69,7 +69,9 @@ function clockSlips(step: StepState, words: StepDefinition | undefined, now: num
   if (step.status === 'done' && leastSeconds !== undefined && elapsed < leastSeconds - slack)
     return [slip('early', leastSeconds - elapsed, words?.early ?? EARLY, 'hand')]
   const ceiling = words?.late?.afterSeconds ?? mostSeconds
-  if (kind === 'bath' && ceiling !== undefined && elapsed > ceiling + SLACK_SECONDS)
+  // Where the process has words for it the ceiling is meant; else a hand that was busy elsewhere is no news.
+  const grace = words?.late ? SLACK_SECONDS : Math.max(15, 0.25 * (ceiling ?? 0))
+  if (kind === 'bath' && ceiling !== undefined && elapsed > ceiling + grace)
     return [slip('late', elapsed - ceiling, words?.late?.means ?? LATE, words?.late?.blames ?? 'hand')]
   return []
 }

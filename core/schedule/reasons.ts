@@ -10,6 +10,8 @@ export type Reason =
   | { kind: 'finishBy'; endsAt: number }
   /** This sheet cannot be printed in its windows, whatever the others do. */
   | { kind: 'sheet'; sheetId: string }
+  /** These take longer than the session lasts, even by themselves. */
+  | { kind: 'tooLong'; sheetIds: readonly string[] }
   /** One more of something in the room would do. */
   | { kind: 'room'; more: keyof SessionInput['room'] }
   /** It goes without this sheet. */
@@ -43,10 +45,18 @@ export function whyNone(input: SessionInput): Reason[] {
   for (const more of ROOM)
     if (goes({ ...input, room: { ...input.room, [more]: input.room[more] + 1 } }))
       reasons.push({ kind: 'room', more })
-  const alone = (one: SheetToPlan) => ({ ...input, sheets: [one] })
+  const alone = (one: SheetToPlan): SessionInput => ({ ...input, sheets: [one], finishBy: undefined })
   const hopeless = input.sheets.filter((one) => !goes(alone(one)))
   reasons.push(...hopeless.map(({ sheet }) => ({ kind: 'sheet' as const, sheetId: sheet.id })))
-  if (!hopeless.length && input.sheets.length > 1)
+  const others = input.sheets.filter((one) => !hopeless.includes(one))
+  const tooLong =
+    input.finishBy === undefined
+      ? []
+      : others
+          .filter((one) => !goes({ ...alone(one), finishBy: input.finishBy }))
+          .map(({ sheet }) => sheet.id)
+  if (tooLong.length) reasons.push({ kind: 'tooLong', sheetIds: tooLong })
+  else if (!hopeless.length && input.sheets.length > 1)
     for (const left of input.sheets)
       if (goes({ ...input, sheets: input.sheets.filter((one) => one !== left) }))
         reasons.push({ kind: 'without', sheetId: left.sheet.id })
