@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
+import { scanOfTwoLayers } from '../scripts/two-layers.mjs'
 import { CHROMIUM, DEMO_ADDRESS, FLAGS, OWN_ADDRESS } from './browser.ts'
 import { expectDim, open, pick, toTheWater, walkOn } from './workroom.ts'
 
@@ -61,7 +62,7 @@ test('three prints of three processes lie in the trays at once, each with its cl
   await page.clock.fastForward(20_000)
   await next(page).click()
   await expect(page.getByRole('heading', { name: 'Ready: clear in citric acid', level: 1 })).toBeVisible()
-  await expect(margin(page)).toContainText(/Develop in citrate: 1 min (3\d|40) s early/)
+  await expect(margin(page)).toContainText(/Develop in citrate: 1\smin\s(3\d|40)\ss early/)
   await expect(tray(page, 'Kallitype', 'Develop in citrate')).toContainText('1 print; add 200 ml after 8')
   // Seven minutes in the acid: the paper does not suit.
   await next(page).click()
@@ -129,25 +130,6 @@ test('gum over a toned salted print: one sheet, two layers, each in its own time
   await expect(page.getByText(/, 2 layers/)).toBeVisible()
 })
 
-/** A scan of a sheet with the crosses of two films on it, the upper one moved, mm. */
-function scanOfTwo(right: number, down: number): Promise<Buffer> {
-  const inch = 300 / 25.4
-  const [w, h, b, arm] = [203.2 + 20, 254 + 20, 10, 4]
-  const cross = (x: number, y: number) =>
-    `<path d="M${x - arm} ${y}h${2 * arm}M${x} ${y - arm}v${2 * arm}" stroke="#234" stroke-width="0.3"/>`
-  const sides = (step: number): [number, number][] => [
-    [w / 2 + step, b / 2],
-    [w - b / 2, h / 2 + step],
-    [w / 2 + step, h - b / 2],
-    [b / 2, h / 2 + step],
-  ]
-  const corners: [number, number][] = [[b / 2, b / 2], [w - b / 2, b / 2], [w - b / 2, h - b / 2], [b / 2, h - b / 2]] // prettier-ignore
-  const lower = [...corners, ...sides(0)].map(([x, y]) => cross(x, y))
-  const upper = sides(2 * arm + 3).map(([x, y]) => cross(x + right, y + down))
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${Math.round((w + 20) * inch)}" height="${Math.round((h + 20) * inch)}" viewBox="-10 -10 ${w + 20} ${h + 20}"><rect x="-10" y="-10" width="${w + 20}" height="${h + 20}" fill="#eee8dc"/><rect x="${b}" y="${b}" width="${w - 2 * b}" height="${h - 2 * b}" fill="#557"/>${lower.join('')}${upper.join('')}</svg>`
-  return sharp(Buffer.from(svg)).png().toBuffer()
-}
-
 test('the register of a print in two layers is read from its scan, with what to do', async ({ page }) => {
   await open(page, `${DEMO_ADDRESS}/prints`)
   await page.getByRole('button', { name: /Signal mast/ }).click()
@@ -157,11 +139,19 @@ test('the register of a print in two layers is read from its scan, with what to 
   const file = page.getByLabel('Scan or photo of the sheet')
   await file.setInputFiles({ name: 'bare.png', mimeType: 'image/png', buffer: await sharp({ create: { width: 900, height: 1100, channels: 3, background: '#ddd' } }).png().toBuffer() }) // prettier-ignore
   await expect(page.getByRole('alert')).toContainText('could not be found')
-  await file.setInputFiles({ name: 'two.png', mimeType: 'image/png', buffer: await scanOfTwo(0.8, -0.5) })
+  await file.setInputFiles({
+    name: 'two.png',
+    mimeType: 'image/png',
+    buffer: await scanOfTwoLayers(0.8, -0.5),
+  })
   await expect(
     page.getByText(/Lay the upper film 0.8\d? mm further to the left and 0.5\d? mm further down/),
   ).toBeVisible()
   await expect(page.getByRole('img', { name: 'Marks found in the picture' }).locator('circle')).toHaveCount(4)
+  // The picture lies in the dim room's colour like every other.
+  await page.keyboard.press('d')
+  await expectDim(page)
+  await page.keyboard.press('d')
   await page.getByRole('button', { name: 'Keep it with the sheet' }).click()
   await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText('two.png: worst mark')
 })
@@ -263,6 +253,9 @@ test('a plan is made, slips, is made again, refuses what cannot be, and goes int
     page.getByText(/It can be begun at \d\d:\d\d at the soonest|is in the way then|does not fit there/),
   ).toBeVisible()
 
+  await page.keyboard.press('d')
+  await expectDim(page)
+  await page.keyboard.press('d')
   await page.getByRole('link', { name: 'To have ready' }).click()
   await expect(page.getByRole('listitem').filter({ hasText: /Citrate developer/ })).toBeVisible()
   const [download] = await Promise.all([

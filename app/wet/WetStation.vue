@@ -325,7 +325,12 @@ function aheadNotes(one: SheetInRoom): MarginNote[] {
   font-size: clamp(64px, 8vw, 92px);
 }
 
+/* Always at hand, however many trays there are. */
 .WetStation-acts {
+  position: sticky;
+  bottom: -24px;
+  padding: 8px 0 16px;
+  background: var(--es-page);
   display: flex;
   flex-wrap: wrap;
   gap: 12px;
@@ -339,6 +344,12 @@ function aheadNotes(one: SheetInRoom): MarginNote[] {
 @media (width <= 820px) {
   .WetStation-bath {
     grid-template-columns: minmax(0, 1fr);
+  }
+
+  /* On a telephone what is in the hand comes before the rest of the bench. */
+  .WetStation > :deep(section),
+  .WetStation-aside {
+    order: 1;
   }
 }
 </style>

@@ -1,0 +1,1 @@
+export function scanOfTwoLayers(right?: number, down?: number): Promise<Buffer>
