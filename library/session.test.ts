@@ -10,6 +10,7 @@ import {
   needsInTime,
   papersToTreat,
   coatsAlike,
+  lampsToLight,
   costOfSession,
   type SheetWithAll,
 } from '@core/schedule/needs'
@@ -157,6 +158,16 @@ describe('a session', () => {
   })
 })
 
+describe('the light', () => {
+  it('has as many frames in the sun as there are, and under a lamp as fit', () => {
+    const pair = [1, 2].map((n) => planned(n, 'classic-cyanotype', { exposureSeconds: 3600 }))
+    const lamp = solved(input(pair), EFFORT).length
+    const sun = solved(input(pair.map((one) => ({ ...one, isSun: true }))), EFFORT).length
+    expect(lamp).toBeGreaterThan(2 * 3600)
+    expect(sun).toBeLessThan(2 * 3600)
+  })
+})
+
 describe('a layer over a print that hangs already', () => {
   it('waits until that is dry', () => {
     const gum = { ...planned(3, 'gum-over', { over: uuid(50) }), notBefore: T0 + 40 * MINUTE }
@@ -299,6 +310,17 @@ describe('what a session asks for', () => {
     expect(preparationsFor([], due)[0]).toMatchObject({ kind: 'treat', because: 'rests' })
     expect(papersToTreat(on, moves, [paper], () => true)).toEqual([])
     expect(papersToTreat(on, moves, [{ ...paper, buffered: 'no' }], () => false)).toEqual([])
+  })
+
+  it('has the lamp lit before the first exposure, and no sun', () => {
+    const lamp = { id: LAMP, name: 'Box', kind: 'uvBox' as const, note: '', changedAt: T0 }
+    const first = Math.min(...sheets.map((one) => moveOf(moves, one.sheet.number, 'expose').from))
+    const due = lampsToLight(sheets, moves, [lamp])
+    expect(preparationsFor([], [], due)).toMatchObject([
+      { kind: 'warmUp', wantedAt: first, beginBy: first - 5 * MINUTE },
+    ])
+    expect(lampsToLight(sheets, moves, [{ ...lamp, kind: 'sun' }])).toEqual([])
+    expect(lampsToLight(sheets, moves, [{ ...lamp, id: uuid(1) }])).toEqual([])
   })
 
   it('sees which sheets could share one glass', () => {

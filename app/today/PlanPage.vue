@@ -21,6 +21,7 @@ import PlanTable from './PlanTable.vue'
 import { usePlan, wasStopped, type Planning, type PlanWish } from './plan.store'
 import { reasonLine } from './planWords'
 import { readTime } from './readTime'
+import { partGlass, shareGlass } from './shareGlass'
 
 /** A session planned from the prints wanted: which sheets, from when, until when, with what there is in the room. */
 const [router, workroom, plans, now, notice] = [useRouter(), useWorkroom(), usePlan(), useNow(), useNotice()]
@@ -134,14 +135,17 @@ useKeyRows('The plan', () => [
   { key: 'escape', name: 'Back to today', run: () => void router.push({ name: 'today' }) },
 ])
 
-/** What would make the day easier, and is the printer's to choose. */
-const hints = computed(() => {
-  const groups = coatsAlike(plans.sheetsOf([...chosen.value]))
-  return groups.map(
-    (group) =>
-      `${group.map((one) => one.sheet.number).join(', ')} take the same mix: begun together as sheets alike, they would be coated from one glass.`,
-  )
-})
+/** Sheets that take the same mix: what would save one is the printer's to choose. */
+const alike = computed(() =>
+  coatsAlike(plans.sheetsOf([...chosen.value])).map((group) => group.map((one) => one.sheet)),
+)
+async function fromOneGlass(sheets: readonly { id: string; number: number }[]): Promise<void> {
+  const ids = sheets.map((sheet) => sheet.id)
+  await shareGlass(ids)
+  made.value = null
+  notice.say(`Sheets ${numbersOf(sheets)} are coated from one glass.`, () => void partGlass(ids))
+}
+const numbersOf = (sheets: readonly { number: number }[]) => sheets.map((sheet) => sheet.number).join(', ')
 useMarginNotes(() => [
   {
     title: 'What a plan keeps',
@@ -150,7 +154,6 @@ useMarginNotes(() => [
       'One pair of hands: three minutes for a mix, two for a coat, one to lay a frame, half a minute to take it out, twenty seconds from tray to tray, a minute to hang. Common practice; where this app starts.',
     ],
   },
-  ...(hints.value.length ? [{ title: 'Would save a mix', lines: hints.value }] : []),
   ...(made.value?.plan.spent.length
     ? [
         {
@@ -199,6 +202,11 @@ useMarginNotes(() => [
       </label>
       <p v-if="faults.sheets" role="alert">{{ faults.sheets.problem }} {{ faults.sheets.remedy }}</p>
     </fieldset>
+
+    <p v-for="sheets in alike" :key="numbersOf(sheets)" class="PlanPage-alike">
+      Sheets {{ numbersOf(sheets) }} take the same mix.
+      <button type="button" @click="fromOneGlass(sheets)">Coat them from one glass</button>
+    </p>
 
     <div class="PlanPage-fields">
       <TextField v-model="startsAt" label="Begin at" placeholder="now" :fault="faults.startsAt" />
@@ -304,6 +312,15 @@ legend {
   grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
   gap: 6px 24px;
   max-width: 760px;
+}
+
+.PlanPage-alike button {
+  min-height: 32px;
+  border: 0;
+  background: none;
+  color: inherit;
+  cursor: pointer;
+  text-decoration: underline;
 }
 
 summary {

@@ -88,6 +88,7 @@ export const usePlan = defineStore('plan', () => {
     ...one,
     outline: one.state.begunAt === null ? outlineOf(one.definition, one.sheet, gramsOf(one)) : [],
     notBefore: one.state.begunAt === null ? dryUnder(one) : undefined,
+    isSun: workroom.lights.find((light) => light.id === one.sheet.lightId)?.kind === 'sun',
   })
   const sheetsOf = (ids: readonly string[]): SheetWithAll[] =>
     ids.flatMap((id) => {

@@ -68,6 +68,7 @@ const BECAUSE: Record<Preparation['because'], string> = {
   ripens: 'it has to ripen',
   keepsShort: 'it does not keep: no earlier than it must be',
   rests: 'bath, drying and rest',
+  steady: 'so that it burns steady',
   hands: '',
 }
 

@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { costOfSession, needsInTime, papersToTreat } from '@core/schedule/needs'
+import { costOfSession, lampsToLight, needsInTime, papersToTreat } from '@core/schedule/needs'
 import { preparationsFor } from '@core/schedule/preparation'
 import { shoppingList } from '@core/shelf/readiness'
 import type { DayPlan } from '@core/record/plan'
@@ -36,7 +36,7 @@ export function usePreparations(plan: () => DayPlan | null) {
     const needs = needsInTime(sheets, found.moves, { ...shelf, now: minute.value }, stands)
     const papers = papersToTreat(sheets, found.moves, workroom.papers, (id) => treated.value.has(id))
     return {
-      list: preparationsFor(needs, papers),
+      list: preparationsFor(needs, papers, lampsToLight(sheets, found.moves, workroom.lights)),
       shopping: shoppingList(needs, workroom.bottles, workroom.taken, substances).filter(
         (line) => line.grams > line.haveGrams,
       ),

@@ -112,6 +112,18 @@ const readVolume = (text: string, field: string) => {
     })
   return value
 }
+/** A bottle gives no more than it holds. */
+function checkLeft(millilitres: number): void {
+  const bottle = ready.value.find((one) => one.id === bottleId.value)
+  const left = bottle ? leftIn(bottle, workroom.taken) : null
+  if (left !== null && left < millilitres - 1e-6)
+    throw new CoreError({
+      code: 'short',
+      field: 'volume',
+      problem: `${bottle?.label} holds ${formatQuantity(left, 'volume')}.`,
+      remedy: 'Pour less, or take another bottle.',
+    })
+}
 const readCelsius = (text: string) =>
   text.trim() ? parseQuantity(text, 'temperature', { field: 'temperature', bareUnit: 'degC' }) : undefined
 const fromBottle = computed(() => (bottleId.value ? { bottleId: bottleId.value } : {}))
@@ -124,6 +136,7 @@ async function fill(): Promise<void> {
   await attempt('volume', async () => {
     const millilitres = readVolume(volume.value, 'volume')
     const bottle = ready.value.find((one) => one.id === bottleId.value)
+    checkLeft(millilitres)
     const contents = bottle
       ? bottle.contents.map(({ substanceId, percent }) => ({ substanceId, percent }))
       : solutes.value.map(({ substanceId, percentWv }) => ({ substanceId, percent: percentWv }))
@@ -148,6 +161,7 @@ async function add(): Promise<void> {
   if (!held) return
   await attempt('addition', async () => {
     const millilitres = readVolume(addition.value, 'addition')
+    checkLeft(millilitres)
     await replenish(held, millilitres, bottleId.value || undefined)
     notice.say(
       `${held.name}: ${formatQuantity(millilitres, 'volume')} added.`,

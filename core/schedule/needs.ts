@@ -1,12 +1,13 @@
+import { warmAfterSeconds } from '../light/lamp'
 import { trayOf } from '../process/trays'
 import { wordsIdOf } from '../process/run'
 import { planMix, mixesFor, startingParts } from '../process/mixPlan'
 import { lotsFor } from '../chemistry/lots'
 import { schoolStocks } from '../process/plan'
-import type { Bottle, Paper, Sheet } from '../record/records'
+import type { Bottle, Light, Paper, Sheet } from '../record/records'
 import type { ProcessDefinition, SoluteDefinition } from '../record/definition'
 import { needsOf, type ReadinessInput } from '../shelf/readiness'
-import type { NeedInTime, PaperInTime } from './preparation'
+import type { LampInTime, NeedInTime, PaperInTime } from './preparation'
 import type { PlannedMove, SheetToPlan } from './session'
 
 export type SheetWithAll = Omit<SheetToPlan, 'sheet'> & { sheet: Sheet }
@@ -102,6 +103,36 @@ export function papersToTreat(
     else due.set(paper.id, { id: paper.id, what: paper.name, wantedAt, seconds: TREATMENT_SECONDS })
   }
   return [...due.values()]
+}
+
+/** A lamp whose warm-up is not known burns steady after about so long: common practice, where this app starts. */
+const WARM_UP_SECONDS = 300
+
+/** Lamps that have to burn steady before the session's first exposure under each. */
+export function lampsToLight(
+  sheets: readonly SheetWithAll[],
+  moves: readonly PlannedMove[],
+  lights: readonly Light[],
+): LampInTime[] {
+  return lights.flatMap((light) => {
+    if (light.kind === 'sun') return []
+    const exposures = sheets
+      .filter((one) => one.sheet.lightId === light.id)
+      .flatMap(({ sheet, state, outline }) => {
+        const planned = state.begunAt === null ? outline : state.steps.map((step) => step.planned)
+        const isExposure = (stepId: string) => planned.find((step) => step.id === stepId)?.kind === 'expose'
+        return moves.filter((move) => move.sheetId === sheet.id && isExposure(move.stepId))
+      })
+    if (!exposures.length) return []
+    return [
+      {
+        id: light.id,
+        what: light.name,
+        wantedAt: Math.min(...exposures.map((move) => move.from)),
+        seconds: light.warmUp ? warmAfterSeconds(light.warmUp) : WARM_UP_SECONDS,
+      },
+    ]
+  })
 }
 
 /**

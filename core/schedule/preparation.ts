@@ -10,7 +10,7 @@ export interface Preparation {
   /** Wanted at this moment. */
   wantedAt: number
   /** Why so early, or so late. */
-  because: 'ripens' | 'keepsShort' | 'rests' | 'hands'
+  because: 'ripens' | 'keepsShort' | 'rests' | 'steady' | 'hands'
   millilitres?: number
 }
 
@@ -29,6 +29,14 @@ export interface PaperInTime {
   seconds: number
 }
 
+export interface LampInTime {
+  id: string
+  what: string
+  wantedAt: number
+  /** Until it burns steady. */
+  seconds: number
+}
+
 /** To weigh and dissolve one solution takes about so long: common practice, where this app starts. */
 const MAKING_SECONDS = 1200
 /** To fill a tray from what stands ready. */
@@ -40,7 +48,11 @@ const SHORT_LIVED_SECONDS = 86_400
  * What has to be made, filled and treated before a session, in the order of when to begin: what ripens early, what does
  * not keep at the last moment, paper with time to dry.
  */
-export function preparationsFor(needs: readonly NeedInTime[], papers: readonly PaperInTime[]): Preparation[] {
+export function preparationsFor(
+  needs: readonly NeedInTime[],
+  papers: readonly PaperInTime[],
+  lamps: readonly LampInTime[] = [],
+): Preparation[] {
   const solutions = needs.map((need): Preparation => {
     const isShort = need.readyMillilitres !== null && need.readyMillilitres < need.millilitres
     const ripens = isShort ? (need.ripensSeconds ?? 0) : 0
@@ -64,7 +76,15 @@ export function preparationsFor(needs: readonly NeedInTime[], papers: readonly P
     wantedAt: paper.wantedAt,
     because: 'rests',
   }))
+  const burning = lamps.map((lamp): Preparation => ({
+    kind: 'warmUp',
+    id: lamp.id,
+    what: lamp.what,
+    beginBy: lamp.wantedAt - lamp.seconds * 1000,
+    wantedAt: lamp.wantedAt,
+    because: 'steady',
+  }))
   // A coat's bottle that stands ready asks for nothing; a tray is filled in any case.
   const due = solutions.filter((one, i) => one.kind === 'make' || needs[i]!.use === 'bath')
-  return [...due, ...sheets].sort((a, b) => a.beginBy - b.beginBy)
+  return [...due, ...sheets, ...burning].sort((a, b) => a.beginBy - b.beginBy)
 }

@@ -16,6 +16,8 @@ export interface SheetToPlan {
   state: RunState
   /** Its steps where work has not begun (see `outlineOf`); else its log has them. */
   outline: readonly PlannedStep[]
+  /** Whether it is printed by the sun, under which as many frames lie as there are. */
+  isSun?: boolean
   /** When the print under this layer is dry, milliseconds. */
   notBefore?: number | undefined
 }
@@ -143,7 +145,8 @@ class Resources {
     return known >= 0 ? known : this.list.push({ name, capacity }) - 1
   }
 
-  light = (lightId: string | undefined) => this.named(`light ${lightId ?? ''}`, this.room.underOneLight)
+  light = ({ sheet, isSun }: SheetToPlan) =>
+    this.named(`light ${sheet.lightId ?? ''}`, isSun ? this.room.frames : this.room.underOneLight)
 
   trayOf({ definition, sheet }: SheetToPlan, planned: PlannedStep) {
     const step = definition.steps.find((one) => one.id === wordsIdOf(planned))
@@ -260,7 +263,7 @@ function usesOf(
       const looks = one.definition.steps.find((step) => step.id === wordsIdOf(planned))?.looks ?? []
       const seconds = exposureSeconds ?? 0
       return [
-        whole(room.light(one.sheet.lightId)),
+        whole(room.light(one)),
         use(frames, 'start', -HANDS.framing, 'end', HANDS.unframing),
         use(hands, 'start', -HANDS.framing, 'start', 0),
         use(hands, 'end', 0, 'end', HANDS.unframing),
