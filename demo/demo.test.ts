@@ -5,6 +5,9 @@ import { replay } from '@core/process/run'
 import { trueBaseDose, VIRTUAL_COATS } from '@core/simulate/coat'
 import { characteristicOf } from '@core/tone/characteristic'
 import { curveOf, stageOf } from '@core/negative/calibration'
+import { passesOf } from '@core/process/baths'
+import { stackOf } from '@core/process/layers'
+import { registerOf } from '@core/negative/register'
 import { placeOf } from '@core/process/standing'
 import { looksDue } from '@core/schedule/nextThing'
 import { logsBySheet } from '@core/record/logs'
@@ -88,6 +91,31 @@ describe('the demo scenario', () => {
     const ranges = curves.map((curve) => curve.negativeRange!.value)
     expect(ranges).toEqual([...ranges].sort((a, b) => b - a))
     expect(curves[0]!.outliers[17]).toBe(true)
+  })
+
+  it('has baths that served before, a print in two layers in register as it was read, and a plan of the day', () => {
+    const works = records.sheets.map((sheet) => ({
+      sheet,
+      state: replay(sheet.id, logs.get(sheet.id) ?? []),
+    }))
+    const citrate = records.baths.find((bath) => bath.bath === 'citrate')!
+    expect(passesOf(citrate.id, works)).toHaveLength(3)
+
+    const gum = records.sheets.find((sheet) => sheet.over !== undefined)!
+    expect(stackOf(works, gum.id)).toEqual([gum.over, gum.id])
+    const register = registerOf(records.registerChecks[0]!.marks)
+    expect(register.shift[0]).toBeCloseTo(0.34, 1)
+    expect(register.stretchAcross).toBeCloseTo(0.003, 4)
+
+    const [plan] = records.plans
+    expect(plan!.endsAt).toBeGreaterThanOrEqual(plan!.boundAt)
+    for (const id of plan!.sheetIds) {
+      const moves = plan!.moves.filter((move) => move.sheetId === id)
+      expect(moves.at(-1)!.stepId).toBe('hang')
+      for (const [i, move] of moves.slice(1).entries()) expect(move.from).toBeGreaterThanOrEqual(moves[i]!.to)
+    }
+    const hands = [...plan!.hands].sort((a, b) => a.from - b.from)
+    for (const [i, span] of hands.slice(1).entries()) expect(span.from).toBeGreaterThanOrEqual(hands[i]!.to)
   })
 
   it('knows nothing of the future', () => {

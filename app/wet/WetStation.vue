@@ -3,9 +3,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { BenchTray } from '@core/process/bench'
 import { ledgeOf } from '@core/process/deadlines'
-import { nextRocking, slipsOf } from '@core/process/timing'
-import { wordsIdOf } from '@core/process/run'
-import { trayOf } from '@core/process/trays'
+import { nextRocking } from '@core/process/timing'
 import { trayVolume } from '@core/paper/amounts'
 import { formatClock } from '@core/quantity/format'
 import type { Happening } from '@core/record/event'
@@ -19,15 +17,13 @@ import EmptyPage from '../shell/EmptyPage.vue'
 import EndpointStrip from '../shell/EndpointStrip.vue'
 import { useKeyRows } from '../shell/keys.store'
 import LeastTime from '../shell/LeastTime.vue'
-import { useMarginNotes, type MarginNote } from '../shell/margin.store'
 import { useNotice } from '../shell/notice.store'
 import StationHead from '../shell/StationHead.vue'
-import { cautionNotes, stepNotes } from '../shell/stepNotes'
 import { useStation } from '../shell/useStation'
 import BathPanel from './BathPanel.vue'
 import { useBaths } from './baths.store'
-import { meetsLines, slipLine } from './bathWords'
 import TrayRow from './TrayRow.vue'
+import { useWetNotes } from './useWetNotes'
 
 const [router, workroom, baths, now, notice] = [useRouter(), useWorkroom(), useBaths(), useNow(), useNotice()]
 const {
@@ -109,12 +105,7 @@ function next(): void {
   void move(`Sheet ${inHand.value?.sheet.number}: ${stepWords.value?.title.toLowerCase()}, ${what}.`)
 }
 /** Water is changed; a solution is not. */
-const isWater = computed(
-  () =>
-    !!inHand.value &&
-    !!stepWords.value &&
-    !trayOf(inHand.value.definition, stepWords.value, inHand.value.sheet.choices),
-)
+const isWater = computed(() => !!inHand.value && !baths.solutionOf(inHand.value, false))
 const changeWater = () => step.value && void record({ type: 'waterChanged', step: step.value.planned.id })
 
 /** Water in this tray: it may hold silver or dichromate, which is kept. */
@@ -149,49 +140,7 @@ useKeyRows('In the water', () => {
   ]
 })
 
-const slips = computed(() =>
-  inHand.value ? slipsOf(inHand.value.state, inHand.value.definition, second.value) : [],
-)
-useMarginNotes(() => {
-  const one = inHand.value
-  if (!one || hasMovedOn.value) return []
-  const notes: MarginNote[] = []
-  const titleOf = (id: string) => one.definition.steps.find((words) => words.id === id)?.title ?? id
-  if (slips.value.length)
-    notes.push({
-      title: 'As it happened',
-      lines: slips.value.map((slip) => slipLine(titleOf(slip.wordsId), slip)),
-      tone: 'caution',
-    })
-  notes.push(...stepNotes(one.definition, stepWords.value))
-  const solution = stepWords.value && trayOf(one.definition, stepWords.value, one.sheet.choices)
-  const bath = solution && baths.standing(one.definition, solution, one.sheet.choices)
-  const standing = bath && baths.standingOf(bath)
-  if (bath && standing)
-    notes.push({
-      title: isWaiting.value ? 'What it will meet' : 'What it lies in',
-      lines: meetsLines(bath, standing),
-    })
-  else if (solution)
-    notes.push({
-      title: 'This tray is not filled',
-      lines: ['Press its line below the tray to fill it: then its prints are counted.'],
-    })
-  notes.push(...aheadNotes(one))
-  return notes
-})
-
-/** The caution that comes with the next tray, while there is time to put gloves on. */
-function aheadNotes(one: SheetInRoom): MarginNote[] {
-  const ahead = one.state.steps[one.state.current + 1]
-  const words = ahead && one.definition.steps.find((known) => known.id === wordsIdOf(ahead.planned))
-  const fresh = words?.cautions.filter((id) => !stepWords.value?.cautions.includes(id)) ?? []
-  return words
-    ? fresh
-        .flatMap((id) => cautionNotes(one.definition, id))
-        .map((note) => ({ ...note, title: `Next, ${words.title.toLowerCase()}` }))
-    : []
-}
+useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second })
 </script>
 
 <template>

@@ -34,13 +34,17 @@ export const useBaths = defineStore('baths', () => {
     return standingBath(all.value, solution.id, solutesOf(definition, solution, choices))
   }
 
-  /** The bath that a sheet lies in at this moment. */
-  function bathUnder({ definition, state, sheet }: SheetInRoom): Bath | null {
+  /** The solution of the step that a sheet is at; with `isIn`, only where it has gone in. */
+  function solutionOf({ definition, state, sheet }: SheetInRoom, isIn: boolean) {
     const step = stepInHand(state)
     const words = step && definition.steps.find((one) => one.id === wordsIdOf(step.planned))
-    const solution = words && trayOf(definition, words, sheet.choices)
-    if (!solution || step.status === 'waiting') return null
-    return standing(definition, solution, sheet.choices)
+    if (!step || !words || (isIn && step.status === 'waiting')) return null
+    return trayOf(definition, words, sheet.choices)
+  }
+  /** The bath that a sheet lies in at this moment. */
+  function bathUnder(one: SheetInRoom): Bath | null {
+    const solution = solutionOf(one, true)
+    return solution && standing(one.definition, solution, one.sheet.choices)
   }
 
   const standings = computed(() => {
@@ -54,6 +58,5 @@ export const useBaths = defineStore('baths', () => {
     )
   })
   const standingOf = (bath: Bath): BathStanding | null => standings.value.get(bath.id) ?? null
-  const isReady = computed(() => rows.value !== null)
-  return { all, isReady, solutesOf, standing, standingOf, bathUnder }
+  return { all, solutesOf, standing, standingOf, solutionOf, bathUnder }
 })
