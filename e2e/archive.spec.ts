@@ -32,7 +32,7 @@ test('archive out, storage wiped, archive in: all is as it was', async ({ page }
   await expect(page.getByText(/Not done/)).toBeVisible()
 
   await choose(page, before)
-  await expect(report(page).getByRole('row', { name: /sheets 20 0 0/ })).toBeVisible()
+  await expect(report(page).getByRole('row', { name: /sheets 25 0 0/ })).toBeVisible()
   await report(page).getByRole('button', { name: 'Import' }).click()
   await expect(page.getByText('Imported.')).toBeVisible()
   const after = await exported(page)

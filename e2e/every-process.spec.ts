@@ -1,21 +1,18 @@
 import { expect, test } from '@playwright/test'
 import { atRest, open, pick } from './workroom.ts'
 
-// Every process of the library, walked by the one key from the plan to a dry coat that waits for the light.
+// Processes walked by the one key from the plan to a dry coat that waits for the light; those that are walked all the way
+// to the line stand in whole-way.spec.ts.
 
 const PROCESSES = [
   'Classic cyanotype',
-  'Cyanotype, two layers',
   'Cyanotype, translucent upper sheet',
   'Van Dyke brown',
-  'Kallitype',
   'Salted paper',
   'Albumen-type paper',
   'Collodion-chloride',
   'Platinum-palladium',
   'Palladium, printing out',
-  'Gold-platinum, printing out',
-  'Gum over a finished print',
 ]
 
 for (const process of PROCESSES)

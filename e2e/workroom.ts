@@ -155,7 +155,7 @@ export async function atRest(page: Page): Promise<string> {
     `${page.url()} ${(await page.locator('main').innerText()).replace(/[+\d]*:?\d+:\d\d|\d+ ?%/g, '')}`
   let last = await said()
   for (;;) {
-    await page.waitForTimeout(120)
+    await page.waitForTimeout(90)
     const now = await said()
     if (now === last) return now
     last = now

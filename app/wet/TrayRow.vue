@@ -59,7 +59,7 @@ const leastLine = (tray: BenchTray) =>
       <span :style="{ background: `var(--es-${definition.mark})` }" />
       {{ definition.name }}
     </p>
-    <ol class="TrayRow" :class="{ 'is-many': isNamed || trays.length > 6, 'is-aside': isAside }">
+    <ol class="TrayRow" :class="{ 'is-many': isNamed || trays.length > 5, 'is-aside': isAside }">
       <li
         v-for="{ tray, lying, title, line, waters, bathWords, isWanting: wants, used } in trays"
         :key="tray.id"
@@ -247,6 +247,17 @@ p {
 
 .is-aside .TrayRow-tray {
   grid-row: span 4;
+}
+
+@media (640px < width <= 1100px) {
+  .is-many:not(.is-aside) {
+    grid-template-columns: repeat(auto-fit, minmax(60px, 1fr));
+    gap: 6px 8px;
+  }
+
+  .is-many h2 {
+    font-size: 14px;
+  }
 }
 
 @media (width <= 640px) {

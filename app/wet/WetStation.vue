@@ -188,7 +188,7 @@ useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second })
 
     <template v-if="hasMovedOn">
       <p class="WetStation-doing">It hangs. Look at it wet if you like; it counts only when it is dry.</p>
-      <div class="WetStation-acts">
+      <div class="WetStation-acts" :class="{ 'is-above': notice.current }">
         <BigTarget :label="`On to ${placeTitle}`" hint=" " @press="next" />
         <BigTarget
           v-if="other"
@@ -213,7 +213,7 @@ useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second })
           <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
         </div>
       </div>
-      <div class="WetStation-acts">
+      <div class="WetStation-acts" :class="{ 'is-above': notice.current }">
         <BigTarget :label="nextWords" hint=" " @press="next" />
         <BigTarget
           v-if="!isWaiting && isWater"
@@ -283,6 +283,11 @@ useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second })
   display: flex;
   flex-wrap: wrap;
   gap: 12px;
+}
+
+/* What was just said lies over the end of the page for a while; the target stays above it. */
+.WetStation-acts.is-above {
+  bottom: 32px;
 }
 
 .WetStation-acts :deep(.BigTarget.is-quiet) {

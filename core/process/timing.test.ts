@@ -86,6 +86,18 @@ describe('what came early or late', () => {
       means: expect.stringMatching(/least time/),
     }))
 
+  it('tells of a coat that was taken up damp', () => {
+    const log = logOf([
+      [0, { ...begun, steps: plan } as Happening],
+      [1, { type: 'stepStarted', step: 'dry' }],
+      [300, { type: 'stepFinished', step: 'dry' }],
+    ])
+    expect(slipsOf(replay(SHEET, log), definition, T0 + 1e9)[0]).toMatchObject({
+      kind: 'early',
+      means: expect.stringMatching(/damp/),
+    })
+  })
+
   it('tells of a coat that had not rested, and of one past its life', () => {
     expect(slips(1000, 200, 1800)[0]).toMatchObject({ kind: 'coatEarly', seconds: 2600 })
     expect(slips(9000, 200, 1800)[0]).toMatchObject({ kind: 'coatLate', seconds: 1800 })

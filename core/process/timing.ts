@@ -19,6 +19,7 @@ const SLACK_SHARE = 0.03
 const COAT_EARLY = 'It was used before it had rested: expect a softer, weaker print.'
 const COAT_LATE = 'It lay past its life: expect fog, and whites that do not clear.'
 const EARLY = 'It left before its least time: what this bath takes out is still in the paper.'
+const EARLY_DRYING = 'It was taken up before its least time: damp, it sticks to the film and prints soft.'
 const LATE = 'It stayed past its time: look whether the picture has lightened.'
 
 /**
@@ -67,7 +68,9 @@ function clockSlips(step: StepState, words: StepDefinition | undefined, now: num
   })
   const slack = Math.max(SLACK_SECONDS, SLACK_SHARE * (leastSeconds ?? 0))
   if (step.status === 'done' && leastSeconds !== undefined && elapsed < leastSeconds - slack)
-    return [slip('early', leastSeconds - elapsed, words?.early ?? EARLY, 'hand')]
+    return [
+      slip('early', leastSeconds - elapsed, words?.early ?? (kind === 'wait' ? EARLY_DRYING : EARLY), 'hand'),
+    ]
   const ceiling = words?.late?.afterSeconds ?? mostSeconds
   // Where the process has words for it the ceiling is meant; else a hand that was busy elsewhere is no news.
   const grace = words?.late ? SLACK_SECONDS : Math.max(15, 0.25 * (ceiling ?? 0))
