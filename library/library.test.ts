@@ -1,3 +1,4 @@
+import { waysOf } from '@core/fixtures/ways'
 import { colourOf, srgbOf } from '@core/negative/proof'
 import { lotsFor } from '@core/chemistry/lots'
 import { logOf, sheet, wholeJob } from '@core/fixtures/workroom'
@@ -15,13 +16,6 @@ import { ProcessDefinition } from '@core/record/definition'
 import { printColours, processes, substances, treatments } from './index'
 import { classicCyanotype } from './processes/classicCyanotype'
 
-/** Every way through a process that its choices allow, up to a few hundred. */
-function ways(definition: ProcessDefinition): Record<string, string>[] {
-  let all: Record<string, string>[] = [{}]
-  for (const choice of definition.choices)
-    all = all.flatMap((way) => choice.options.map((option) => ({ ...way, [choice.id]: option.id })))
-  return all
-}
 const lotsOf = (definition: ProcessDefinition, choices: Record<string, string>) =>
   Object.fromEntries(
     Object.entries(schoolStocks(definition, choices)).map(([id, stock]) => [
@@ -88,7 +82,7 @@ describe.each([...Object.values(processes), ...Object.values(treatments)])('$nam
   })
 
   it('can be begun whatever is chosen, and starts with something to do', () => {
-    for (const choices of ways(definition)) {
+    for (const choices of waysOf(definition)) {
       const input = { ...sheet, choices, parts: startingParts(definition, choices) }
       const lots = lotsOf(definition, choices)
       const counts = Object.fromEntries(

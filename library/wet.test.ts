@@ -1,3 +1,4 @@
+import { waysOf } from '@core/fixtures/ways'
 import { orderFindings } from '@core/process/orderRules'
 import { startingChoices, stepsFor } from '@core/process/plan'
 import { slipsOf } from '@core/process/timing'
@@ -8,25 +9,18 @@ import { emptyRun, type RunState } from '@core/process/run'
 import type { ProcessDefinition } from '@core/record/definition'
 import { incompatibilities, processes, substances } from './index'
 
-/** Every combination of options. */
-function ways(definition: ProcessDefinition): Record<string, string>[] {
-  let all: Record<string, string>[] = [{}]
-  for (const choice of definition.choices)
-    all = all.flatMap((way) => choice.options.map((option) => ({ ...way, [choice.id]: option.id })))
-  return all
-}
 const findings = (definition: ProcessDefinition, choices: Record<string, string>) =>
   orderFindings(definition, choices, substances, incompatibilities)
 const all = Object.values(processes)
 
 describe.each(all)('the wet side of $name', (definition) => {
   it('breaks no rule of order, whatever is chosen', () => {
-    for (const choices of ways(definition))
+    for (const choices of waysOf(definition))
       expect([choices, findings(definition, choices)]).toEqual([choices, []])
   })
 
   it('has a solution in every tray that holds one, and says how far it goes', () => {
-    for (const choices of ways(definition))
+    for (const choices of waysOf(definition))
       for (const step of stepsFor(definition, choices).filter(
         (one) => one.station === 'wet' && (one.tray || one.trays),
       )) {
@@ -40,7 +34,7 @@ describe.each(all)('the wet side of $name', (definition) => {
   })
 
   it('ends on the line', () => {
-    for (const choices of ways(definition)) {
+    for (const choices of waysOf(definition)) {
       const steps = stepsFor(definition, choices)
       const hang = steps.findIndex((step) => step.kind === 'hang')
       expect(hang).toBeGreaterThan(0)

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PlannedMove } from '@core/schedule/session'
-import { wordsIdOf } from '@core/process/run'
 import { formatSpan } from '@core/quantity/format'
 import { useWorkroom } from '../data/workroom.store'
 import { timeOfDay } from '../shell/moments'
+import { stepNamed } from './stepNamed'
 
 /** A plan told in the order of the day: what the hands do when, and with which sheet. */
 const props = defineProps<{ moves: readonly PlannedMove[]; hands: readonly PlannedMove[] }>()
@@ -15,11 +15,7 @@ const rows = computed(() =>
     .sort((a, b) => a.from - b.from)
     .map((move) => {
       const one = workroom.find(move.sheetId)
-      const planned = one?.state.steps.find((step) => step.planned.id === move.stepId)?.planned
-      const wordsId = planned ? wordsIdOf(planned) : move.stepId.replace(/-\d+$/, '')
-      const words =
-        one?.definition.steps.find((step) => step.id === move.stepId) ??
-        one?.definition.steps.find((step) => step.id === wordsId)
+      const words = stepNamed(one, move.stepId)
       const busy = props.hands
         .filter((span) => span.sheetId === move.sheetId && span.stepId === move.stepId)
         .reduce((sum, span) => sum + span.to - span.from, 0)

@@ -22,6 +22,7 @@ import type { Pin } from '@core/record/plan'
 import DayThreads from './DayThreads.vue'
 import { usePlan } from './plan.store'
 import { preparationLine, reasonLine, refusalLine, slipLine } from './planWords'
+import { stepNamed } from './stepNamed'
 import { usePreparations } from './usePreparations'
 import { dayLine, headline } from './todayWords'
 
@@ -107,23 +108,19 @@ function moveStep(step: { sheetId: string; stepId: string; from: number; to: num
   void replan([...others, pin], step)
 }
 /** How much of the plan the busiest light burns for. */
-const lampShare = computed(() => {
+const lightShare = computed(() => {
   const plan = plans.current
   if (!plan) return null
   const busy = new Map<string, number>()
   for (const move of plan.moves) {
     const one = workroom.find(move.sheetId)
-    const words = one?.definition.steps.find((step) => step.id === move.stepId)
-    if (one?.sheet.lightId && words?.kind === 'expose')
+    if (one?.sheet.lightId && stepNamed(one, move.stepId)?.kind === 'expose')
       busy.set(one.sheet.lightId, (busy.get(one.sheet.lightId) ?? 0) + move.to - move.from)
   }
   return Math.round((100 * Math.max(0, ...busy.values())) / Math.max(1, plan.endsAt - plan.startsAt))
 })
 const stepTitle = (sheetId: string, stepId: string) =>
-  workroom
-    .find(sheetId)
-    ?.definition.steps.find((step) => step.id === stepId)
-    ?.title.toLowerCase() ?? stepId
+  stepNamed(workroom.find(sheetId), stepId)?.title.toLowerCase() ?? stepId
 const kicker = computed(() => {
   const planned = plans.current ? `, planned until ${timeOfDay(plans.current.endsAt)}` : ''
   return `${nameOfDay(now.now)}, ${dayLine(workroom.sheets)}${planned}`
@@ -246,7 +243,7 @@ useMarginNotes(() => {
         <RouterLink :to="{ name: 'prepare' }">To have ready</RouterLink>
       </template>
       <p v-if="plans.current" class="TodayStation-plan">
-        lamp busy {{ lampShare }} %,
+        light busy {{ lightShare }} %,
         {{
           plans.current.isProven
             ? 'cannot be shorter'

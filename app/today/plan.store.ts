@@ -16,7 +16,7 @@ import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import type { MadePlan, PlanAnswer, PlanQuestion } from '../workers/plan.worker'
 import { startWorker } from '../workers/start'
 
-export const FIRST_ROOM: PlanRoom = {
+const FIRST_ROOM: PlanRoom = {
   frames: 2,
   underOneLight: 1,
   sheetsInATray: 1,
@@ -55,7 +55,6 @@ const QUICK: Effort = { ...USUAL_EFFORT, tries: Math.round(USUAL_EFFORT.tries / 
 export const usePlan = defineStore('plan', () => {
   const [workroom, now] = [useWorkroom(), useNow()]
   const rows = useLiveQuery(() => db.plans.orderBy('madeAt').reverse().limit(20).toArray(), null)
-  const isReady = computed(() => rows.value !== null)
   const stateOf = (id: string) => workroom.find(id)?.state
   const statesOf = (plan: DayPlan) => plan.sheetIds.flatMap((id) => stateOf(id) ?? [])
   /** The plan that is worked by: the last one made, as long as something in it is still to be done. */
@@ -176,7 +175,6 @@ export const usePlan = defineStore('plan', () => {
     }
   }
   return {
-    isReady,
     current,
     lastRoom,
     slipping,

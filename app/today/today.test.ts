@@ -4,6 +4,7 @@ import { nextThing } from '@core/schedule/nextThing'
 import { logOf, sheet, T0, uuid, wholeJob } from '@core/fixtures/workroom'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import type { SheetInRoom } from '../data/workroom.store'
+import { stepNamed } from './stepNamed'
 import { layOutDay, type DayThread } from './threadLayout'
 import { dayLine, headline } from './todayWords'
 
@@ -181,5 +182,15 @@ describe('the day by a plan', () => {
     )
     expect(free.threads[0]!.stretches.every((stretch) => stretch.planId === null)).toBe(true)
     expect(free.hands).toEqual([])
+  })
+})
+
+describe('the words for a step of a plan', () => {
+  it('are its own, or the first coat’s for a later one, whether or not work has begun', () => {
+    expect(stepNamed(inRoom(0, 1), 'spread')?.title).toBe('Coat the sheet')
+    expect(stepNamed(inRoom(0, 1), 'spread-2')?.title).toBe('Coat the sheet')
+    expect(stepNamed(inRoom(8, 1), 'wash')?.title).toBe('Wash')
+    expect(stepNamed(inRoom(8, 1), 'nothing')).toBeUndefined()
+    expect(stepNamed(undefined, 'wash')).toBeUndefined()
   })
 })

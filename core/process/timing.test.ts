@@ -86,6 +86,16 @@ describe('what came early or late', () => {
       means: expect.stringMatching(/least time/),
     }))
 
+  it('makes nothing of a water that was drawn out', () => {
+    const water = { ...definition, steps: [words('clear', {})] } as ProcessDefinition
+    expect(slipsOf(runOf(4000, 900, 1800), water, T0 + 1e9)).toEqual([])
+    const solution = { ...definition, steps: [words('clear', { tray: 'acid' })] } as ProcessDefinition
+    expect(slipsOf(runOf(4000, 900, 1800), solution, T0 + 1e9)[0]).toMatchObject({
+      kind: 'late',
+      blames: 'hand',
+    })
+  })
+
   it('tells of a coat that was taken up damp', () => {
     const log = logOf([
       [0, { ...begun, steps: plan } as Happening],

@@ -71,7 +71,9 @@ function clockSlips(step: StepState, words: StepDefinition | undefined, now: num
     return [
       slip('early', leastSeconds - elapsed, words?.early ?? (kind === 'wait' ? EARLY_DRYING : EARLY), 'hand'),
     ]
-  const ceiling = words?.late?.afterSeconds ?? mostSeconds
+  // Longer in water than it must be does no harm, unless the process has words for it.
+  const isSolution = words?.tray !== undefined || words?.trays !== undefined
+  const ceiling = words?.late?.afterSeconds ?? (words?.late || isSolution ? mostSeconds : undefined)
   // Where the process has words for it the ceiling is meant; else a hand that was busy elsewhere is no news.
   const grace = words?.late ? SLACK_SECONDS : Math.max(15, 0.25 * (ceiling ?? 0))
   if (kind === 'bath' && ceiling !== undefined && elapsed > ceiling + grace)

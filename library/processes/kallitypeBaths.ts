@@ -1,0 +1,121 @@
+import type { ProcessDefinition } from '@core/record/definition'
+import { DAY, memory, practice, starts, WEEK, YEAR } from './blocks'
+import { hypoClearBath, serves } from './wetSteps'
+
+/** What stands in the trays of a kallitype: developer, acid, toners, fixer, hypo clear. */
+export const kallitypeBaths: ProcessDefinition['baths'] = [
+  {
+    id: 'citrate',
+    name: 'Citrate developer',
+    cautions: [],
+    stock: {
+      solutes: [{ substanceId: 'sodium-citrate', percentWv: 20 }],
+      making: ['Dissolve in warm water. It is kept and replenished: 200 ml of fresh every 8 to 10 prints.'],
+      keepsSeconds: YEAR,
+      ...practice,
+    },
+    use: {
+      manner: 'reused',
+      replenish: {
+        millilitres: 200,
+        afterPrints: 8,
+        atMostPrints: 10,
+        standing: 'practice',
+        source: '200 ml of fresh developer every 8 to 10 prints of 8 × 10 in, common practice',
+      },
+      standing: 'practice',
+      source: 'Kept and replenished, common practice',
+    },
+  },
+  {
+    id: 'clearing',
+    name: 'Citric acid',
+    cautions: ['acid'],
+    stock: {
+      solutes: [{ substanceId: 'citric-acid', percentWv: 3 }],
+      making: ['Dissolve in water. Throw it away when it yellows.'],
+      keepsSeconds: WEEK,
+      ...practice,
+    },
+    use: serves(0.5),
+  },
+  {
+    id: 'selenium',
+    name: 'Selenium toner',
+    cautions: ['selenium'],
+    when: [{ choice: 'toner', is: ['selenium'] }],
+    stock: {
+      solutes: [{ substanceId: 'selenium-toner', percentWv: 1.95 }],
+      making: ['15 ml of concentrate to a litre of water; ventilate.'],
+      keepsSeconds: 30 * DAY,
+      standing: 'practice',
+      source: '15 ml of concentrate a litre, common practice; it weighs about 1.3 g a millilitre',
+    },
+    use: serves(0.8),
+  },
+  {
+    id: 'gold',
+    name: 'Gold toner',
+    cautions: ['noble'],
+    when: [{ choice: 'toner', is: ['gold'] }],
+    stock: {
+      solutes: [
+        { substanceId: 'gold-chloride', percentWv: 0.02 },
+        { substanceId: 'citric-acid', percentWv: 0.5 },
+      ],
+      making: ['From a 1 % gold stock: 20 ml to a litre, with 5 g of citric acid.'],
+      keepsSeconds: WEEK,
+      ...memory,
+    },
+    use: serves(0.5),
+  },
+  {
+    id: 'palladium',
+    name: 'Palladium toner',
+    cautions: ['noble'],
+    when: [{ choice: 'toner', is: ['palladium'] }],
+    stock: {
+      solutes: [
+        { substanceId: 'sodium-chloropalladite', percentWv: 0.05 },
+        { substanceId: 'citric-acid', percentWv: 0.5 },
+      ],
+      making: ['A few millilitres of the 15 % stock to a litre, with 5 g of citric acid.'],
+      keepsSeconds: WEEK,
+      ...memory,
+    },
+    use: serves(0.5),
+  },
+  {
+    id: 'platinum',
+    name: 'Platinum toner',
+    cautions: ['noble'],
+    when: [{ choice: 'toner', is: ['platinum'] }],
+    stock: {
+      solutes: [
+        { substanceId: 'potassium-chloroplatinite', percentWv: 0.05 },
+        { substanceId: 'citric-acid', percentWv: 0.5 },
+      ],
+      making: ['A few millilitres of the 20 % stock, warmed clear, to a litre, with 5 g of citric acid.'],
+      keepsSeconds: WEEK,
+      ...memory,
+    },
+    use: serves(0.5),
+  },
+  {
+    id: 'fixer',
+    name: 'Mild alkaline fixer',
+    cautions: ['thiosulfate', 'sulfite'],
+    stock: {
+      solutes: [
+        { substanceId: 'sodium-thiosulfate', percentWv: 5 },
+        { substanceId: 'sodium-sulfite', percentWv: 1 },
+        { substanceId: 'sodium-carbonate', percentWv: 0.3 },
+      ],
+      making: ['Hypo first, then sulfite, then a little carbonate: never near the acid.'],
+      keepsSeconds: 2 * DAY,
+      ...starts('Thiosulfate with a little carbonate and sulfite; 5, 1 and 0.3 %'),
+    },
+    use: serves(0.5),
+  },
+  hypoClearBath,
+]
