@@ -320,6 +320,12 @@ describe('what a session asks for', () => {
       { kind: 'warmUp', wantedAt: first, beginBy: first - 5 * MINUTE },
     ])
     expect(lampsToLight(sheets, moves, [{ ...lamp, kind: 'sun' }])).toEqual([])
+    // It burns already while something lies under it.
+    const { one } = workedTo(planned(9, 'classic-cyanotype'), 'expose')
+    const state = advance(one.state, {
+      type: 'stepStarted', step: 'expose', id: uuid(9001), sheetId: one.sheet.id, index: one.state.length, at: one.state.lastAt,
+    } as SheetEvent) // prettier-ignore
+    expect(lampsToLight([...sheets, { ...one, state }], moves, [lamp])).toEqual([])
     expect(lampsToLight(sheets, moves, [{ ...lamp, id: uuid(1) }])).toEqual([])
   })
 

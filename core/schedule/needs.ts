@@ -1,6 +1,6 @@
 import { warmAfterSeconds } from '../light/lamp'
 import { trayOf } from '../process/trays'
-import { wordsIdOf } from '../process/run'
+import { stepInHand, wordsIdOf } from '../process/run'
 import { planMix, mixesFor, startingParts } from '../process/mixPlan'
 import { lotsFor } from '../chemistry/lots'
 import { schoolStocks } from '../process/plan'
@@ -108,6 +108,11 @@ export function papersToTreat(
 /** A lamp whose warm-up is not known burns steady after about so long: common practice, where this app starts. */
 const WARM_UP_SECONDS = 300
 
+function isExposing({ sheet, state }: SheetWithAll, lightId: string): boolean {
+  const step = stepInHand(state)
+  return sheet.lightId === lightId && step?.planned.kind === 'expose' && step.startedAt !== undefined
+}
+
 /** Lamps that have to burn steady before the session's first exposure under each. */
 export function lampsToLight(
   sheets: readonly SheetWithAll[],
@@ -115,7 +120,8 @@ export function lampsToLight(
   lights: readonly Light[],
 ): LampInTime[] {
   return lights.flatMap((light) => {
-    if (light.kind === 'sun') return []
+    // A lamp under which something lies burns already.
+    if (light.kind === 'sun' || sheets.some((one) => isExposing(one, light.id))) return []
     const exposures = sheets
       .filter((one) => one.sheet.lightId === light.id)
       .flatMap(({ sheet, state, outline }) => {
