@@ -5,6 +5,7 @@ import type { Sample } from '@core/light/dose'
 import type { SheetEvent } from '@core/record/event'
 import type { Base, Calibration, LightEntry, MadeNegative, Tablet, TabletPrint } from '@core/record/light'
 import type { Bath } from '@core/record/bath'
+import type { Diagnosis } from '@core/record/judgement'
 import type { DayPlan } from '@core/record/plan'
 import type { RegisterCheck } from '@core/record/register'
 import { logsBySheet } from '@core/record/logs'
@@ -73,6 +74,7 @@ export class WorkroomDb extends Dexie {
   declare baths: Table<Bath, string>
   declare registerChecks: Table<RegisterCheck, string>
   declare plans: Table<DayPlan, string>
+  declare diagnoses: Table<Diagnosis, string>
   declare traces: Table<TraceRow, string>
   declare pixels: Table<PixelsRow, string>
 
@@ -114,6 +116,7 @@ export class WorkroomDb extends Dexie {
       })
       .upgrade(rebuildRows)
     this.version(4).stores({ baths: 'id', registerChecks: 'id, sheetId', plans: 'id, madeAt' })
+    this.version(5).stores({ diagnoses: 'id, sheetId' }).upgrade(rebuildRows)
   }
 }
 

@@ -2,12 +2,12 @@
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { onMounted, ref } from 'vue'
-import type { SecondLookDefinition } from '@core/record/definition'
 import type { Happening, Judged } from '@core/record/event'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
+import type { LookWords } from './printWords'
 
-const props = defineProps<{ look: SecondLookDefinition; isEarly: boolean }>()
+const props = defineProps<{ look: LookWords; isEarly: boolean }>()
 const emit = defineEmits<{ judge: [happening: Happening]; close: [] }>()
 
 const VERDICTS = [

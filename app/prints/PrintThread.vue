@@ -5,8 +5,8 @@ import { stepInHand, wordsIdOf } from '@core/process/run'
 import { dueLooks, hungAtOf, placeOf } from '@core/process/standing'
 import { storyOf } from '@core/process/story'
 import { digits, formatSize } from '@core/quantity/format'
-import type { SecondLookDefinition } from '@core/record/definition'
 import type { Happening } from '@core/record/event'
+import type { LookMoment } from '@core/record/judgement'
 import type { MadeNegative } from '@core/record/light'
 import { db } from '../data/db'
 import { logOf } from '../data/log'
@@ -28,7 +28,7 @@ import { stationOfSheet } from '../stations'
 import JudgePrint from './JudgePrint.vue'
 import LayerStack from './LayerStack.vue'
 import NoteLine from './NoteLine.vue'
-import { standingWords } from './printWords'
+import { lookWords, standingWords } from './printWords'
 import { slipsOf } from '@core/process/timing'
 import { slipLine } from '../wet/bathWords'
 import ThreadStory from './ThreadStory.vue'
@@ -49,17 +49,15 @@ const pictures = usePictures(() => one.value?.state.photoIds ?? [], 'original')
 const shownPhoto = ref(-1)
 const photo = computed(() => one.value?.state.photoIds.at(shownPhoto.value))
 const writing = ref<'note' | 'aside' | null>(null)
-const judging = ref<SecondLookDefinition['id'] | null>(null)
+const judging = ref<LookMoment | null>(null)
 
 /** The look to write down next: the latest that is due, or the nearest to come, which would then be early. */
 const look = computed(() => {
   const looks = one.value ? dueLooks(one.value.state) : []
   const due = looks.findLast((each) => each.dueAt <= now.now) ?? looks[0]
-  return due && one.value
-    ? { ...due, words: one.value.definition.secondLooks.find((each) => each.id === due.id) }
-    : null
+  return due && one.value ? { ...due, words: lookWords(one.value.definition, due.id) } : null
 })
-const lookNow = computed(() => one.value?.definition.secondLooks.find((each) => each.id === judging.value))
+const lookNow = computed(() => one.value && judging.value && lookWords(one.value.definition, judging.value))
 const hungAt = computed(() => (one.value ? hungAtOf(one.value.state) : null))
 const isWorking = computed(
   () => one.value && ['planned', 'coat', 'light', 'wet'].includes(placeOf(one.value.state)),
@@ -247,7 +245,7 @@ useMarginNotes(() => {
         <JudgePrint
           v-if="judging && lookNow"
           :look="lookNow"
-          :is-early="hungAt !== null && now.now < hungAt + lookNow.dueAfterSeconds * 1000"
+          :is-early="look !== null && look.id === lookNow.id && now.now < look.dueAt"
           @judge="write($event, 'Written down.')"
           @close="judging = null"
         />

@@ -1,9 +1,31 @@
 import { stepInHand, wordsIdOf } from '@core/process/run'
 import { dueLooks, placeOf, verdictOf } from '@core/process/standing'
+import type { ProcessDefinition, SecondLookDefinition } from '@core/record/definition'
+import type { LookMoment } from '@core/record/judgement'
 import type { SheetInRoom } from '../data/workroom.store'
 import { momentSaid } from '../shell/moments'
 
+const DUE = {
+  wet: 'due for a wet look',
+  dry: 'due for a dry look',
+  settled: 'due for its settled look',
+  later: 'due to be looked at again',
+} as const
 const VERDICT = { keep: 'dry, kept', again: 'to be printed again', undecided: 'dry, not decided' } as const
+
+/** What to look for, and why: the process's own words, or for any later look these. */
+export type LookWords = Omit<SecondLookDefinition, 'id' | 'dueAfterSeconds'> & { id: LookMoment }
+
+const LATER: LookWords = {
+  id: 'later',
+  title: 'Look at it again',
+  lookFor:
+    'Lay it beside a print that was kept in the dark, in the same light. Has the white yellowed, or the deepest tone thinned?',
+  why: 'A print that was not fixed, cleared or washed to the end shows it in months or years, first in its whites.',
+}
+
+export const lookWords = (definition: ProcessDefinition, id: LookMoment): LookWords | null =>
+  id === 'later' ? LATER : (definition.secondLooks.find((each) => each.id === id) ?? null)
 
 /** How a print stands, in a few words under its picture. */
 export function standingWords({ state, definition }: SheetInRoom, now: number): string {
@@ -15,7 +37,7 @@ export function standingWords({ state, definition }: SheetInRoom, now: number): 
       return VERDICT[verdictOf(state) ?? 'undecided']
     case 'line': {
       const due = dueLooks(state).findLast((look) => look.id !== 'wet' && look.dueAt <= now)
-      if (due) return due.id === 'settled' ? 'due for its settled look' : 'due for a dry look'
+      if (due) return DUE[due.id]
       const next = dueLooks(state).find((look) => look.id !== 'wet')
       const verdict = verdictOf(state)
       const dry = state.judgements.some((judged) => judged.moment !== 'wet')

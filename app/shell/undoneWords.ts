@@ -14,6 +14,7 @@ const WORDS: Readonly<Record<SheetEventType, string>> = {
   coatJudged: 'what was said of the coat',
   noted: 'the note',
   judged: 'the judgement',
+  measured: 'the measurement',
   photographed: 'the photograph',
   setAside: 'setting it aside',
   undone: 'the undo',

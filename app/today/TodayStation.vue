@@ -61,6 +61,14 @@ useKeyRows('Today', () => [
     : []),
 ])
 
+const DUE_LOOK = {
+  dry: {
+    title: 'Due for a dry look',
+    line: 'They have hung a day. Judge them now, not from the wet notes.',
+  },
+  settled: { title: 'Settled by now', line: 'Two weeks on: has the colour held?' },
+  later: { title: 'To be looked at again', line: 'Measure where you measured before, in the same light.' },
+} as const
 const numbered = (sheetId: string) => `Sheet ${workroom.find(sheetId)?.sheet.number ?? ''}`
 /** Looks for a plan from this moment on; with a moved step, whether it may be. */
 async function replan(pins?: readonly Pin[], moved?: { sheetId: string; stepId: string }): Promise<void> {
@@ -169,17 +177,12 @@ useMarginNotes(() => {
       ),
     })
   const due = looksDue(workroom.states, now.now)
-  for (const id of ['dry', 'settled'] as const) {
+  for (const id of ['dry', 'settled', 'later'] as const) {
     const sheets = due.filter((look) => look.id === id).flatMap((look) => workroom.find(look.sheetId) ?? [])
     if (sheets.length)
       notes.push({
-        title: id === 'dry' ? 'Due for a dry look' : 'Settled by now',
-        lines: [
-          ...sheets.map(named),
-          id === 'dry'
-            ? 'They have hung a day. Judge them now, not from the wet notes.'
-            : 'Two weeks on: has the colour held?',
-        ],
+        title: DUE_LOOK[id].title,
+        lines: [...sheets.map(named), DUE_LOOK[id].line],
         tone: 'caution',
       })
   }

@@ -21,6 +21,7 @@ export function headline(thing: NextThing, find: (id: string) => WorkInRoom | un
         ? `${capital(sheet)} is ready for the frame`
         : `${capital(sheet)}: ${step?.press.start.toLowerCase() ?? ''}`
     case 'look':
+      if (thing.lookId === 'later') return `See how ${sheet} has kept`
       return thing.lookId === 'settled' ? `See how ${sheet} has settled` : `Judge ${sheet}, it has hung a day`
     case 'wait':
       return `Wait: ${sheet} is ${step?.meanwhile ?? 'busy'}`

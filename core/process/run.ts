@@ -3,6 +3,7 @@ import type {
   CountedDose,
   Draw,
   Judged,
+  Measured,
   PlannedLook,
   PlannedStep,
   SheetEvent,
@@ -52,6 +53,7 @@ export interface RunState {
   current: number
   looks: PlannedLook[]
   judgements: Judged[]
+  measurements: Measured[]
   coatsJudged: CoatJudgement[]
   photoIds: string[]
   /** The last reading of a test strip. */
@@ -75,6 +77,7 @@ export const emptyRun = (sheetId: string): RunState => ({
   current: 0,
   looks: [],
   judgements: [],
+  measurements: [],
   coatsJudged: [],
   photoIds: [],
   stripRead: null,
@@ -160,6 +163,7 @@ function transition(state: RunState, event: SheetEvent): RunState {
     throw refuse('set-aside', 'This sheet was set aside.', 'Undo that first if work goes on.')
   if (event.type === 'setAside') return { ...state, setAside: { at: event.at, reason: event.reason } }
   if (event.type === 'judged') return judge(state, event)
+  if (event.type === 'measured') return measure(state, event)
   if (event.type === 'coatJudged') return judgeCoat(state, event)
   if (event.type === 'stripRead') return readStrip(state, event)
   if (event.type === 'roomRead') {
@@ -190,14 +194,25 @@ function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): 
 }
 
 function judge(state: RunState, event: Judged): RunState {
-  const hang = state.steps.find((step) => step.planned.kind === 'hang')
-  if (!hang?.startedAt)
-    throw refuse('not-hung', 'The print is not on the line yet.', 'Finish its last bath, then judge it.')
-  if (state.judgements.some((earlier) => earlier.moment === event.moment))
+  const hang = hungStep(state, 'judge')
+  if (event.moment !== 'later' && state.judgements.some((earlier) => earlier.moment === event.moment))
     throw refuse('judged-already', 'This look has been written down already.', 'Undo it, or add a note.')
   const judged = { ...state, judgements: [...state.judgements, event] }
   const atHang = state.steps[state.current] === hang
   return event.moment !== 'wet' && atHang ? finish(judged, event.at) : judged
+}
+
+/** The step of hanging, which has to have begun before a print is looked at. */
+function hungStep(state: RunState, what: 'judge' | 'measure'): StepState {
+  const hang = state.steps.find((step) => step.planned.kind === 'hang')
+  if (!hang?.startedAt)
+    throw refuse('not-hung', 'The print is not on the line yet.', `Finish its last bath, then ${what} it.`)
+  return hang
+}
+
+function measure(state: RunState, event: Measured): RunState {
+  hungStep(state, 'measure')
+  return { ...state, measurements: [...state.measurements, event] }
 }
 
 function judgeCoat(state: RunState, event: Extract<SheetEvent, { type: 'coatJudged' }>): RunState {

@@ -1,4 +1,4 @@
-import type { PlannedLook } from '../record/event'
+import type { LookMoment } from '../record/judgement'
 import { stepInHand, type RunState } from './run'
 
 /** Where a sheet stands in the room. */
@@ -6,7 +6,7 @@ export type SheetPlace = 'planned' | 'paper' | 'coat' | 'light' | 'wet' | 'line'
 
 /** A look at the finished print that is due at a moment (milliseconds). */
 export interface DueLook {
-  id: PlannedLook['id']
+  id: LookMoment
   dueAt: number
 }
 
@@ -19,18 +19,23 @@ export function placeOf(state: RunState): SheetPlace {
   if (state.begunAt === null) return 'planned'
   const step = stepInHand(state)
   if (step) return step.planned.station
-  return dueLooks(state).some((look) => look.id !== 'wet') ? 'line' : 'finished'
+  return dueLooks(state).some((look) => look.id === 'dry' || look.id === 'settled') ? 'line' : 'finished'
 }
 
-/** Looks not yet taken, earliest first; empty until the print hangs. A later look overtakes an earlier one. */
+/**
+ * Looks not yet taken, earliest first; empty until the print hangs. A later look overtakes an earlier one. Last comes the
+ * one that was asked for when the print was last judged.
+ */
 export function dueLooks(state: RunState): DueLook[] {
   const hungAt = hungAtOf(state)
   if (hungAt === null || state.setAside) return []
-  const order = state.looks.map((look) => look.id)
+  const order: LookMoment[] = [...state.looks.map((look) => look.id), 'later']
   const taken = Math.max(-1, ...state.judgements.map((judged) => order.indexOf(judged.moment)))
-  return state.looks
+  const planned = state.looks
     .filter((_, index) => index > taken)
     .map((look) => ({ id: look.id, dueAt: hungAt + look.dueAfterSeconds * 1000 }))
+  const again = state.judgements.at(-1)?.lookAgainAt
+  return again === undefined ? planned : [...planned, { id: 'later', dueAt: again }]
 }
 
 /** When the print was hung to dry, or `null`. */

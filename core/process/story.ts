@@ -13,7 +13,7 @@ export interface StoryLine {
   detail: string
 }
 
-const MOMENT = { wet: 'Wet look', dry: 'Dry look', settled: 'Settled look' } as const
+const MOMENT = { wet: 'Wet look', dry: 'Dry look', settled: 'Settled look', later: 'Later look' } as const
 const VERDICT = { keep: 'kept', again: 'print it again', undecided: 'not decided' } as const
 const SHADOWS = { thin: 'shadows thin', right: 'shadows right', blocked: 'shadows blocked' } as const
 const HIGHLIGHTS = {
@@ -115,6 +115,13 @@ function lineOf(event: SheetEvent): StoryLine | null {
       return { at: event.at, tone: 'note', what: `Coat ${event.coat}`, detail: coatSaid(event) }
     case 'setAside':
       return { at: event.at, tone: 'ended', what: 'Set aside', detail: event.reason }
+    case 'measured':
+      return {
+        at: event.at,
+        tone: 'judgement',
+        what: `Measured ${event.moment}`,
+        detail: measuredSaid(event),
+      }
     case 'judged': {
       const seen = [
         VERDICT[event.verdict],
@@ -135,6 +142,25 @@ function lineOf(event: SheetEvent): StoryLine | null {
   }
 }
 
+const READ_BY = {
+  typed: 'typed',
+  instrument: 'by the densitometer',
+  scan: 'from a scan',
+  photo: 'from a photograph',
+} as const
+
+function measuredSaid({ readings, by }: Extract<SheetEvent, { type: 'measured' }>): string {
+  const said = readings.slice(0, 4).map(({ of, name, density, lab }) => {
+    const values = [
+      density === undefined ? '' : density.toFixed(2),
+      lab ? `L* ${digits(lab[0])}, a* ${digits(lab[1])}, b* ${digits(lab[2])}` : '',
+    ]
+    return `${of === 'patch' ? name || 'patch' : of} ${values.filter(Boolean).join(', ')}`
+  })
+  if (readings.length > said.length) said.push(plural(readings.length - said.length, 'further patch', 'es'))
+  return `${said.join('; ')}; ${READ_BY[by]}`
+}
+
 const roomSaid = ({ celsius, relativeHumidity }: Extract<SheetEvent, { type: 'roomRead' }>): string =>
   `${digits(celsius)}\u00a0°C, ${digits(relativeHumidity, 2)}\u00a0% of humidity`
 
@@ -149,4 +175,5 @@ const COAT = { short: 'too little', right: 'just enough', over: 'some left over'
 const coatSaid = ({ said, byMillilitres }: Extract<SheetEvent, { type: 'coatJudged' }>): string =>
   byMillilitres ? `${COAT[said]}, by ${digits(byMillilitres)}\u00a0ml` : COAT[said]
 
-const plural = (count: number, noun: string): string => `${count} ${noun}${count === 1 ? '' : 's'}`
+const plural = (count: number, noun: string, ending = 's'): string =>
+  `${count} ${noun}${count === 1 ? '' : ending}`

@@ -161,6 +161,7 @@ describe('a merge', () => {
       baths: 1,
       registerChecks: 1,
       plans: 1,
+      diagnoses: 1,
       ownProcesses: 0,
       lights: 1,
       photos: 1,
@@ -303,5 +304,16 @@ describe('migration', () => {
       [records.sheets, records.events, records.calibrations, records.lightEntries].map((list) => list.length),
     ).toEqual([20, 1002, 2, 15])
     expect([records.baths, records.registerChecks, records.plans]).toEqual([[], [], []])
+  })
+
+  it('version 4 is read as it was meant, and grows diagnoses', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v4.zip')))
+    const { records } = readArchive(stored)
+    expect(
+      [records.sheets, records.events, records.baths, records.plans, records.registerChecks].map(
+        (list) => list.length,
+      ),
+    ).toEqual([25, 1356, 4, 1, 1])
+    expect(records.diagnoses).toEqual([])
   })
 })

@@ -196,6 +196,8 @@ function checkEnds(records: WorkroomRecords): void {
       throw loose(`Sheet ${sheet.number} is a layer over a sheet that is not here.`)
   for (const check of records.registerChecks)
     if (!sheets.has(check.sheetId)) throw loose(`A register check belongs to no sheet: ${check.id}.`)
+  for (const diagnosis of records.diagnoses)
+    if (!sheets.has(diagnosis.sheetId)) throw loose(`A diagnosis belongs to no sheet: ${diagnosis.id}.`)
   const logged = new Set([...sheets, ...records.paperRuns.map((run) => run.id)])
   for (const event of records.events)
     if (!logged.has(event.sheetId)) throw loose(`An event belongs to no sheet: ${event.id}.`)

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Id, Key, Line, Seconds, Stamp, Text } from './common'
 import { Place, Station, StepKind } from './definition'
+import { JudgedParts, MeasuredParts } from './judgement'
 
 /** A step as it was planned for one sheet when work began, so that the log can be replayed without the library. */
 export const PlannedStep = z.strictObject({
@@ -28,16 +29,6 @@ export const PlannedStep = z.strictObject({
 })
 
 export const PlannedLook = z.strictObject({ id: z.enum(['wet', 'dry', 'settled']), dueAfterSeconds: Seconds })
-
-/** What the eye said of a print, in the trade's words. */
-export const JudgedParts = {
-  moment: z.enum(['wet', 'dry', 'settled']),
-  verdict: z.enum(['keep', 'again', 'undecided']),
-  shadows: z.enum(['thin', 'right', 'blocked']).optional(),
-  highlights: z.enum(['blank', 'right', 'veiled']).optional(),
-  whites: z.enum(['clean', 'yellow', 'blue']).optional(),
-  note: Text,
-}
 
 const stamped = <Type extends string, Parts extends z.ZodRawShape>(type: Type, parts: Parts) =>
   z.strictObject({
@@ -99,6 +90,7 @@ export const SheetEvent = z.discriminatedUnion('type', [
   stamped('roomRead', { celsius: z.number().min(-30).max(60), relativeHumidity: z.number().min(0).max(100) }),
   stamped('noted', { text: Text }),
   stamped('judged', JudgedParts),
+  stamped('measured', MeasuredParts),
   stamped('photographed', { photoId: Id }),
   stamped('setAside', { reason: Text }),
   /** Takes back the last event that has not been taken back. */
@@ -112,6 +104,7 @@ export type PlannedLook = z.infer<typeof PlannedLook>
 export type CountedDose = z.infer<typeof CountedDose>
 export type Draw = z.infer<typeof Draw>
 export type Judged = Extract<SheetEvent, { type: 'judged' }>
+export type Measured = Extract<SheetEvent, { type: 'measured' }>
 
 type Unstamped<Event> = Event extends SheetEvent ? Omit<Event, 'id' | 'sheetId' | 'index' | 'at'> : never
 

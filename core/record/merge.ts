@@ -48,6 +48,7 @@ export const KINDS = [
   'baths',
   'registerChecks',
   'plans',
+  'diagnoses',
   'photos',
 ] as const satisfies readonly Kind[]
 
@@ -153,6 +154,7 @@ function nameOf<K extends Kind>(kind: K, record: RecordOf<K>): string {
   if ('fileName' in record) return `Film ${record.fileName}`
   if ('what' in record && typeof record.what === 'string') return `Waste, ${record.what}`
   if ('startsAt' in record) return `Plan of ${new Date(record.startsAt).toISOString().slice(0, 10)}`
+  if ('symptoms' in record) return 'Diagnosis'
   if ('marks' in record) return 'Register check'
   if ('difference' in record || 'film' in record) return `Base exposure, ${formatSpan(record.seconds)}`
   return `${kind} ${record.id.slice(0, 8)}`

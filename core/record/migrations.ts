@@ -5,7 +5,7 @@ import { RECORD_VERSION } from './records'
 export type Migration = (records: unknown) => unknown
 
 /** Migration at place n takes version n + 1 to n + 2. */
-export const MIGRATIONS: readonly Migration[] = [shelfAndPaper, lightAndDose, bathsAndPlans]
+export const MIGRATIONS: readonly Migration[] = [shelfAndPaper, lightAndDose, bathsAndPlans, judgement]
 
 type Row = Record<string, unknown>
 
@@ -59,6 +59,11 @@ function lightAndDose(records: unknown): unknown {
 /** Version 4: baths, register checks and plans are kept; a sheet may lie over another; nothing that was there changes. */
 function bathsAndPlans(records: unknown): unknown {
   return { ...(records as Row), baths: [], registerChecks: [], plans: [] }
+}
+
+/** Version 5: prints are measured, diagnosed, numbered and repeated; nothing that was there changes. */
+function judgement(records: unknown): unknown {
+  return { ...(records as Row), diagnoses: [] }
 }
 
 /** What is not a list is left for the schema to refuse. */

@@ -3,13 +3,14 @@ import { Id, Key, Line, Stamp, Text } from './common'
 import { ProcessDefinition } from './definition'
 import { SheetEvent } from './event'
 import { Base, Calibration, Light, LightEntry, MadeNegative, Strip, Tablet, TabletPrint } from './light'
+import { Diagnosis, Edition } from './judgement'
 import { DayPlan } from './plan'
 import { RegisterCheck } from './register'
 import { WasteClass } from './substance'
 import { Bath } from './bath'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
-export const RECORD_VERSION = 4
+export const RECORD_VERSION = 5
 
 export const Paper = z.strictObject({
   id: Id,
@@ -166,6 +167,11 @@ export const Sheet = z.strictObject({
   strip: Strip.optional(),
   /** The sheet on which this lies as a further layer: its paper is that one's, and it begins when that one is dry. */
   over: Id.optional(),
+  /** The sheet that this one repeats, as it was or with one change. */
+  after: Id.optional(),
+  edition: Edition.optional(),
+  /** Set while it lies in the bin. */
+  binnedAt: Stamp.optional(),
   paperId: Id.optional(),
   lightId: Id.optional(),
   /** Bottle used for each component. */
@@ -186,6 +192,11 @@ export const Photo = z.strictObject({
   widthPixels: z.int().min(1).max(65_535),
   heightPixels: z.int().min(1).max(65_535),
   bytes: z.int().min(1).max(MAX_PHOTO_BYTES),
+  /** Of the file as it was added, in hexadecimal, so that decay of the disk shows. */
+  sha256: z
+    .string()
+    .regex(/^[0-9a-f]{64}$/)
+    .optional(),
   note: Line,
 })
 
@@ -212,6 +223,7 @@ export const WorkroomRecords = z.strictObject({
   baths: z.array(Bath),
   registerChecks: z.array(RegisterCheck),
   plans: z.array(DayPlan),
+  diagnoses: z.array(Diagnosis),
 })
 
 /** A workroom with nothing in it. */
@@ -237,6 +249,7 @@ export const emptyRecords = (): WorkroomRecords => ({
   baths: [],
   registerChecks: [],
   plans: [],
+  diagnoses: [],
 })
 
 export type Paper = z.infer<typeof Paper>

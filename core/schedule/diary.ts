@@ -2,6 +2,7 @@ import { dueLooks } from '../process/standing'
 import type { RunState } from '../process/run'
 import type { DayPlan } from '../record/plan'
 import type { PlannedLook } from '../record/event'
+import type { LookMoment } from '../record/judgement'
 import type { Preparation } from './preparation'
 
 /** One entry for a calendar. */
@@ -13,7 +14,7 @@ export interface DiaryEntry {
   what:
     | { kind: 'session'; sheetIds: readonly string[] }
     | { kind: 'prepare'; preparation: Preparation }
-    | { kind: 'look'; sheetId: string; lookId: PlannedLook['id'] }
+    | { kind: 'look'; sheetId: string; lookId: LookMoment }
 }
 
 const LOOK_SECONDS = 600
@@ -47,7 +48,7 @@ export function diaryOf(
 }
 
 function looksOf(plan: DayPlan, state: RunState, looks: readonly PlannedLook[]): DiaryEntry[] {
-  const entry = (lookId: PlannedLook['id'], at: number): DiaryEntry => ({
+  const entry = (lookId: LookMoment, at: number): DiaryEntry => ({
     uid: `look-${state.sheetId}-${lookId}`,
     at,
     seconds: LOOK_SECONDS,
