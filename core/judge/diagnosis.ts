@@ -1,0 +1,211 @@
+import { belongs, type Cause, type FaultBook, type FaultFact, type FaultTest, type Trait } from './faultBook'
+
+/** A fact about a print that is known: from its record, or as the user answered. */
+export interface Observed {
+  factId: string
+  is: boolean
+  /** In plain words with its figures: `fixed 2 min where 4 is due`. */
+  said: string
+}
+
+/** What spoke for or against a cause. */
+export interface Evidence {
+  said: string
+  /** How many times likelier the cause makes it than chance: above 1 speaks for it. */
+  ratio: number
+}
+
+export interface RankedCause {
+  cause: Cause
+  /** 0 to 1; those of all causes come to 1. */
+  probability: number
+  /** Strongest first. */
+  for: readonly Evidence[]
+  against: readonly Evidence[]
+  /** Prints of one's own in which it turned out to be the cause, and how they changed its weight. */
+  own: { confirmed: number; factor: number }
+}
+
+export interface DiagnosisInput {
+  traits: ReadonlySet<Trait>
+  symptoms: readonly string[]
+  observed: readonly Observed[]
+  /** Causes that the user confirmed for earlier prints, one each. */
+  confirmed: readonly string[]
+  /** Causes that are ruled out for this print. */
+  ruledOut?: readonly string[]
+}
+
+/** The book's weights are trusted like so many prints of one's own. */
+const BOOK_PRINTS = 20
+/** A symptom nobody picked speaks against a cause, but people leave some out. */
+const SILENCE = 0.35
+/** By chance alone nothing is certain. */
+const LEAST = 0.01
+/** Evidence this near to 1 is not worth a line. */
+const TELLING = 1.25
+
+/** Every share is kept off 0 and 1, where one odd fact would settle everything. */
+const sure = (share: number): number => Math.min(1 - LEAST, Math.max(LEAST, share))
+
+/**
+ * Ranks the causes of a fault: the book's weights, moved by one's own confirmed cases, times how much likelier each cause
+ * makes what is seen and known than chance does (naive Bayes).
+ *
+ * @returns causes that can happen to such a print, likeliest first; probabilities come to 1.
+ */
+export function diagnose(book: FaultBook, input: DiagnosisInput): RankedCause[] {
+  const causes = book.causes.filter(
+    (cause) => belongs(cause.needs, input.traits) && !input.ruledOut?.includes(cause.id),
+  )
+  const total = causes.reduce((sum, cause) => sum + cause.weight, 0)
+  const ids = new Set(causes.map((cause) => cause.id))
+  const counted = input.confirmed.filter((id) => ids.has(id))
+  const ranked = causes.map((cause) => {
+    const usual = cause.weight / total
+    const confirmed = counted.filter((id) => id === cause.id).length
+    const prior = (BOOK_PRINTS * usual + confirmed) / (BOOK_PRINTS + counted.length)
+    const evidence = evidenceFor(book, cause, input)
+    const score = evidence.reduce((sum, one) => sum + Math.log(one.ratio), Math.log(prior))
+    const strongest = (list: Evidence[]) =>
+      list.sort((a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio)))
+    return {
+      cause,
+      score,
+      own: { confirmed, factor: prior / usual },
+      for: strongest(evidence.filter((one) => one.ratio >= TELLING)),
+      against: strongest(evidence.filter((one) => one.ratio <= 1 / TELLING)),
+    }
+  })
+  const best = Math.max(...ranked.map((one) => one.score))
+  const sum = ranked.reduce((all, one) => all + Math.exp(one.score - best), 0)
+  return ranked
+    .map(({ score, ...one }) => ({ ...one, probability: Math.exp(score - best) / sum }))
+    .sort((a, b) => b.probability - a.probability)
+}
+
+function evidenceFor(
+  book: FaultBook,
+  cause: Cause,
+  { traits, symptoms, observed }: DiagnosisInput,
+): Evidence[] {
+  const seen = book.symptoms
+    .filter((symptom) => belongs(symptom.needs, traits))
+    .map((symptom): Evidence => {
+      const [share, base] = [sure(cause.shows[symptom.id] ?? symptom.base), sure(symptom.base)]
+      return symptoms.includes(symptom.id)
+        ? { said: `you see it: ${lower(symptom.name)}`, ratio: share / base }
+        : {
+            said: `usual with it and not seen: ${lower(symptom.name)}`,
+            ratio: ((1 - share) / (1 - base)) ** SILENCE,
+          }
+    })
+  const known = observed.flatMap((one): Evidence[] => {
+    const fact = book.facts.find((each) => each.id === one.factId)
+    if (!fact) return []
+    const [share, base] = [sure(cause.facts[fact.id] ?? fact.base), sure(fact.base)]
+    return [{ said: one.said, ratio: one.is ? share / base : (1 - share) / (1 - base) }]
+  })
+  return [...seen, ...known]
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+/** Information in a split of probabilities, bits. */
+export const entropy = (probabilities: readonly number[]): number =>
+  -probabilities.reduce((sum, p) => (p > 0 ? sum + p * Math.log2(p) : sum), 0)
+
+/**
+ * What one yes or no is expected to tell of the causes, in bits: how much less is open after it, each answer weighed by
+ * how likely it is.
+ *
+ * @param yes probability of a yes for each cause, in the order of `ranked`.
+ */
+export function expectedBits(
+  ranked: readonly Pick<RankedCause, 'probability'>[],
+  yes: readonly number[],
+): number {
+  const before = ranked.map((one) => one.probability)
+  const after = [true, false].map((answer) => {
+    const joint = before.map((p, i) => p * (answer ? (yes[i] as number) : 1 - (yes[i] as number)))
+    const likely = joint.reduce((sum, one) => sum + one, 0)
+    return likely > 0 ? likely * entropy(joint.map((one) => one / likely)) : 0
+  })
+  return entropy(before) - after.reduce((sum, one) => sum + one, 0)
+}
+
+/** Chance that a fault goes away with a change that has nothing to do with it. */
+const BY_CHANCE = 0.08
+
+export interface RankedTest {
+  test: FaultTest
+  /** Expected information, bits. */
+  bits: number
+  /** Causes it would point to, likeliest first. */
+  mends: readonly Cause[]
+}
+
+/**
+ * Tests for the next sheet, the one first that is expected to tell most about the cause; where two tell as much to a
+ * hundredth of a bit, the one of less effort.
+ */
+export function rankTests(
+  book: FaultBook,
+  ranked: readonly RankedCause[],
+  traits: ReadonlySet<Trait>,
+): RankedTest[] {
+  return book.tests
+    .filter((test) => belongs(test.needs, traits))
+    .map((test) => ({
+      test,
+      bits: expectedBits(
+        ranked,
+        ranked.map(({ cause }) => test.mends[cause.id] ?? BY_CHANCE),
+      ),
+      mends: ranked.filter(({ cause }) => cause.id in test.mends).map(({ cause }) => cause),
+    }))
+    .sort((a, b) => {
+      const [x, y] = [Math.round(100 * a.bits), Math.round(100 * b.bits)]
+      return y - x || a.test.effort - b.test.effort || b.bits - a.bits
+    })
+}
+
+/** Ranking after a test of its own came out one way or the other. */
+export function afterTest(
+  ranked: readonly RankedCause[],
+  test: FaultTest,
+  outcome: 'changed' | 'same',
+): RankedCause[] {
+  const weighed = ranked.map((one) => {
+    const share = test.mends[one.cause.id] ?? BY_CHANCE
+    return { ...one, probability: one.probability * (outcome === 'changed' ? share : 1 - share) }
+  })
+  const sum = weighed.reduce((all, one) => all + one.probability, 0)
+  return weighed
+    .map((one) => ({ ...one, probability: one.probability / sum }))
+    .sort((a, b) => b.probability - a.probability)
+}
+
+/** An answer worth less than this is not worth the asking. */
+const LEAST_BITS = 0.02
+
+/** Questions that no record answers, the most telling first. */
+export function rankQuestions(
+  book: FaultBook,
+  ranked: readonly RankedCause[],
+  { traits, observed }: Pick<DiagnosisInput, 'traits' | 'observed'>,
+): FaultFact[] {
+  const known = new Set(observed.map((one) => one.factId))
+  return book.facts
+    .filter((fact) => fact.ask !== undefined && !known.has(fact.id) && belongs(fact.needs, traits))
+    .map((fact) => ({
+      fact,
+      bits: expectedBits(
+        ranked,
+        ranked.map(({ cause }) => sure(cause.facts[fact.id] ?? fact.base)),
+      ),
+    }))
+    .filter(({ bits }) => bits >= LEAST_BITS)
+    .sort((a, b) => b.bits - a.bits)
+    .map(({ fact }) => fact)
+}

@@ -1,0 +1,116 @@
+import type { Standing } from '../quantity/figure'
+
+/** What a print is made of and by, as far as faults turn on it. */
+export type Trait =
+  | 'iron'
+  | 'silver'
+  | 'ferricyanide'
+  | 'noble'
+  | 'gold'
+  | 'pigment'
+  | 'halide'
+  | 'printsOut'
+  | 'develops'
+  | 'clears'
+  | 'tones'
+  | 'fixes'
+  | 'hatesChalk'
+  | 'layers'
+  | 'negative'
+  | 'coated'
+
+/** How a symptom is drawn, so that it is known by sight. */
+export type Drawing =
+  | 'pale'
+  | 'heavy'
+  | 'veil'
+  | 'tint'
+  | 'specksDark'
+  | 'specksLight'
+  | 'mottle'
+  | 'streaks'
+  | 'soft'
+  | 'blotch'
+  | 'line'
+  | 'double'
+  | 'bronze'
+  | 'flat'
+  | 'harsh'
+  | 'uneven'
+  | 'rings'
+  | 'patches'
+  | 'washed'
+
+/** Something the eye sees. */
+export interface Symptom {
+  id: string
+  name: string
+  /** What it looks like, and what it is not to be mistaken for. */
+  looks: string
+  drawing: Drawing
+  /** Colour of the drawing where it is one, such as a stain. */
+  colour?: string
+  /** Share of faulty prints that show it, whatever their cause. */
+  base: number
+  /** Processes it can happen in: all of these traits; everywhere when left out. */
+  needs?: readonly Trait[]
+}
+
+/** Something that the record shows, or that is asked of the user. */
+export interface FaultFact {
+  id: string
+  /** Question, for what no record shows. */
+  ask?: string
+  /** What a yes and a no to it are called among the evidence. */
+  yes: string
+  no: string
+  /** Share of faulty prints of which it is true, whatever their cause. */
+  base: number
+  needs?: readonly Trait[]
+}
+
+/** A cause of faults. */
+export interface Cause {
+  id: string
+  name: string
+  /** How it makes what is seen, in plain words. */
+  why: string
+  /** What to do about it. */
+  mend: string
+  /** How often it is the cause, against the others. */
+  weight: number
+  needs?: readonly Trait[]
+  /** Share of its prints that show each symptom; a symptom not named shows by chance. */
+  shows: Readonly<Record<string, number>>
+  /** Share of its prints of which each fact is true; a fact not named is true by chance. */
+  facts: Readonly<Record<string, number>>
+}
+
+/** A next sheet with one thing changed. */
+export interface FaultTest {
+  id: string
+  name: string
+  /** What to do differently, and nothing else. */
+  doing: string
+  /** Share in which the fault is gone, for causes that it answers; all others come out `same`. */
+  mends: Readonly<Record<string, number>>
+  /** What is changed on the planned sheet itself. */
+  change?: { stops?: number; coverage?: number; coats?: number }
+  /** What it costs: 1 a scrap of paper, 2 a sheet, 3 a new solution. */
+  effort: 1 | 2 | 3
+  needs?: readonly Trait[]
+}
+
+/** The trade's knowledge of faults, as data. */
+export interface FaultBook {
+  symptoms: readonly Symptom[]
+  facts: readonly FaultFact[]
+  causes: readonly Cause[]
+  tests: readonly FaultTest[]
+  standing: Standing
+  source: string
+}
+
+/** Whether something belongs to a print of these traits. */
+export const belongs = (needs: readonly Trait[] | undefined, traits: ReadonlySet<Trait>): boolean =>
+  !needs || needs.every((trait) => traits.has(trait))

@@ -1,0 +1,303 @@
+import { usualCoverage } from '../coating/coverage'
+import { elapsedSeconds } from '../process/clock'
+import { clockOf, type StepState } from '../process/run'
+import { digits, formatSpan } from '../quantity/format'
+import type { StepDefinition } from '../record/definition'
+import type { Observed } from './diagnosis'
+import { exposureOf, wordsOf, type PrintRecord } from './printRecord'
+
+/** A sixth of a stop, the least change one gives on purpose. */
+const SIXTH = 2 ** (1 / 6)
+/** Off a base exposure by more than this is worth a word: a third of a stop. */
+const THIRD = 2 ** (1 / 3)
+/** A wet step that ended within this of its least time was done: as `core/process/timing.ts` has it. */
+const slackOf = (least: number) => Math.max(5, 0.03 * least)
+/** Room in which coats are used to work: common practice, near 50 %. */
+const DRY_AIR = 38
+const DAMP_AIR = 65
+/** A lamp under this gives visibly less, per cent: a quarter of a stop. */
+const DIM = 85
+const REGISTER_SEEN = 0.2
+/** Carry-over has thinned a bath visibly under this share of its strength. */
+const THINNED = 0.7
+
+/**
+ * Everything the record of a print says of known faults: what was wrong, and what was in order. What it does not tell is
+ * left out.
+ */
+export const observe = (record: PrintRecord): Observed[] => [
+  ...exposure(record),
+  ...lamp(record),
+  ...paper(record),
+  ...coat(record),
+  ...air(record),
+  ...lots(record),
+  ...wetSteps(record),
+  ...bathsMet(record),
+  ...picture(record),
+]
+
+const fact = (factId: string, is: boolean, said: string): Observed => ({ factId, is, said })
+
+function exposure({ state, base }: PrintRecord): Observed[] {
+  const step = exposureOf(state)
+  const clock = step && clockOf(step)
+  if (!step || !clock || step.finishedAt === undefined) return []
+  const given = step.dose?.seconds ?? elapsedSeconds(clock, step.finishedAt)
+  const planned = step.plannedSeconds
+  const known: Observed[] = []
+  if (planned)
+    known.push(
+      fact(
+        'exposed-short',
+        given < planned / SIXTH,
+        `exposed ${formatSpan(given)}, ${formatSpan(planned)} was planned`,
+      ),
+      fact(
+        'exposed-long',
+        given > planned * SIXTH,
+        `exposed ${formatSpan(given)}, ${formatSpan(planned)} was planned`,
+      ),
+    )
+  if (base) {
+    const said = `exposed ${formatSpan(given)}; the base exposure kept for this combination is ${formatSpan(base.base.seconds)}`
+    known.push(
+      fact('below-base', given < base.base.seconds / THIRD, said),
+      fact('above-base', given > base.base.seconds * THIRD, said),
+    )
+  }
+  return known
+}
+
+function lamp({ lightPercent, light }: PrintRecord): Observed[] {
+  if (lightPercent === null || !light) return []
+  return [
+    fact(
+      'lamp-dim',
+      lightPercent < DIM,
+      `${light.name} gave ${digits(lightPercent, 2)} % of what it gave when new`,
+    ),
+  ]
+}
+
+function paper({ paper: stock, isTreated, definition }: PrintRecord): Observed[] {
+  if (definition.chalk.bears || !stock) return []
+  if (isTreated) return [fact('chalk-in', false, `${stock.name} was treated with acid before`)]
+  if (stock.buffered === 'no') return [fact('chalk-in', false, `${stock.name} has no chalk`)]
+  if (stock.buffered === 'yes')
+    return [fact('chalk-in', true, `${stock.name} is buffered, and no treatment of it is on record`)]
+  return []
+}
+
+function coat(record: PrintRecord): Observed[] {
+  const { state, sheet, balance, definition } = record
+  const known: Observed[] = []
+  const counted = state.steps.filter((step) => step.planned.kind === 'count' && step.status === 'done')
+  const [drops, wanted] = [
+    counted.flatMap((step) => Object.values(step.drops)),
+    counted.flatMap((step) => (step.planned.drops ?? []).map((one) => one.count)),
+  ].map((list) => list.reduce((sum, one) => sum + one, 0))
+  const usual = Math.min(usualCoverage(sheet.tool).value, definition.coverage?.millilitresPerM2 ?? Infinity)
+  const share =
+    ((drops ?? 0) / (wanted || (drops ?? 1) || 1)) * Math.min(1, sheet.coverageMillilitresPerM2 / usual)
+  if (counted.length) {
+    const isShort = share < 0.8 || state.coatsJudged.some((one) => one.said === 'short')
+    known.push(
+      fact(
+        'coat-thin',
+        isShort,
+        state.coatsJudged.some((one) => one.said === 'short')
+          ? 'the coat was found too little when it was laid'
+          : `${digits(100 * share, 2)} % of the usual amount was mixed for the coat`,
+      ),
+    )
+    const off = Math.max(0, ...counted.map(ratioOff))
+    known.push(
+      fact(
+        'ratio-off',
+        off > 0.15,
+        off > 0.15
+          ? `one component was ${digits(100 * off, 2)} % off its planned share of drops`
+          : 'drops were counted as planned',
+      ),
+    )
+  }
+  known.push(...dried(record))
+  if (balance)
+    known.push(
+      fact(
+        'silver-short',
+        balance.verdict === 'silverShort',
+        `${digits(balance.ratio.value, 2)} moles of silver for each of halide`,
+      ),
+    )
+  return known
+}
+
+/** How far the shares of drops that went in are off those planned, the worst of them. */
+function ratioOff(step: StepState): number {
+  const planned = step.planned.drops ?? []
+  const sum = (values: readonly number[]) => values.reduce((all, one) => all + one, 0)
+  const [put, meant] = [sum(Object.values(step.drops)), sum(planned.map((one) => one.count))]
+  if (!put || !meant) return 0
+  return Math.max(
+    ...planned.map(({ component, count }) =>
+      Math.abs((step.drops[component] ?? 0) / put / (count / meant) - 1),
+    ),
+  )
+}
+
+function dried({ state }: PrintRecord): Observed[] {
+  const known: Observed[] = []
+  const expose = exposureOf(state)
+  const before = expose && state.steps[state.steps.indexOf(expose) - 1]
+  if (before?.planned.kind !== 'wait' || before.finishedAt === undefined) return known
+  const clock = clockOf(before)
+  const least = before.planned.leastSeconds
+  if (clock && least !== undefined) {
+    const took = elapsedSeconds(clock, before.finishedAt)
+    known.push(
+      fact(
+        'dried-short',
+        took < least - slackOf(least),
+        `dried ${formatSpan(took)}, ${formatSpan(least)} is the least`,
+      ),
+    )
+  }
+  const keeps = before.planned.keepsBestSeconds ?? before.planned.keepsSeconds
+  if (keeps !== undefined && expose?.startedAt !== undefined) {
+    const waited = (expose.startedAt - before.finishedAt) / 1000
+    known.push(
+      fact(
+        'coat-old',
+        waited > keeps,
+        `the coat was ${formatSpan(waited)} old at the light, ${formatSpan(keeps)} is its ${before.planned.keepsBestSeconds ? 'best' : 'life'}`,
+      ),
+    )
+  }
+  return known
+}
+
+function air({ state }: PrintRecord): Observed[] {
+  if (!state.room) return []
+  const said = `the room was at ${digits(state.room.relativeHumidity, 2)} % of humidity`
+  return [
+    fact('air-dry', state.room.relativeHumidity < DRY_AIR, said),
+    fact('air-damp', state.room.relativeHumidity > DAMP_AIR, said),
+  ]
+}
+
+function lots({ bottles, mixedAt }: PrintRecord): Observed[] {
+  const dated = bottles.filter(({ bottle }) => bottle.bestUntil !== undefined)
+  if (!dated.length) return []
+  const old = dated.find(({ bottle }) => (bottle.bestUntil ?? Infinity) < mixedAt)
+  return [
+    fact(
+      'lot-old',
+      old !== undefined,
+      old
+        ? `${old.bottle.label} was ${formatSpan((mixedAt - (old.bottle.bestUntil ?? 0)) / 1000)} past its life`
+        : 'every bottle was within its life',
+    ),
+  ]
+}
+
+/** Which fact a wet step that was cut short stands for. */
+const SHORT = { develop: 'developed-short', clear: 'cleared-short', fix: 'fixed-short', tone: 'toned-short' } as const // prettier-ignore
+const DONE = { develop: 'developed', clear: 'cleared', fix: 'fixed', tone: 'toned' } as const
+type Role = keyof typeof SHORT
+
+const isRole = (role: string | undefined): role is Role => role !== undefined && role in SHORT
+const isWash = (words: StepDefinition) => /^(final-)?wash/.test(words.id)
+
+function wetSteps({ state, definition }: PrintRecord): Observed[] {
+  const worst = new Map<string, Observed>()
+  const keep = (one: Observed) => {
+    if (!worst.has(one.factId) || one.is) worst.set(one.factId, one)
+  }
+  for (const step of state.steps) {
+    const [words, clock] = [wordsOf(definition, step), clockOf(step)]
+    if (!words || !clock || step.planned.kind !== 'bath' || step.finishedAt === undefined) continue
+    const took = elapsedSeconds(clock, step.finishedAt)
+    const least = step.planned.leastSeconds
+    const isShort = least !== undefined && took < least - slackOf(least)
+    if (isRole(words.role) && least !== undefined)
+      keep(
+        fact(
+          SHORT[words.role],
+          isShort,
+          `${DONE[words.role]} ${formatSpan(took)}, ${formatSpan(least)} is due`,
+        ),
+      )
+    if (isWash(words) && least !== undefined)
+      keep(fact('washed-short', isShort, `washed ${formatSpan(took)}, ${formatSpan(least)} is due`))
+    const ceiling = words.late?.afterSeconds ?? step.planned.mostSeconds
+    if (words.role === 'fix' && ceiling !== undefined)
+      keep(
+        fact(
+          'fixed-long',
+          took > 1.25 * ceiling,
+          `fixed ${formatSpan(took)}, ${formatSpan(ceiling)} is the most`,
+        ),
+      )
+    if (words.role === 'clear' && words.late?.blames === 'paper' && ceiling !== undefined)
+      keep(
+        fact(
+          'cleared-long',
+          took > ceiling,
+          `clearing took ${formatSpan(took)}, over ${formatSpan(ceiling)}`,
+        ),
+      )
+  }
+  return [...worst.values()]
+}
+
+const SPENT = { develop: 'developer-spent', clear: 'clearing-spent', fix: 'fixer-spent', tone: 'toner-spent' } as const // prettier-ignore
+const VERDICT = {
+  fresh: 'was fresh',
+  serves: 'still served',
+  replenishSoon: 'still served',
+  replenish: 'was due to be replenished',
+  used: 'had been made for one print, and had had it',
+  spent: 'was beyond its capacity',
+  old: 'was past its life',
+} as const
+
+function bathsMet({ baths, definition }: PrintRecord): Observed[] {
+  return baths.flatMap(({ wordsId, bath, standing }) => {
+    const role = definition.steps.find((one) => one.id === wordsId)?.role
+    if (!isRole(role)) return []
+    const isThin = standing.strength.value < THINNED
+    const isSpent = ['replenish', 'used', 'spent', 'old'].includes(standing.verdict) || isThin
+    const had = standing.passes.length
+      ? `, after ${standing.passes.length} print${standing.passes.length === 1 ? '' : 's'}`
+      : ''
+    const how = isThin
+      ? `had thinned to ${digits(100 * standing.strength.value, 2)} % of its strength`
+      : VERDICT[standing.verdict]
+    return [fact(SPENT[role], isSpent, `${bath.name} ${how}${had}`)]
+  })
+}
+
+function picture({ registerWorst, films, sheet }: PrintRecord): Observed[] {
+  const known: Observed[] = []
+  if (registerWorst !== null)
+    known.push(
+      fact(
+        'register-off',
+        registerWorst > REGISTER_SEEN,
+        `the worst register mark was ${digits(registerWorst, 2)} mm off`,
+      ),
+    )
+  if (films.length && sheet.choices.subject !== 'photogram') {
+    const curved = films.some((film) => film.calibrationId !== undefined)
+    known.push(
+      fact(
+        'no-curve',
+        !curved,
+        curved ? 'its negative was made through a curve' : 'its negative was made without a curve',
+      ),
+    )
+  }
+  return known
+}

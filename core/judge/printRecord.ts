@@ -1,0 +1,185 @@
+import { saltBalance, USUAL_UPTAKE, type Laid, type SaltBalance } from '../chemistry/saltBalance'
+import { solutesIn, solutesOf, type SubstanceBook } from '../chemistry/lots'
+import { baseFor, type FoundBase } from '../light/bases'
+import { healthOf, historyOf } from '../light/lightLedger'
+import { bathStanding, passesOf, useOf, type BathStanding } from '../process/baths'
+import { schoolStocks, stepsFor } from '../process/plan'
+import { wordsIdOf, type RunState, type StepState } from '../process/run'
+import type { Bath } from '../record/bath'
+import type { ProcessDefinition, StepDefinition } from '../record/definition'
+import type { Base, Light, LightEntry, MadeNegative } from '../record/light'
+import type { Bottle, Paper, PaperRun, Piece, Sheet } from '../record/records'
+import type { RegisterCheck } from '../record/register'
+import { registerOf } from '../negative/register'
+
+/** A sheet with what its log amounts to and its process. */
+export interface PrintWork {
+  sheet: Sheet
+  state: RunState
+  definition: ProcessDefinition
+}
+
+/** Everything in a workroom that a print's record can point at. */
+export interface RoomRecords {
+  prints: readonly PrintWork[]
+  papers: readonly Paper[]
+  pieces: readonly Piece[]
+  treatments: readonly { run: PaperRun; state: RunState }[]
+  bottles: readonly Bottle[]
+  lights: readonly Light[]
+  lightEntries: readonly LightEntry[]
+  bases: readonly Base[]
+  baths: readonly Bath[]
+  negatives: readonly MadeNegative[]
+  registerChecks: readonly RegisterCheck[]
+  substances: SubstanceBook
+}
+
+/** One wet step of a print in the bath it lay in, as that stood then. */
+export interface BathMet {
+  wordsId: string
+  bath: Bath
+  standing: BathStanding
+}
+
+/** One print with all that its thread hangs on. */
+export interface PrintRecord extends PrintWork {
+  paper: Paper | null
+  piece: Piece | null
+  /** Whether a treatment of its paper is on record. */
+  isTreated: boolean
+  light: Light | null
+  /** What the lamp gave then over what it gave when new, per cent; `null` where nothing tells it. */
+  lightPercent: number | null
+  base: FoundBase | null
+  bottles: readonly { component: string; bottle: Bottle }[]
+  /** When the coat was mixed, or the sheet planned. */
+  mixedAt: number
+  baths: readonly BathMet[]
+  films: readonly MadeNegative[]
+  balance: SaltBalance | null
+  /** Worst mark of the last register check, mm. */
+  registerWorst: number | null
+}
+
+/** Words of a step of a run. */
+export const wordsOf = (definition: ProcessDefinition, step: StepState): StepDefinition | undefined =>
+  definition.steps.find((one) => one.id === wordsIdOf(step.planned))
+
+/** The exposure of a sheet: the first that was begun, or is planned. */
+export const exposureOf = (state: RunState): StepState | undefined =>
+  state.steps.find((step) => step.planned.kind === 'expose')
+
+/**
+ * Gathers all that the records of a workroom say of one print.
+ *
+ * @param room shape of the whole workroom; only what the print points at is read.
+ */
+export function printRecord({ sheet, state, definition }: PrintWork, room: RoomRecords): PrintRecord {
+  const drawn = state.steps.flatMap((step) => step.drawn)
+  const chosen = Object.entries(sheet.bottles).map(([component, bottleId]) => ({ component, bottleId }))
+  const bottles = (drawn.length ? drawn : chosen).flatMap(({ component, bottleId }) => {
+    const bottle = room.bottles.find((one) => one.id === bottleId)
+    return bottle ? [{ component, bottle }] : []
+  })
+  const light = room.lights.find((one) => one.id === sheet.lightId) ?? null
+  const exposedAt = exposureOf(state)?.startedAt ?? null
+  const checks = room.registerChecks.filter(
+    (one) => one.sheetId === sheet.id && one.takenBackAt === undefined,
+  )
+  const check = checks.sort((a, b) => a.at - b.at).at(-1)
+  return {
+    sheet,
+    state,
+    definition,
+    paper: room.papers.find((one) => one.id === sheet.paperId) ?? null,
+    piece: room.pieces.find((one) => one.id === sheet.pieceId) ?? null,
+    isTreated: isTreated(sheet, room.treatments),
+    light,
+    lightPercent: light && exposedAt !== null ? shareOf(light, exposedAt, room) : null,
+    base: sheet.lightId
+      ? baseFor(
+          room.bases.filter((one) => one.at <= (exposedAt ?? Infinity)),
+          {
+            processId: sheet.process.id,
+            paperId: sheet.paperId,
+            lightId: sheet.lightId,
+            choices: sheet.choices,
+          },
+        )
+      : null,
+    bottles: [...new Map(bottles.map((one) => [one.component, one])).values()],
+    mixedAt: state.steps.find((step) => step.drawn.length)?.finishedAt ?? state.begunAt ?? sheet.createdAt,
+    baths: bathsMet({ sheet, state, definition }, room),
+    films: room.negatives.filter((one) => one.sheetId === sheet.id && one.takenBackAt === undefined),
+    balance: balanceOf({ sheet, definition }, bottles, room),
+    registerWorst: check ? registerOf(check.marks).worst : null,
+  }
+}
+
+/** A treatment of this very piece, or of its paper where no piece is named, that was done before the sheet began. */
+function isTreated(sheet: Sheet, treatments: RoomRecords['treatments']): boolean {
+  return treatments.some(({ run, state }) => {
+    const isDone = state.begunAt !== null && state.current > 0
+    if (!isDone || run.halfPieceId === sheet.pieceId) return false
+    return sheet.pieceId
+      ? run.pieceIds.includes(sheet.pieceId)
+      : run.pieceIds.length === 0 && run.paperId !== undefined && run.paperId === sheet.paperId
+  })
+}
+
+function shareOf(light: Light, at: number, room: RoomRecords): number | null {
+  if (light.kind === 'sun') return null
+  const sheets = room.prints.map((one) => ({ lightId: one.sheet.lightId, state: one.state }))
+  const entries = room.lightEntries.filter((one) => one.at <= at)
+  const bases = room.bases.filter((one) => one.at <= at)
+  return healthOf(historyOf(light, entries, bases, sheets, at), at).left?.value ?? null
+}
+
+function bathsMet({ sheet, state, definition }: PrintWork, room: RoomRecords): BathMet[] {
+  return state.steps.flatMap((step) => {
+    const bath = room.baths.find((one) => one.id === step.bathId)
+    if (!bath) return []
+    const at = step.finishedAt ?? step.startedAt ?? 0
+    // The bath as this print met it: what came after is not its fault, and neither is its own pass.
+    const passes = passesOf(bath.id, room.prints).filter((pass) => pass.sheetId !== sheet.id && pass.at < at)
+    const known = {
+      ...bath,
+      replenished: bath.replenished.filter((one) => one.at <= at),
+    }
+    const { use, keepsSeconds } = useOf(definition, bath.bath)
+    return [
+      {
+        wordsId: wordsIdOf(step.planned),
+        bath,
+        standing: bathStanding(known, use, passes, keepsSeconds, at),
+      },
+    ]
+  })
+}
+
+function balanceOf(
+  { sheet, definition }: Pick<PrintWork, 'sheet' | 'definition'>,
+  bottles: readonly { component: string; bottle: Bottle }[],
+  { papers, substances }: RoomRecords,
+): SaltBalance | null {
+  const stocks = schoolStocks(definition, sheet.choices)
+  const laid = stepsFor(definition, sheet.choices).flatMap((step): Laid[] => {
+    const { lays } = step
+    if (!lays) return []
+    const bottle = bottles.find((one) => one.component === lays.component)?.bottle
+    const solutes = bottle
+      ? solutesIn(bottle, substances)
+      : solutesOf(stocks[lays.component] ?? [], substances)
+    const name = definition.components.find((one) => one.id === lays.component)?.name ?? lays.component
+    return solutes.length ? [{ name, by: lays.by, solutes, coats: step.perCoat ? sheet.coats : 1 }] : []
+  })
+  if (laid.length < 2) return null
+  const gramsPerM2 = papers.find((one) => one.id === sheet.paperId)?.gramsPerM2
+  const balance = saltBalance(laid, {
+    ...USUAL_UPTAKE,
+    brushMillilitresPerM2: sheet.coverageMillilitresPerM2,
+    ...(gramsPerM2 !== undefined && { gramsPerM2 }),
+  })
+  return balance.halide.value > 0 && balance.silver.value > 0 ? balance : null
+}

@@ -1,0 +1,30 @@
+import type { Symptom } from '@core/judge/faultBook'
+
+/** What the eye sees of a fault. How often each shows at all is this app's starting value, from common practice. */
+export const symptoms: readonly Symptom[] = [
+  { id: 'pale', name: 'Weak and pale all over', looks: 'Even the deepest tone is thin, though the paper is clean.', drawing: 'pale', base: 0.25 },
+  { id: 'heavy', name: 'Too dark all over', looks: 'Shadows have closed and light tones are heavy; the paper’s own white is clean.', drawing: 'heavy', base: 0.12 },
+  { id: 'fogged', name: 'Whites veiled', looks: 'A tone lies over everything, also where the sheet was covered.', drawing: 'veil', base: 0.18 },
+  { id: 'whites-yellow', name: 'Whites yellow', looks: 'A yellow or buff stain in the lights, often stronger where the coat was thick.', drawing: 'tint', colour: '#e9d592', base: 0.15 },
+  { id: 'whites-pink', name: 'Whites pink', looks: 'A rose stain, often only after weeks.', drawing: 'tint', colour: '#e9c3bb', base: 0.03, needs: ['noble'] },
+  { id: 'whites-blue', name: 'Whites blue', looks: 'Blue or blue-violet where paper white was due.', drawing: 'tint', colour: '#b9c6de', base: 0.1, needs: ['ferricyanide'] },
+  { id: 'specks-dark', name: 'Dark specks', looks: 'Black or brown points, some with a comet’s tail in the way of the brush.', drawing: 'specksDark', base: 0.06 },
+  { id: 'specks-light', name: 'White specks', looks: 'Small white points or threads that never darkened.', drawing: 'specksLight', base: 0.06 },
+  { id: 'mottle', name: 'Mottled', looks: 'Uneven like a cloud or salt and pepper, worst in middle tones.', drawing: 'mottle', base: 0.09 },
+  { id: 'patches', name: 'Pale grey or red patches', looks: 'Patches with soft edges that printed lighter, grey or red.', drawing: 'patches', colour: '#b99a92', base: 0.05, needs: ['halide'] },
+  { id: 'streaks', name: 'Streaks', looks: 'Lines in the way the brush or rod went.', drawing: 'streaks', base: 0.07 },
+  { id: 'soft', name: 'Not sharp', looks: 'Fine lines are gone, all over or in one region.', drawing: 'soft', base: 0.08, needs: ['negative'] },
+  { id: 'blotch', name: 'Blotchy edge', looks: 'A dark rim or pool, mostly along the side where the coat ran together.', drawing: 'blotch', base: 0.05 },
+  { id: 'line', name: 'A hard line across', looks: 'One side is weaker than the other, with a sharp border between.', drawing: 'line', base: 0.02 },
+  { id: 'double', name: 'Double outlines', looks: 'Every edge stands twice, by a little.', drawing: 'double', base: 0.04 },
+  { id: 'bronzed', name: 'Shadows bronze', looks: 'The deepest shadows shine like metal and turn lighter.', drawing: 'bronze', base: 0.05 },
+  { id: 'bleached', name: 'Bleached in the fixer', looks: 'It looked right in the water and went lighter in the fixer.', drawing: 'washed', base: 0.05, needs: ['fixes'] },
+  { id: 'washed-off', name: 'Picture runs off in the water', looks: 'Colour floats away in the first water, more than a veil.', drawing: 'washed', base: 0.05 },
+  { id: 'fading', name: 'Fades in months', looks: 'It was right when dry, and is turning lighter or yellow-brown from the edges.', drawing: 'pale', colour: '#c9b489', base: 0.03 },
+  { id: 'flat', name: 'Flat', looks: 'No white and no black: everything between two greys.', drawing: 'flat', base: 0.1, needs: ['negative'] },
+  { id: 'harsh', name: 'Harsh', looks: 'Black and white with little between; lights are blank, shadows closed.', drawing: 'harsh', base: 0.1, needs: ['negative'] },
+  { id: 'uneven', name: 'One side lighter', looks: 'It fades from one side or corner to the other, without a border.', drawing: 'uneven', base: 0.06 },
+  { id: 'tone-patchy', name: 'Toned in patches', looks: 'The toner took in some places and not in others.', drawing: 'patches', colour: '#7d6a86', base: 0.04, needs: ['tones'] },
+  { id: 'rings', name: 'Light rings and bubbles', looks: 'Round spots with sharp rims, lighter than what is round them.', drawing: 'rings', base: 0.04 },
+  { id: 'stuck', name: 'The film stuck or took a stain', looks: 'The negative came off with a sound or is brown or yellow where it lay.', drawing: 'blotch', base: 0.03, needs: ['negative'] },
+] // prettier-ignore

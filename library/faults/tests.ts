@@ -1,0 +1,160 @@
+import type { FaultTest } from '@core/judge/faultBook'
+
+/** Next sheets with one thing changed, and which causes each would take away. */
+export const tests: readonly FaultTest[] = [
+  {
+    id: 'more-light', name: 'Twice the light', effort: 1,
+    doing: 'The same on a scrap, with one stop more exposure.',
+    mends: { 'under-exposed': 0.93, 'lamp-dim': 0.93, 'film-dense': 0.2, 'developed-short': 0.1, 'air-dry': 0.2, 'warm-wash': 0.25 },
+    change: { stops: 1 },
+  },
+  {
+    id: 'less-light', name: 'Half the light', effort: 1,
+    doing: 'The same on a scrap, with one stop less exposure.',
+    mends: { 'over-exposed': 0.93, 'film-thin': 0.15 },
+    change: { stops: -1 },
+  },
+  {
+    id: 'other-paper', name: 'On another paper', effort: 1,
+    doing: 'The same mix on a scrap of a paper that has served before, or one that was treated with acid.',
+    mends: { chalk: 0.95, 'half-treated': 0.95, 'paper-sizing': 0.9, 'paper-unfit': 0.92, 'salt-uneven': 0.4, 'over-salted': 0.1 },
+  },
+  {
+    id: 'bare-coat', name: 'A coated scrap, never exposed', effort: 1,
+    doing: 'Coat a scrap, dry it cool in full darkness, and take it at once through all the baths without any light.',
+    mends: { 'room-light': 0.95, 'heat-dried': 0.95, 'coat-old': 0.95, 'air-damp': 0.5, 'over-exposed': 0.9, 'film-thin': 0.9 },
+    needs: ['coated'],
+  },
+  {
+    id: 'fresh-lot', name: 'From a fresh bottle', effort: 3,
+    doing: 'Make the sensitizer’s solutions afresh, and change nothing else.',
+    mends: { 'lot-old': 0.95, 'tap-water': 0.6, 'ratio-off': 0.7, metal: 0.5, 'silver-unfiltered': 0.9 },
+  },
+  {
+    id: 'filtered', name: 'Filtered silver', effort: 1,
+    doing: 'Filter the silver solution through cotton, wipe film and glass, and coat a scrap.',
+    mends: { 'silver-unfiltered': 0.93, metal: 0.3, dust: 0.3 },
+    needs: ['silver'],
+  },
+  {
+    id: 'cleaned', name: 'Film and glass wiped', effort: 1,
+    doing: 'Wipe film, glass and paper, and print the same scrap twice: specks that stay in place are on the film.',
+    mends: { dust: 0.9, metal: 0.15 },
+  },
+  {
+    id: 'clean-tools', name: 'New brush and distilled water', effort: 1,
+    doing: 'A brush without metal, never used, wetted with distilled water; a clean glass.',
+    mends: { metal: 0.85, 'tap-water': 0.92, brush: 0.2 },
+    needs: ['coated'],
+  },
+  {
+    id: 'more-coat', name: 'A fuller coat', effort: 1,
+    doing: 'Half as much again of the mix, laid while wet with few strokes.',
+    mends: { 'coat-thin': 0.92, brush: 0.55, 'over-salted': 0.15, 'ratio-off': 0.1 },
+    change: { coverage: 1.5 },
+    needs: ['coated'],
+  },
+  {
+    id: 'more-silver', name: 'A second coat of silver', effort: 1,
+    doing: 'The same salted paper with a second coat of silver, dried between.',
+    mends: { 'over-salted': 0.93, 'coat-thin': 0.6, 'salt-uneven': 0.2 },
+    change: { coats: 2 },
+    needs: ['halide', 'silver'],
+  },
+  {
+    id: 'by-rod', name: 'Coated by rod, laid flat', effort: 1,
+    doing: 'Coat with a glass rod, draw off the surplus, and let it lie flat until dull.',
+    mends: { brush: 0.92, puddle: 0.9, 'drying-uneven': 0.8 },
+    needs: ['coated'],
+  },
+  {
+    id: 'half-humid', name: 'At half humidity', effort: 2,
+    doing: 'Keep paper and coat at about 50 % of humidity for an hour before the light.',
+    mends: { 'air-dry': 0.92, 'air-damp': 0.9, 'coat-damp': 0.3, 'drying-uneven': 0.4 },
+  },
+  {
+    id: 'bone-dry', name: 'Dried to the end', effort: 1,
+    doing: 'Dry twice as long on cool air, and lay the film on only when the coat is not cool to the hand.',
+    mends: { 'coat-damp': 0.93, 'air-damp': 0.6 },
+    needs: ['coated'],
+  },
+  {
+    id: 'fresh-coat', name: 'Printed at once', effort: 1,
+    doing: 'Coat, dry cool in the dark, and print as soon as it is dry.',
+    mends: { 'coat-old': 0.94, 'heat-dried': 0.85, 'air-damp': 0.2 },
+    needs: ['coated'],
+  },
+  {
+    id: 'pressed', name: 'Pressed well, film turned over', effort: 1,
+    doing: 'A scrap with the printed side to the coat, nothing between, and a felt behind it.',
+    mends: { contact: 0.9, 'wrong-side': 0.97, interleaf: 0.95 },
+    needs: ['negative'],
+  },
+  {
+    id: 'hinged', name: 'Hinged, and not looked at', effort: 1,
+    doing: 'Hinge the film and expose without a look.',
+    mends: { moved: 0.95, contact: 0.2 },
+  },
+  {
+    id: 'turned', name: 'The frame turned half way', effort: 1,
+    doing: 'Turn the frame end for end at half the exposure.',
+    mends: { 'light-uneven': 0.9 },
+  },
+  {
+    id: 'by-marks', name: 'Laid by the marks on shrunk paper', effort: 2,
+    doing: 'Wet and dry the paper once before the first layer, and lay both films by their crosses.',
+    mends: { register: 0.92 },
+    needs: ['layers'],
+  },
+  {
+    id: 'chart', name: 'A chart instead of the picture', effort: 2,
+    doing: 'Print a chart at the same exposure: its ends show what the film holds back.',
+    mends: { 'film-thin': 0.5, 'film-dense': 0.5, 'no-curve': 0.85 },
+    needs: ['negative'],
+  },
+  {
+    id: 'longer-wash', name: 'Washed twice as long', effort: 1,
+    doing: 'Wash one half of a scrap, or this very print, twice as long in three changes.',
+    mends: { 'washed-short': 0.92, 'hypo-left': 0.8, 'cleared-short': 0.1 },
+  },
+  {
+    id: 'fresh-clearing', name: 'In a fresh clearing bath', effort: 1,
+    doing: 'Cut this print in two and put one half into a fresh clearing bath for its full time.',
+    mends: { 'clearing-spent': 0.93, 'cleared-short': 0.9, 'paper-unfit': 0.1 },
+    needs: ['clears'],
+  },
+  {
+    id: 'fresh-fixer', name: 'In a fresh fixer', effort: 1,
+    doing: 'The same on a scrap, fixed in a fresh bath for the full time; a drop of sulfide or selenium on its white stays clean.',
+    mends: { 'fixer-spent': 0.93, 'fixed-short': 0.93 },
+    needs: ['fixes'],
+  },
+  {
+    id: 'weak-fixer', name: 'In weak plain hypo', effort: 1,
+    doing: 'Fix a scrap in half-strength plain hypo, out by the clock.',
+    mends: { 'fixed-strong': 0.92 },
+    needs: ['fixes'],
+  },
+  {
+    id: 'fresh-developer', name: 'In a fresh developer', effort: 1,
+    doing: 'The same on a scrap, in fresh developer for its full time.',
+    mends: { 'developer-spent': 0.94, 'developed-short': 0.94 },
+    needs: ['develops'],
+  },
+  {
+    id: 'clear-rinse', name: 'Rinsed until clear, fresh toner', effort: 1,
+    doing: 'Change the water until no milk shows in a dark tray, then tone in a fresh dose.',
+    mends: { 'carried-over': 0.93, 'toner-spent': 0.8, bubbles: 0.1 },
+    needs: ['tones'],
+  },
+  {
+    id: 'rocked', name: 'Slid in and rocked', effort: 1,
+    doing: 'Slide a scrap in face down without a splash and rock it two ways all the time.',
+    mends: { bubbles: 0.95, 'developed-short': 0.2 },
+  },
+  {
+    id: 'cool-water', name: 'In cool still water', effort: 1,
+    doing: 'Wash a scrap in cool standing water, changed gently.',
+    mends: { 'warm-wash': 0.93 },
+  },
+] // prettier-ignore
