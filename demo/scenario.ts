@@ -1,4 +1,5 @@
 import type { Happening, SheetEvent } from '@core/record/event'
+import type { Diagnosis } from '@core/record/judgement'
 import { type Photo, type Sheet, type WorkroomRecords } from '@core/record/records'
 import type { PrintLook } from './pictures/cyanotype'
 import {
@@ -37,6 +38,9 @@ interface Entry {
   work: Partial<Work> & Pick<Work, 'stage'> & { ago: number }
   look?: Omit<PrintLook, 'seed'>
   after?: (readonly [laterMs: number, what: Happening])[]
+  edition?: Sheet['edition']
+  /** Number of the sheet that it repeats. */
+  again?: number
 }
 
 const judged = (
@@ -48,6 +52,21 @@ const judged = (
   verdict: 'undecided',
   note: '',
   ...parts,
+})
+/** What the densitometer said of the deepest black and the bare white, with the blue's colour where it was read too. */
+const measured = (
+  moment: 'wet' | 'dry' | 'settled',
+  black: number,
+  white: number,
+  blue?: readonly [number, number, number],
+): Happening => ({
+  type: 'measured',
+  moment,
+  by: 'instrument',
+  readings: [
+    { of: 'black', name: '', density: black, ...(blue && { lab: [...blue] as [number, number, number] }) },
+    { of: 'white', name: '', density: white },
+  ],
 })
 const noted = (text: string): Happening => ({ type: 'noted', text })
 
@@ -71,26 +90,31 @@ const ENTRIES: readonly Entry[] = [
     look: { scene: fogWall, depth: 0.93 },
     after: [
       [25 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'The far ones nearly go. As it was.' })],
-      [16 * DAY, judged('settled', { verdict: 'keep', note: '' })],
+      [25.1 * HOUR, measured('dry', 1.41, 0.07, [20, -1, -30])],
+      [16 * DAY, judged('settled', { verdict: 'keep', note: '', lookAgainAt: 0 })],
+      [16.01 * DAY, measured('settled', 1.44, 0.07, [19.2, -0.6, -30.8])],
     ],
   },
   {
-    number: 19, title: 'Horn house', subject: 'Horn house, from the landing', paper: 'rag', light: 'box',
+    number: 19, title: 'Horn house', edition: { number: 1, of: 5 }, subject: 'Horn house, from the landing', paper: 'rag', light: 'box',
     work: { stage: 'hung', ago: 24 * DAY + 3 * HOUR, washSeconds: 660, waters: 3 },
     look: { scene: hornHouse, depth: 0.98 },
     after: [
       [20 * MINUTE, judged('wet', { whites: 'clean', note: 'Looks far too pale. Wait.' })],
+      [22 * MINUTE, measured('wet', 1.2, 0.09)],
+      [26.1 * HOUR, measured('dry', 1.43, 0.07, [19.6, -0.9, -30.4])],
       [26 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'There it is. The wall holds its plaster.' })],
       [15 * DAY, judged('settled', { verdict: 'keep', whites: 'clean', note: 'A shade deeper than the dry note. Signed, in the box.' })],
     ],
   },
   {
-    number: 20, title: 'Horn house, second sheet', subject: 'Horn house, from the landing', paper: 'laid', light: 'box',
+    number: 20, title: 'Horn house, second sheet', again: 19, subject: 'Horn house, from the landing', paper: 'laid', light: 'box',
     work: { stage: 'hung', ago: 23 * DAY, washSeconds: 170, waters: 0 },
     look: { scene: hornHouse, depth: 0.86, stain: 0.9 },
     after: [
       [1 * HOUR, noted('Telephone in the middle of the wash.')],
       [25 * HOUR, judged('dry', { verdict: 'again', shadows: 'right', whites: 'yellow', note: 'Yellow in the sky. Not three minutes in one water.' })],
+      [25.1 * HOUR, measured('dry', 1.36, 0.14)],
       [26 * HOUR, { type: 'setAside', reason: 'Wash cut short: yellow sky. Wash by the clock, not by the telephone.' }],
     ],
   },
@@ -100,6 +124,7 @@ const ENTRIES: readonly Entry[] = [
     look: { scene: lampRoomLens, depth: 0.62 },
     after: [
       [24.5 * HOUR, judged('dry', { verdict: 'again', shadows: 'thin', highlights: 'blank', whites: 'clean', note: 'A cloud sat on the sun for half of it. Back to the box.' })],
+      [24.6 * HOUR, measured('dry', 0.98, 0.07, [35, -4, -27])],
       [14.2 * DAY, judged('settled', { verdict: 'again', shadows: 'thin', note: 'No deeper. Print again with more.' })],
     ],
   },
@@ -107,21 +132,30 @@ const ENTRIES: readonly Entry[] = [
     number: 22, title: 'Lamp-room lens, second state', subject: 'Lens, second state', paper: 'rag', light: 'box',
     work: { stage: 'hung', ago: 16 * DAY, washSeconds: 640, waters: 4, given: { said: '+1/3 stop', plannedSeconds: 605 } },
     look: { scene: lampRoomLens, depth: 0.97 },
-    after: [[27 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'The third of a stop did it. Prisms separate to the rim.' })]],
+    edition: { number: 1, of: 7 },
+    again: 21,
+    after: [
+      [27 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'The third of a stop did it. Prisms separate to the rim.' })],
+      [25 * MINUTE, measured('wet', 1.24, 0.08)],
+      [27.1 * HOUR, measured('dry', 1.46, 0.07, [18.8, -0.5, -31])],
+    ],
   },
   {
     number: 23, title: 'Net loft', subject: 'Net loft, noon', paper: 'laid', light: 'box',
     work: { stage: 'hung', ago: 6 * DAY, washSeconds: 380, waters: 3 },
     look: { scene: netLoft, depth: 1 },
-    after: [[25 * HOUR, judged('dry', { verdict: 'keep', shadows: 'blocked', highlights: 'right', whites: 'clean', note: 'Beams have closed up. I like it closed.' })]],
+    after: [
+      [25 * HOUR, judged('dry', { verdict: 'keep', shadows: 'blocked', highlights: 'right', whites: 'clean', note: 'Beams have closed up. I like it closed.' })],
+      [25.1 * HOUR, measured('dry', 1.49, 0.08)],
+    ],
   },
   {
     number: 24, title: 'Keeper’s stair', subject: 'Stair, from below', paper: 'rag', light: 'box',
-    work: { stage: 'hung', ago: 5 * DAY + 2 * HOUR, washSeconds: 700, waters: 4, waitedMinutes: 38 * 60 },
+    work: { stage: 'hung', ago: 5 * DAY + 2 * HOUR, washSeconds: 700, waters: 4, waitedMinutes: 80 * 60 },
     look: { scene: keepersStair, depth: 0.92, fog: 0.85 },
     after: [
       [10 * MINUTE, judged('wet', { whites: 'blue', note: 'Whites never cleared.' })],
-      [20 * MINUTE, { type: 'setAside', reason: 'Fogged: the coated sheet lay two days in the drawer with the loose corner.' }],
+      [20 * MINUTE, { type: 'setAside', reason: 'Fogged: the coated sheet lay over three days in the drawer with the loose corner.' }],
     ],
   },
   {
@@ -134,7 +168,10 @@ const ENTRIES: readonly Entry[] = [
     number: 26, title: 'Tide gauge', subject: 'Gauge, slack water', paper: 'rag', light: 'box',
     work: { stage: 'hung', ago: 26.5 * HOUR, washSeconds: 640, waters: 3 },
     look: { scene: tideGauge, depth: 0.95 },
-    after: [[15 * MINUTE, judged('wet', { whites: 'clean', note: 'Marks readable down to the water.' })]],
+    after: [
+      [15 * MINUTE, judged('wet', { whites: 'clean', note: 'Marks readable down to the water.' })],
+      [16 * MINUTE, measured('wet', 1.19, 0.08)],
+    ],
   },
   {
     number: 27, title: 'Bell buoy, ashore', subject: 'Buoy on shingle', paper: 'rag', light: 'box',
@@ -162,7 +199,7 @@ const ENTRIES: readonly Entry[] = [
   },
   { number: 31, title: 'Lamp-room lens, third state', subject: 'Lens, third state', paper: 'rag', light: 'box', work: { stage: 'drying', ago: 4 * MINUTE + 25_000 } },
   { number: 32, title: 'Rope walk, looking east', subject: 'Rope walk, east end', paper: 'thin', light: 'box', work: { stage: 'dry', ago: 21 * MINUTE } },
-  { number: 33, title: 'Keeper’s stair, second try', subject: 'Stair, from below', paper: 'rag', light: 'box', work: { stage: 'planned', ago: 2 * HOUR } },
+  { number: 33, title: 'Keeper’s stair, second try', again: 24, subject: 'Stair, from below', paper: 'rag', light: 'box', work: { stage: 'planned', ago: 2 * HOUR } },
 ] // prettier-ignore
 
 /** Width of the drawn photographs in pixels; their height follows from the sheet. */
@@ -213,9 +250,14 @@ export function demoScenario(
       pictures.set(photo.id, entry.number)
       later.push([photo.takenAt - at, { type: 'photographed', photoId: photo.id }])
     }
-    for (const [after, what] of later.sort((a, b) => a[0] - b[0]))
-      carryOn(log, sheet.id, at + after, what, random)
-    records.sheets.push(sheet)
+    for (const [after, what] of later.sort((a, b) => a[0] - b[0])) {
+      // A look asked for again is asked for in years from its own moment.
+      const dated = what.type === 'judged' && what.lookAgainAt !== undefined
+      const next = dated ? { ...what, lookAgainAt: Math.round(at + after + 365 * DAY) } : what
+      carryOn(log, sheet.id, at + after, next, random)
+    }
+    const before = records.sheets.find((one) => one.number === entry.again)
+    records.sheets.push({ ...sheet, ...(before && { after: before.id }) })
     records.events.push(...(log satisfies SheetEvent[]))
   }
   const others = otherSheets(shelf, random, now)
@@ -245,6 +287,7 @@ export function demoScenario(
   records.baths.push(...wet.baths)
   records.registerChecks.push(...wet.registerChecks)
   records.plans.push(...planStory(records, seededRandom(seed + 4), now))
+  records.diagnoses.push(...diagnosisStory(records.sheets, seededRandom(seed + 5), now))
   records.pieces.push(...drawer.pieces)
   records.paperRuns.push(...drawer.paperRuns)
   return { records, pictures }
@@ -269,6 +312,7 @@ function sheetOf(entry: Entry, shelf: DemoShelf, id: string, at: number): Sheet 
     dropsPerMillilitre: 20,
     subject: entry.subject,
     exposureSeconds: entry.work.exposureSeconds ?? light.usualSeconds ?? 480,
+    ...(entry.edition && { edition: entry.edition }),
     paperId: shelf.papers[entry.paper].id,
     lightId: light.id,
     bottles: {
@@ -278,6 +322,25 @@ function sheetOf(entry: Entry, shelf: DemoShelf, id: string, at: number): Sheet 
     createdAt,
     changedAt: createdAt,
   }
+}
+
+/** Two prints that went wrong: one whose cause is known, one that is still being talked about. */
+function diagnosisStory(sheets: readonly Sheet[], random: () => number, now: number): Diagnosis[] {
+  const about = (
+    number: number,
+    ago: number,
+    parts: Pick<Diagnosis, 'symptoms' | 'answers'> & Partial<Diagnosis>,
+  ) => {
+    const sheet = sheets.find((one) => one.number === number)
+    const at = Math.round(now - ago)
+    return sheet
+      ? [{ id: seededUuid(random), sheetId: sheet.id, at, ruledOut: [], note: '', changedAt: at, ...parts }]
+      : []
+  }
+  return [
+    ...about(20, 21.8 * DAY, { symptoms: ['whites-yellow'], answers: {}, confirmed: 'washed-short' }),
+    ...about(24, 5 * DAY, { symptoms: ['fogged', 'whites-blue'], answers: { 'room-bright': 'no' } }),
+  ]
 }
 
 const photoOf = (sheet: Sheet, takenAt: number, id: string): Photo => ({

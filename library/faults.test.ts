@@ -49,7 +49,7 @@ const CASES: readonly (readonly [process: string, seen: string[], known: Observe
   ['salted-paper', ['patches', 'mottle'], [...yes('soaked-unevenly'), ...no('silver-short')], 'salt-uneven'],
   ['salted-paper', ['tone-patchy'], yes('milk-at-toner'), 'carried-over'],
   ['salted-paper', ['specks-light'], yes('unfiltered'), 'silver-unfiltered'],
-  ['albumen', ['fading'], [...yes('washed-short'), ...no('fixed-short', 'fixer-spent')], 'hypo-left'],
+  ['albumen-type', ['fading'], [...yes('washed-short'), ...no('fixed-short', 'fixer-spent')], 'hypo-left'],
   ['platinum-palladium', ['bronzed', 'mottle'], yes('air-dry'), 'air-dry'],
   ['platinum-palladium', ['specks-dark'], yes('metal-touched'), 'metal'],
   ['platinum-palladium', ['harsh'], yes('film-dense', 'no-curve'), 'film-dense'],
@@ -71,7 +71,7 @@ describe('the book of faults', () => {
 
   it('has a symptom for every cause and a test for every cause', () => {
     for (const cause of faults.causes) {
-      expect([cause.id, Math.max(...Object.values(cause.shows))]).toEqual([cause.id, expect.any(Number)])
+      expect([cause.id, Math.max(...Object.values(cause.shows)) >= 0.4]).toEqual([cause.id, true])
       const best = Math.max(0, ...faults.tests.map((test) => test.mends[cause.id] ?? 0))
       expect([cause.id, best >= 0.5]).toEqual([cause.id, true])
     }
@@ -114,7 +114,6 @@ describe('written cases', () => {
   it('say why: what is known for a cause stands in its evidence', () => {
     for (const { cause, list } of ranked) {
       const found = list.find((one) => one.cause.id === cause)
-      expect([cause, found?.for.length]).toEqual([cause, expect.any(Number)])
       expect(found?.for.length).toBeGreaterThan(0)
     }
   })

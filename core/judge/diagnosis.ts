@@ -40,6 +40,8 @@ export interface DiagnosisInput {
 const BOOK_PRINTS = 20
 /** A symptom nobody picked speaks against a cause, but people leave some out. */
 const SILENCE = 0.35
+/** What a cause does not make shows beside it by chance: in so much of the prints that show it at all. */
+const BESIDE = 0.25
 /** By chance alone nothing is certain. */
 const LEAST = 0.01
 /** Evidence this near to 1 is not worth a line. */
@@ -92,7 +94,7 @@ function evidenceFor(
   const seen = book.symptoms
     .filter((symptom) => belongs(symptom.needs, traits))
     .map((symptom): Evidence => {
-      const [share, base] = [sure(cause.shows[symptom.id] ?? symptom.base), sure(symptom.base)]
+      const [share, base] = [sure(cause.shows[symptom.id] ?? BESIDE * symptom.base), sure(symptom.base)]
       return symptoms.includes(symptom.id)
         ? { said: `you see it: ${lower(symptom.name)}`, ratio: share / base }
         : {

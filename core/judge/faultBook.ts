@@ -80,7 +80,7 @@ export interface Cause {
   /** How often it is the cause, against the others. */
   weight: number
   needs?: readonly Trait[]
-  /** Share of its prints that show each symptom; a symptom not named shows by chance. */
+  /** Share of its prints that show each symptom; a symptom not named shows beside it by chance. */
   shows: Readonly<Record<string, number>>
   /** Share of its prints of which each fact is true; a fact not named is true by chance. */
   facts: Readonly<Record<string, number>>

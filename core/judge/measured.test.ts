@@ -1,5 +1,5 @@
 import { emptyRun, replay, type RunState } from '../process/run'
-import type { Measured } from '../record/event'
+import type { Happening, Measured } from '../record/event'
 import type { Reading } from '../record/judgement'
 import { logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/workroom'
 import { dryDown, dryShare, stopsForDrying, wetAim, type DriedPrint } from './dryDown'
@@ -19,7 +19,7 @@ const withThese = (...measurements: Measured[]): RunState => ({ ...emptyRun(SHEE
 
 describe('measurements of a print', () => {
   it('are refused before it hangs, and kept in its log after that', () => {
-    const what = { type: 'measured', moment: 'dry', by: 'typed', readings: [{ of: 'black', name: '', density: 1.4 }] } as const // prettier-ignore
+    const what: Happening = { type: 'measured', moment: 'dry', by: 'typed', readings: [{ of: 'black', name: '', density: 1.4 }] } // prettier-ignore
     expect(() => replay(SHEET, logOf([...wholeJob.slice(0, 8), [2000, what]]))).toThrow(
       expect.objectContaining({ code: 'not-hung' }),
     )

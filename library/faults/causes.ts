@@ -39,7 +39,7 @@ export const causes: readonly Cause[] = [
     id: 'chalk', name: 'Chalk in the paper', weight: 6, needs: ['hatesChalk'],
     why: 'The buffer of the paper is alkaline and destroys the iron coat before the light can use it.',
     mend: 'Take the chalk out with oxalic or citric acid first, or use a paper without a buffer.',
-    shows: { pale: 0.75, 'whites-yellow': 0.3, mottle: 0.25, line: 0.12, 'whites-blue': 0.1, fogged: 0.15 },
+    shows: { pale: 0.75, 'whites-yellow': 0.3, mottle: 0.25, line: 0.12, 'whites-blue': 0.06, fogged: 0.06 },
     facts: { 'chalk-in': 0.92, 'cleared-long': 0.25, 'half-treated': 0.05 },
   },
   {

@@ -62,6 +62,12 @@ export const tests: readonly FaultTest[] = [
     needs: ['halide', 'silver'],
   },
   {
+    id: 'salted-anew', name: 'Salted anew, moved in the soak', effort: 2,
+    doing: 'Salt a fresh piece, moving and turning it all the time, or brushing crosswise until it shines evenly.',
+    mends: { 'salt-uneven': 0.9, 'over-salted': 0.2, 'paper-sizing': 0.1 },
+    needs: ['halide'],
+  },
+  {
     id: 'by-rod', name: 'Coated by rod, laid flat', effort: 1,
     doing: 'Coat with a glass rod, draw off the surplus, and let it lie flat until dull.',
     mends: { brush: 0.92, puddle: 0.9, 'drying-uneven': 0.8 },

@@ -1,0 +1,35 @@
+import type { EffectBook } from '@core/judge/compare'
+
+/** What usually changes a print most, for setting differences in order; a stop of exposure weighs 10. */
+export const effects: EffectBook = {
+  weights: {
+    process: { weight: 60, by: 'word' },
+    choice: { weight: 9, by: 'word' },
+    exposure: { weight: 10, by: 'ratio' },
+    light: { weight: 4, by: 'word' },
+    lamp: { weight: 10, by: 'ratio' },
+    negative: { weight: 12, by: 'word' },
+    paper: { weight: 8, by: 'word' },
+    treatment: { weight: 10, by: 'word' },
+    tool: { weight: 2, by: 'word' },
+    coats: { weight: 4, by: 'step' },
+    coverage: { weight: 4, by: 'ratio' },
+    drops: { weight: 8, by: 'ratio' },
+    bottle: { weight: 1, by: 'word' },
+    strength: { weight: 8, by: 'ratio' },
+    lotAge: { weight: 0.5, by: 'ratio' },
+    coatAge: { weight: 0.6, by: 'ratio' },
+    humidity: { weight: 0.12, by: 'step' },
+    temperature: { weight: 0.1, by: 'step' },
+    develop: { weight: 3, by: 'ratio' },
+    clear: { weight: 2, by: 'ratio' },
+    fix: { weight: 2.5, by: 'ratio' },
+    tone: { weight: 6, by: 'ratio' },
+    wash: { weight: 1.2, by: 'ratio' },
+    bath: { weight: 0.8, by: 'ratio' },
+    bathUse: { weight: 0.15, by: 'step' },
+    size: { weight: 0.5, by: 'word' },
+  },
+  standing: 'practice',
+  source: 'Order of what changes a print most is common practice; the weights are this app’s starting values',
+}
