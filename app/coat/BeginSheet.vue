@@ -62,7 +62,7 @@ const lightOptions = computed(() => [
 const toolOptions = computed(() => definition.value.tools.map((id) => ({ id, name: tools[id].name })))
 /** Torn pieces that no sheet has taken yet. */
 const pieceOptions = computed(() => {
-  const used = new Set(workroom.sheets.map((one) => one.sheet.pieceId))
+  const used = new Set(workroom.everySheet.map((one) => one.sheet.pieceId))
   const free = workroom.pieces.filter((one) => !one.goneAt && !used.has(one.id))
   const papers = new Map(workroom.papers.map((paper) => [paper.id, paper.name]))
   return free.map((one) => ({

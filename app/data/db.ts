@@ -28,6 +28,8 @@ import type {
 export interface StandingRow {
   sheetId: string
   place: SheetPlace
+  /** New with every event, so that a list sees which rows it has to read again. */
+  revision: string
   state: RunState
 }
 
@@ -48,6 +50,7 @@ export interface PixelsRow {
 export const rowOf = (state: RunState): StandingRow => ({
   sheetId: state.sheetId,
   place: placeOf(state),
+  revision: `${state.length}/${state.last?.id ?? ''}`,
   state,
 })
 
@@ -116,7 +119,13 @@ export class WorkroomDb extends Dexie {
       })
       .upgrade(rebuildRows)
     this.version(4).stores({ baths: 'id', registerChecks: 'id, sheetId', plans: 'id, madeAt' })
-    this.version(5).stores({ diagnoses: 'id, sheetId' }).upgrade(rebuildRows)
+    this.version(5)
+      .stores({
+        sheets: 'id, number, [id+changedAt]',
+        standings: 'sheetId, place, [sheetId+revision]',
+        diagnoses: 'id, sheetId',
+      })
+      .upgrade(rebuildRows)
   }
 }
 

@@ -4,11 +4,16 @@ import { processes, treatments } from '@library/index'
 import { takenByBottle } from '@core/chemistry/lots'
 import { emptyRun, type RunState } from '@core/process/run'
 import { coveredIds, stackOf } from '@core/process/layers'
+import { placeOf } from '@core/process/standing'
 import { unknownProcess } from '@core/process/unknown'
 import type { ProcessDefinition } from '@core/record/definition'
 import type { PaperRun, Sheet } from '@core/record/records'
 import { db } from './db'
 import { useLiveQuery } from './useLiveQuery'
+import { useRowsById } from './useRowsById'
+
+/** A sheet that was touched since stays among the open ones: a day and a half. */
+const LATELY_MS = 36 * 3_600_000
 
 /** A sheet with what its log amounts to. */
 export interface SheetInRoom {
@@ -36,14 +41,9 @@ export interface WorkInRoom {
 
 /** What the workroom holds. Stores no sums: everything that can be computed is asked of core. */
 export const useWorkroom = defineStore('workroom', () => {
-  const rows = useLiveQuery(
-    async () => ({
-      sheets: await db.sheets.orderBy('number').reverse().toArray(),
-      paperRuns: await db.paperRuns.orderBy('number').reverse().toArray(),
-      standings: await db.standings.toArray(),
-    }),
-    null,
-  )
+  const sheetRows = useRowsById(db.sheets, '[id+changedAt]')
+  const standings = useRowsById(db.standings, '[sheetId+revision]')
+  const paperRuns = useLiveQuery(() => db.paperRuns.orderBy('number').reverse().toArray(), null)
   const shelf = useLiveQuery(
     async () => ({
       papers: await db.papers.toArray(),
@@ -64,7 +64,9 @@ export const useWorkroom = defineStore('workroom', () => {
   const wastes = computed(() => shelf.value?.wastes ?? [])
   const droppers = computed(() => shelf.value?.droppers ?? [])
   const lights = computed(() => shelf.value?.lights ?? [])
-  const isReady = computed(() => rows.value !== null && shelf.value !== null && own.value !== null)
+  const isReady = computed(() =>
+    [sheetRows, standings, paperRuns, shelf, own].every((one) => one.value !== null),
+  )
 
   const ownProcesses = computed(() => own.value ?? [])
   const ownById = computed(
@@ -79,39 +81,69 @@ export const useWorkroom = defineStore('workroom', () => {
     ...[...ownById.value.values()].filter((one) => one.kind === 'process'),
   ])
 
-  const standings = computed(() => new Map(rows.value?.standings.map((row) => [row.sheetId, row.state])))
-  const stateOf = (id: string) => standings.value.get(id) ?? emptyRun(id)
+  const stateOf = (id: string) => standings.value?.get(id)?.state ?? emptyRun(id)
+  /** What has not changed stays the same object, so that what is shown of it need not be drawn again. */
+  let known = new Map<string, SheetInRoom>()
+  /** Every sheet, those in the bin too, newest number first. */
+  const everySheet = computed<SheetInRoom[]>(() => {
+    const next = new Map<string, SheetInRoom>()
+    for (const sheet of sheetRows.value?.values() ?? []) {
+      const [state, definition, before] = [
+        standings.value?.get(sheet.id)?.state,
+        definitionOf(sheet.process.id),
+        known.get(sheet.id),
+      ]
+      const isSame =
+        before?.sheet === sheet &&
+        before.definition === definition &&
+        before.state === (state ?? before.state)
+      next.set(sheet.id, isSame ? before : { sheet, state: state ?? emptyRun(sheet.id), definition })
+    }
+    known = next
+    return [...next.values()].sort((a, b) => b.sheet.number - a.sheet.number)
+  })
   /** Newest number first. */
-  const sheets = computed<SheetInRoom[]>(() =>
-    (rows.value?.sheets ?? []).map((sheet) => ({
-      sheet,
-      state: stateOf(sheet.id),
-      definition: definitionOf(sheet.process.id),
-    })),
-  )
+  const sheets = computed(() => everySheet.value.filter((one) => one.sheet.binnedAt === undefined))
+  const binned = computed(() => everySheet.value.filter((one) => one.sheet.binnedAt !== undefined))
   /** Newest number first. */
   const treatmentRuns = computed<TreatmentInRoom[]>(() =>
-    (rows.value?.paperRuns ?? []).map((run) => ({
+    (paperRuns.value ?? []).map((run) => ({
       run,
       state: stateOf(run.id),
       definition: definitionOf(run.process.id),
     })),
   )
-  const everyState = computed(() => [
-    ...sheets.value.map((one) => one.state),
-    ...treatmentRuns.value.map((one) => one.state),
-  ])
   /** Sheets that a further layer lies over: what is still to be done with them is done with the upper layer. */
   const covered = computed(() => coveredIds(sheets.value))
-  const states = computed(() => everyState.value.filter((state) => !covered.value.has(state.sheetId)))
-  const byId = computed(() => new Map(sheets.value.map((one) => [one.sheet.id, one])))
+  /** Sheets that something is still to come of, or that were in hand lately: those that clocks and lists of the day ask. */
+  const open = computed(() => {
+    const since = Date.now() - LATELY_MS
+    return sheets.value.filter(
+      ({ state }) =>
+        state.lastAt > since ||
+        !['finished', 'setAside'].includes(placeOf(state)) ||
+        state.judgements.at(-1)?.lookAgainAt !== undefined,
+    )
+  })
+  /** What the logs of open work amount to, uppermost layers only. */
+  const states = computed(() =>
+    [...open.value.map((one) => one.state), ...treatmentRuns.value.map((one) => one.state)].filter(
+      (state) => !covered.value.has(state.sheetId),
+    ),
+  )
+  const byId = computed(() => new Map(everySheet.value.map((one) => [one.sheet.id, one])))
   const treatmentById = computed(() => new Map(treatmentRuns.value.map((one) => [one.run.id, one])))
-  const nextNumber = computed(() => (sheets.value[0]?.sheet.number ?? 0) + 1)
+  const nextNumber = computed(() => (everySheet.value[0]?.sheet.number ?? 0) + 1)
   const portfolios = computed(() => [
     ...new Set(sheets.value.map((one) => one.sheet.portfolio).filter(Boolean)),
   ])
   /** What has been taken from each bottle so far. */
-  const taken = computed(() => takenByBottle(everyState.value, takings.value))
+  const taken = computed(() =>
+    takenByBottle(
+      [...everySheet.value, ...treatmentRuns.value].map((one) => one.state),
+      takings.value,
+    ),
+  )
 
   const find = (id: string): SheetInRoom | undefined => byId.value.get(id)
   /** Every layer of a sheet of paper, lowest first. */
@@ -129,6 +161,9 @@ export const useWorkroom = defineStore('workroom', () => {
   return {
     isReady,
     sheets,
+    open,
+    binned,
+    everySheet,
     treatmentRuns,
     states,
     covered,

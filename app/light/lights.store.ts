@@ -42,7 +42,7 @@ export const useLights = defineStore('lights', () => {
   // Ledgers are read by the minute; nothing in them need be asked at every beat.
   const minute = computed(() => Math.floor(now.now / 60_000) * 60_000)
   const histories = computed(() => {
-    const sheets = workroom.sheets.map(({ sheet, state }) => ({ lightId: sheet.lightId, state }))
+    const sheets = workroom.everySheet.map(({ sheet, state }) => ({ lightId: sheet.lightId, state }))
     return new Map(
       workroom.lights.map((light) => [
         light.id,
@@ -59,9 +59,7 @@ export const useLights = defineStore('lights', () => {
     const step = stepInHand(state)
     return step?.planned.kind === 'expose' && step.startedAt !== undefined
   }
-  const exposing = computed(() =>
-    workroom.sheets.filter((one) => !one.state.setAside && isExposing(one.state)),
-  )
+  const exposing = computed(() => workroom.open.filter((one) => !one.state.setAside && isExposing(one.state)))
   const isUnderMeter = (lightId: string | undefined) => meterAt.value === null || meterAt.value === lightId
 
   // Not reactive: ten readings a second need no redraw, the beat of the clocks asks for one.

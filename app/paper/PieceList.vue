@@ -27,7 +27,7 @@ const rows = computed(() =>
           const isDone = state.begunAt !== null && state.current >= state.steps.length
           return `${definition.name.toLowerCase()}${isHalf ? ', one half' : ''}${isDone ? '' : ', under way'}`
         }),
-      sheet: workroom.sheets.find((one) => one.sheet.pieceId === piece.id)?.sheet,
+      sheet: workroom.everySheet.find((one) => one.sheet.pieceId === piece.id)?.sheet,
     })),
 )
 async function remove(piece: Piece): Promise<void> {

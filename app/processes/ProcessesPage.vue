@@ -35,7 +35,7 @@ const choose = (id: string) => {
   isChanging.value = false
   void router.replace({ name: 'processes', params: { processId: id } })
 }
-const isUsed = computed(() => workroom.sheets.some((one) => one.sheet.process.id === chosenId.value))
+const isUsed = computed(() => workroom.everySheet.some((one) => one.sheet.process.id === chosenId.value))
 
 async function copy(): Promise<void> {
   try {

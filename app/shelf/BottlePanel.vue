@@ -154,7 +154,7 @@ const gone = computed(() => {
       sheetId: null as string | null,
       takingId: one.id,
     }))
-  const byCoat = workroom.sheets.flatMap((one) =>
+  const byCoat = workroom.everySheet.flatMap((one) =>
     one.state.steps.flatMap((step) =>
       step.drawn
         .filter((draw) => draw.bottleId === bottle.value.id)

@@ -39,7 +39,7 @@ export function useAlarms(): void {
 
   /** A strip's card is moved by hand, wherever the page is: its cues are said like the end of a clock. */
   function sayCues(moment: number): void {
-    for (const one of workroom.sheets.filter(({ sheet }) => sheet.strip)) {
+    for (const one of workroom.open.filter(({ sheet }) => sheet.strip)) {
       const strip = stripStanding(one, lights.courseOf(one.state), lights.samplesOf(one.sheet.id), moment)
       const cue = strip?.last
       if (!strip?.isRunning || !cue) continue

@@ -28,7 +28,7 @@ export function useStation(
     useNotice(),
   ]
 
-  const here = computed(() => workroom.sheets.filter((one) => stationOfSheet(one.state) === station))
+  const here = computed(() => workroom.open.filter((one) => stationOfSheet(one.state) === station))
   // Once taken in hand a sheet stays in view, even when its last press moved it on to the next station.
   const held = ref<string | null>(null)
   watchEffect(() => {

@@ -38,7 +38,7 @@ const [workroom, now, router, lights, plans, notice] = [
 const thing = computed(() => nextThing(workroom.states, now.now, lights.courseOf))
 const next = computed(() => ('sheetId' in thing.value ? workroom.work(thing.value.sheetId) : undefined))
 const isAtWork = computed(() =>
-  workroom.sheets.some((one) => ['coat', 'light', 'wet', 'line'].includes(placeOf(one.state))),
+  workroom.open.some((one) => ['coat', 'light', 'wet', 'line'].includes(placeOf(one.state))),
 )
 /** No sheet yet, and no paper in a treatment either. */
 const isBare = computed(() => !workroom.sheets.length && thing.value.kind === 'nothing')
@@ -131,7 +131,7 @@ const stepTitle = (sheetId: string, stepId: string) =>
   stepNamed(workroom.find(sheetId), stepId)?.title.toLowerCase() ?? stepId
 const kicker = computed(() => {
   const planned = plans.current ? `, planned until ${timeOfDay(plans.current.endsAt)}` : ''
-  return `${nameOfDay(now.now)}, ${dayLine(workroom.sheets)}${planned}`
+  return `${nameOfDay(now.now)}, ${dayLine(workroom.open)}${planned}`
 })
 const prepared = usePreparations(() => plans.current)
 
@@ -186,16 +186,16 @@ useMarginNotes(() => {
         tone: 'caution',
       })
   }
-  const coats = workroom.sheets.flatMap((one) => {
+  const coats = workroom.open.flatMap((one) => {
     const life = clocksOf(one.state, now.now).find((clock) => clock.kind === 'keeps')
     return life?.dueAt ? [`${named(one)}: print before ${momentSaid(life.dueAt, now.now)}`] : []
   })
   if (coats.length) notes.push({ title: 'Coats that will not wait', lines: coats, tone: 'caution' })
-  const waiting = workroom.sheets.filter(
+  const waiting = workroom.open.filter(
     (one) => placeOf(one.state) === 'light' && one.state.steps[one.state.current]?.status === 'waiting',
   )
   if (waiting.length) notes.push({ title: 'Dry, in the dark drawer', lines: waiting.map(named) })
-  const planned = workroom.sheets.filter((one) => placeOf(one.state) === 'planned')
+  const planned = workroom.open.filter((one) => placeOf(one.state) === 'planned')
   if (planned.length) notes.push({ title: 'Planned', lines: planned.map(named) })
   if (isAtWork.value)
     notes.push({
@@ -254,7 +254,7 @@ useMarginNotes(() => {
         }}
       </p>
     </nav>
-    <DayThreads v-if="isAtWork || plans.current" :sheets="workroom.sheets" @move="moveStep" />
+    <DayThreads v-if="isAtWork || plans.current" :sheets="workroom.open" @move="moveStep" />
     <p v-else class="TodayStation-still">
       No sheet is at work. Press
       <strong>n</strong>

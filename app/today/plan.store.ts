@@ -70,7 +70,7 @@ export const usePlan = defineStore('plan', () => {
 
   /** Sheets that could be planned: what is only planned, and what is under way. */
   const candidates = computed(() =>
-    workroom.sheets.filter(
+    workroom.open.filter(
       (one) =>
         !workroom.covered.has(one.sheet.id) &&
         ['planned', 'coat', 'light', 'wet'].includes(placeOf(one.state)),

@@ -52,7 +52,7 @@ export const useBaths = defineStore('baths', () => {
     return new Map<string, BathStanding>(
       all.value.map((bath) => {
         const { use, keepsSeconds } = useOf(workroom.definitionOf(bath.processId), bath.bath)
-        const passes = passesOf(bath.id, workroom.sheets, (sheetId) => under.get(sheetId) === bath.id)
+        const passes = passesOf(bath.id, workroom.everySheet, (sheetId) => under.get(sheetId) === bath.id)
         return [bath.id, bathStanding(bath, use, passes, keepsSeconds, minute.value)]
       }),
     )

@@ -1,3 +1,5 @@
+import { dryShare, stopsForDrying } from '../judge/dryDown'
+import { densityAt } from '../judge/measured'
 import type { RunState } from '../process/run'
 import type { Figure, Standing } from '../quantity/figure'
 
@@ -61,10 +63,23 @@ export function printDeeper(usual: UsualAllowance | undefined, states: readonly 
   }
 }
 
-/** What one print's last judgement asks for, in stops; `null` where nobody judged. */
+/** No print asks for more than this either way. */
+const MOST = 1
+
+/**
+ * What one print's last judgement asks for, in stops; `null` where nobody judged. A print that was found right while wet
+ * and was measured wet and dry asks to hold back what drying added, unless it was judged dry too.
+ */
 function asksFor(state: RunState): number | null {
   const dry = state.judgements.filter((one) => one.moment !== 'wet').at(-1)
   const last = dry ?? state.judgements.at(-1)
+  const [share, black, white] = [
+    dryShare(state),
+    densityAt(state, 'black', ['wet']),
+    densityAt(state, 'white', ['wet']),
+  ]
+  if (!dry && last?.shadows === 'right' && share !== null && black !== null)
+    return Math.max(-MOST, Math.min(MOST, stopsForDrying(black - (white ?? 0), share)))
   if (!last || (last.shadows === undefined && last.highlights === undefined)) return null
   const shadows = { thin: 1, right: 0, blocked: -1 }[last.shadows ?? 'right']
   const highlights = { blank: 1, right: 0, veiled: -1 }[last.highlights ?? 'right']
