@@ -14,6 +14,7 @@ import { usePreferences } from '../shell/preferences.store'
 import SelectField from '../shell/SelectField.vue'
 import TextField from '../shell/TextField.vue'
 import CoatFigures from './CoatFigures.vue'
+import { repeatLine } from '../prints/repeatWords'
 import { layerNotes } from './layerNotes'
 import { planNotes } from './planNotes'
 import SaltBalance from './SaltBalance.vue'
@@ -25,6 +26,8 @@ const [workroom, preferences] = [useWorkroom(), usePreferences()]
 const {
   changing,
   under,
+  again,
+  tested,
   processId,
   definition,
   draft,
@@ -115,6 +118,25 @@ const bottleOptions = (component: string) =>
     .map((one) => one.label)
 
 useMarginNotes(() => [
+  ...(tested
+    ? [
+        {
+          title: `One thing changed: ${tested.name.toLowerCase()}`,
+          lines: [tested.doing],
+          tone: 'caution' as const,
+        },
+      ]
+    : []),
+  ...(again.value
+    ? [
+        {
+          title: 'Printed again',
+          lines: again.value.notices.length
+            ? again.value.notices.map(repeatLine)
+            : ['Everything it was made with is still to be had.'],
+        },
+      ]
+    : []),
   ...(under.value ? layerNotes(workroom.find(under.value.id)?.state) : []),
   ...planNotes(definition.value, draft.value.choices, paper.value?.buffered),
 ])

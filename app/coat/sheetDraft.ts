@@ -168,7 +168,11 @@ export function readDraft(
 }
 
 /** The draft that would give this sheet again: for changing a plan, and for the next sheet of a row. */
-export function draftOf(sheet: Sheet, room: Pick<DraftRoom, 'papers' | 'bottles'>, size: string): SheetDraft {
+export function draftOf(
+  sheet: Omit<Sheet, 'id' | 'number' | 'createdAt' | 'changedAt'> & Partial<Sheet>,
+  room: Pick<DraftRoom, 'papers' | 'bottles'>,
+  size: string,
+): SheetDraft {
   const paper = room.papers.find((one) => one.id === sheet.paperId)
   const labels = Object.entries(sheet.bottles).map(([component, id]) => [
     component,

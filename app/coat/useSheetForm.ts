@@ -9,6 +9,8 @@ import { formatSize, formatSpan } from '@core/quantity/format'
 import type { LightKind, ProcessDefinition } from '@core/record/definition'
 import { Strip } from '@core/record/light'
 import { Sheet } from '@core/record/records'
+import { repeatOf } from '@core/judge/repeat'
+import { faults as faultBook } from '@library/index'
 import { gumOver } from '@library/processes/gumOver'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { db, rowOf } from '../data/db'
@@ -17,6 +19,7 @@ import { useLights } from '../light/lights.store'
 import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'
 import { draftOf, readDraft, type DraftFaults, type SheetDraft } from './sheetDraft'
+import { useRoomRecords } from '../prints/useRoomRecords'
 import { useCoverage, useDropper } from './useCoverage'
 
 /** The form on which a sheet is planned: what is typed, what it reads as, and the writing down. */
@@ -39,7 +42,16 @@ export function useSheetForm() {
     const id = typeof route.query.over === 'string' ? route.query.over : changing.value?.over
     return (id && workroom.find(id)?.sheet) || null
   })
-  const last = under.value ?? workroom.sheets[0]?.sheet
+  /** The one thing that a diagnosis wants changed. */
+  const tested = faultBook.tests.find((one) => one.id === route.query.test)
+  /** The print that is to be made again, with what is different about it this time. */
+  const { room, recordOf } = useRoomRecords()
+  const again = computed(() => {
+    const id = route.query.again
+    const record = typeof id === 'string' ? recordOf(id) : null
+    return record && repeatOf(record, room.value, workroom.taken, Date.now(), tested?.change)
+  })
+  const last = under.value ?? again.value?.sheet ?? workroom.sheets[0]?.sheet
   const asked = typeof route.query.process === 'string' ? route.query.process : undefined
   const processId = ref(
     asked ??
@@ -64,13 +76,22 @@ export function useSheetForm() {
     return strip ? { ...draft, title: 'Test strip', strip, exposure: formatSpan(strip.lastSeconds) } : draft
   }
   function draftFromLast(): SheetDraft {
-    const shown = (sheet: Sheet) =>
+    const shown = (sheet: Pick<Sheet, 'widthMillimetres' | 'heightMillimetres'>) =>
       formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })
     if (changing.value && changing.value.process.id === processId.value)
       return draftOf(changing.value, workroom, shown(changing.value))
+    if (again.value && again.value.sheet.process.id === processId.value) {
+      const { sheet } = again.value
+      return {
+        ...draftOf(sheet, workroom, shown(sheet)),
+        sheets: '1',
+        title: tested ? `${sheet.title}: ${tested.name.toLowerCase()}` : sheet.title,
+        strip: undefined,
+      }
+    }
     const fresh = { ...emptyDraft(preferences.chosen.length), ...ofProcess(definition.value) }
     if (!last) return fresh
-    const again = {
+    const next = {
       ...draftOf(last, workroom, shown(last)),
       strip: undefined,
       title: under.value?.title ?? '',
@@ -82,7 +103,7 @@ export function useSheetForm() {
       coverage: '',
       dropper: '',
     }
-    return last.process.id === processId.value ? again : { ...again, ...ofProcess(definition.value) }
+    return last.process.id === processId.value ? next : { ...next, ...ofProcess(definition.value) }
   }
   watch(processId, () => {
     Object.assign(draft.value, ofProcess(definition.value))
@@ -152,43 +173,56 @@ export function useSheetForm() {
     if (!read) return
     try {
       const firstId = changing.value?.id ?? uuid()
-      await db.transaction('rw', [db.sheets, db.papers, db.bottles, db.lights, db.standings], async () => {
-        // The number is taken inside the transaction, so that two windows never give the same one twice.
-        const next = ((await db.sheets.orderBy('number').last())?.number ?? 0) + 1
-        await Promise.all([
-          db.papers.bulkPut(read.papers),
-          db.bottles.bulkPut(read.bottles),
-          db.lights.bulkPut(read.lights),
-        ])
-        if (changing.value) {
-          const { number, createdAt, batch, over } = changing.value
-          await db.sheets.put(
-            Sheet.parse({
+      await db.transaction(
+        'rw',
+        [db.sheets, db.papers, db.bottles, db.lights, db.standings, db.diagnoses],
+        async () => {
+          // The number is taken inside the transaction, so that two windows never give the same one twice.
+          const next = ((await db.sheets.orderBy('number').last())?.number ?? 0) + 1
+          await Promise.all([
+            db.papers.bulkPut(read.papers),
+            db.bottles.bulkPut(read.bottles),
+            db.lights.bulkPut(read.lights),
+          ])
+          if (changing.value) {
+            const { number, createdAt, batch, over, after, edition } = changing.value
+            await db.sheets.put(
+              Sheet.parse({
+                ...read.sheet,
+                id: firstId,
+                number,
+                createdAt,
+                ...(batch && { batch }),
+                ...(over && { over }),
+                ...(after && { after }),
+                ...(edition && { edition }),
+              }),
+            )
+            return
+          }
+          const batchId = uuid()
+          for (let place = 1; place <= read.sheets; place++) {
+            const sheet = Sheet.parse({
               ...read.sheet,
-              id: firstId,
-              number,
-              createdAt,
-              ...(batch && { batch }),
-              ...(over && { over }),
-            }),
-          )
-          return
-        }
-        const batchId = uuid()
-        for (let place = 1; place <= read.sheets; place++) {
-          const sheet = Sheet.parse({
-            ...read.sheet,
-            id: place === 1 ? firstId : uuid(),
-            // A layer lies on the same sheet of paper, which has its number already.
-            number: under.value?.number ?? next + place - 1,
-            ...(under.value && { over: under.value.id }),
-            createdAt: Date.now(),
-            ...(read.sheets > 1 && { batch: { id: batchId, of: read.sheets, place } }),
-          })
-          await db.sheets.add(sheet)
-          await db.standings.add(rowOf(emptyRun(sheet.id)))
-        }
-      })
+              id: place === 1 ? firstId : uuid(),
+              // A layer lies on the same sheet of paper, which has its number already.
+              number: under.value?.number ?? next + place - 1,
+              ...(under.value && { over: under.value.id }),
+              ...(again.value?.sheet.after && { after: again.value.sheet.after }),
+              createdAt: Date.now(),
+              ...(read.sheets > 1 && { batch: { id: batchId, of: read.sheets, place } }),
+            })
+            await db.sheets.add(sheet)
+            await db.standings.add(rowOf(emptyRun(sheet.id)))
+          }
+          // The test that a diagnosis asked for is this sheet.
+          if (tested && typeof route.query.diagnosis === 'string')
+            await db.diagnoses.update(route.query.diagnosis, {
+              test: { testId: tested.id, sheetId: firstId },
+              changedAt: Date.now(),
+            })
+        },
+      )
       await router.push({ name: 'coat', params: { sheetId: firstId } })
     } catch (error) {
       notice.refuse(error, 'writing the sheet down')
@@ -197,6 +231,8 @@ export function useSheetForm() {
   return {
     changing,
     under,
+    again,
+    tested,
     processId,
     definition,
     draft,

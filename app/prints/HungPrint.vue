@@ -3,21 +3,27 @@ import { computed } from 'vue'
 import { useNow } from '../data/useNow'
 import type { SheetInRoom } from '../data/workroom.store'
 import TintedPicture from '../shell/TintedPicture.vue'
-import { sheetColour, standingWords, wantsLook } from './printWords'
+import { editionSaid, sheetColour, standingWords, wantsLook } from './printWords'
 
 /** One print, clipped to the line: its latest photograph, or the sheet drawn as it would look now. */
-const props = defineProps<{ one: SheetInRoom; picture: string | undefined; layers: number }>()
-const emit = defineEmits<{ open: [] }>()
+const props = defineProps<{
+  one: SheetInRoom
+  picture: string | undefined
+  layers: number
+  isPicked: boolean
+  mayPick: boolean
+}>()
+const emit = defineEmits<{ open: []; pick: [] }>()
 const now = useNow()
 const colour = computed(() => sheetColour(props.one))
 const isDue = computed(() => wantsLook(props.one, now.now))
 </script>
 
 <template>
-  <li class="HungPrint" :class="{ 'is-aside': one.state.setAside }">
-    <button type="button" @click="emit('open')">
+  <li class="HungPrint" :class="{ 'is-aside': one.state.setAside, 'is-picked': isPicked }">
+    <button type="button" class="HungPrint-open" :data-sheet="one.sheet.id" @click="emit('open')">
       <TintedPicture class="HungPrint-sheet">
-        <img v-if="picture" :src="picture" :alt="`Photograph of ${one.sheet.title}`" loading="lazy" />
+        <img v-if="picture" :src="picture" :alt="`Photograph of ${one.sheet.title}`" decoding="async" />
         <svg v-else viewBox="0 0 130 168" role="img" aria-label="No photograph yet">
           <rect v-if="!colour" x="14" y="16" width="102" height="136" class="HungPrint-bare" />
           <path
@@ -30,8 +36,19 @@ const isDue = computed(() => wantsLook(props.one, now.now))
       <span class="HungPrint-title">{{ one.sheet.number }} {{ one.sheet.title }}</span>
       <span class="HungPrint-standing" :class="{ 'is-due': isDue }">
         <span class="HungPrint-mark" :style="{ background: `var(--es-${one.definition.mark})` }" />
-        {{ standingWords(one, now.now) }}{{ layers > 1 ? `, ${layers} layers` : '' }}
+        {{ standingWords(one, now.now) }}{{ layers > 1 ? `, ${layers} layers` : ''
+        }}{{ one.sheet.edition ? `, ${editionSaid(one.sheet.edition)}` : '' }}
       </span>
+    </button>
+    <button
+      v-if="mayPick || isPicked"
+      type="button"
+      class="HungPrint-pick"
+      :aria-pressed="isPicked"
+      :aria-label="`Pick sheet ${one.sheet.number} to compare`"
+      @click="emit('pick')"
+    >
+      {{ isPicked ? 'picked' : 'pick' }}
     </button>
   </li>
 </template>
@@ -41,7 +58,6 @@ const isDue = computed(() => wantsLook(props.one, now.now))
 .HungPrint {
   position: relative;
   padding: 6px 8px 0;
-  border-top: 1px solid var(--es-line);
 }
 
 .HungPrint::before {
@@ -56,7 +72,7 @@ const isDue = computed(() => wantsLook(props.one, now.now))
   content: '';
 }
 
-button {
+.HungPrint-open {
   display: grid;
   gap: 2px;
   justify-items: start;
@@ -77,10 +93,15 @@ button {
   box-shadow: var(--es-shadow);
 }
 
+.is-picked .HungPrint-sheet {
+  outline: 3px solid var(--es-ember);
+}
+
 .HungPrint-sheet img,
 .HungPrint-sheet svg {
   width: 100%;
   height: 100%;
+  min-height: 0;
   object-fit: cover;
 }
 
@@ -92,6 +113,14 @@ button {
 
 .is-aside .HungPrint-sheet {
   opacity: 0.55;
+}
+
+.HungPrint-title {
+  display: -webkit-box;
+  overflow: hidden;
+  max-height: 2.7em;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
 }
 
 .HungPrint-standing {
@@ -108,5 +137,32 @@ button {
   width: 9px;
   height: 9px;
   border-radius: 50%;
+}
+
+/* Out of the way until the print is pointed at, reached, or picked. */
+.HungPrint-pick {
+  position: absolute;
+  top: 14px;
+  right: 18px;
+  min-width: 44px;
+  min-height: 32px;
+  border: 1px solid var(--es-line);
+  background: var(--es-page);
+  cursor: pointer;
+  font-size: 13px;
+  opacity: 0;
+}
+
+.HungPrint:hover .HungPrint-pick,
+.HungPrint:focus-within .HungPrint-pick,
+.HungPrint-pick:focus-visible,
+.HungPrint-pick[aria-pressed='true'] {
+  opacity: 1;
+}
+
+@media (hover: none) {
+  .HungPrint-pick {
+    opacity: 1;
+  }
 }
 </style>

@@ -4,8 +4,9 @@ import { useRoute, useRouter } from 'vue-router'
 import { stepInHand, wordsIdOf } from '@core/process/run'
 import { dueLooks, hungAtOf, placeOf } from '@core/process/standing'
 import { storyOf } from '@core/process/story'
-import { digits, formatSize } from '@core/quantity/format'
-import type { Happening } from '@core/record/event'
+import type { PrintRecord } from '@core/judge/printRecord'
+import { digits, formatSize, type UnitChoice } from '@core/quantity/format'
+import type { Happening, SheetEvent } from '@core/record/event'
 import type { LookMoment } from '@core/record/judgement'
 import type { MadeNegative } from '@core/record/light'
 import { db } from '../data/db'
@@ -28,7 +29,13 @@ import { stationOfSheet } from '../stations'
 import JudgePrint from './JudgePrint.vue'
 import LayerStack from './LayerStack.vue'
 import NoteLine from './NoteLine.vue'
-import { lookWords, standingWords } from './printWords'
+import { downloadBackLabel, downloadPassport, downloadPicture } from './exportPrint'
+import MeasurePrint from './MeasurePrint.vue'
+import PrintIdentity from './PrintIdentity.vue'
+import { setBinned } from './printActions'
+import { dryDownNote, fadingNote } from './printNotes'
+import { editionSaid, lookWords, standingWords } from './printWords'
+import { useRoomRecords } from './useRoomRecords'
 import { slipsOf } from '@core/process/timing'
 import { slipLine } from '../wet/bathWords'
 import ThreadStory from './ThreadStory.vue'
@@ -48,7 +55,8 @@ const story = computed(() => (one.value ? storyOf(id.value, log.value, one.value
 const pictures = usePictures(() => one.value?.state.photoIds ?? [], 'original')
 const shownPhoto = ref(-1)
 const photo = computed(() => one.value?.state.photoIds.at(shownPhoto.value))
-const writing = ref<'note' | 'aside' | null>(null)
+const writing = ref<'note' | 'aside' | 'measure' | 'identity' | null>(null)
+const showsMore = ref(false)
 const judging = ref<LookMoment | null>(null)
 
 /** The look to write down next: the latest that is due, or the nearest to come, which would then be early. */
@@ -151,6 +159,45 @@ const finishing = computed(() => {
   const said = `Sheet ${one.value?.sheet.number}: ${words.title.toLowerCase()}, ${isWaiting ? 'begun' : 'done'}.`
   return { label: isWaiting ? words.press.start : words.press.finish, act: () => void record(what, said) }
 })
+const { recordOf } = useRoomRecords()
+/** Names of patches that were read before, so that the same ones are read again. */
+const patches = computed(() => [
+  ...new Set(
+    one.value?.state.measurements.flatMap((each) =>
+      each.readings.filter((reading) => reading.of === 'patch').map((reading) => reading.name),
+    ),
+  ),
+])
+/** The sheet this one repeats, and those that repeat it. */
+const kin = computed(() => {
+  const after = one.value?.sheet.after
+  const before = after ? workroom.find(after) : undefined
+  const later = workroom.sheets.filter((each) => each.sheet.after === id.value)
+  return [...(before ? [before] : []), ...later].sort((a, b) => a.sheet.number - b.sheet.number)
+})
+const units = computed(() => ({ length: preferences.chosen.length, temperature: 'degC' as const }))
+async function giveOut(
+  write: (record: PrintRecord, log: readonly SheetEvent[], units: UnitChoice) => Promise<void>,
+): Promise<void> {
+  const record = recordOf(id.value)
+  try {
+    if (record) await write(record, log.value, units.value)
+  } catch (error) {
+    notice.refuse(error, 'writing the file')
+  }
+}
+async function throwAway(): Promise<void> {
+  const layers = workroom.stack(id.value).map((each) => each.sheet.id)
+  try {
+    await setBinned(layers, true)
+    notice.say(`Sheet ${one.value?.sheet.number} is in the bin.`, () => void setBinned(layers, false))
+    await router.push({ name: 'prints' })
+  } catch (error) {
+    notice.refuse(error, 'the bin')
+  }
+}
+const diagnose = () => void router.push({ name: 'diagnose', params: { sheetId: id.value } })
+const again = () => void router.push({ name: 'begin', query: { again: id.value } })
 const hasHung = computed(() => hungAt.value !== null && !one.value?.state.setAside)
 const mayLayer = computed(() => hasHung.value && workroom.stack(id.value).at(-1)?.sheet.id === id.value)
 const layOver = () => void router.push({ name: 'begin', query: { over: id.value } })
@@ -162,6 +209,14 @@ useKeyRows('This print', () => [
   ...(look.value ? [{ key: 'j', name: look.value.words?.title ?? 'Judge it', run: beginJudging }] : []),
   { key: 'p', name: 'Add a photograph', run: () => file.value?.click() },
   { key: 't', name: 'Write a note', run: () => (writing.value = 'note') },
+  ...(hasHung.value
+    ? [
+        { key: 'm', name: 'Measure it', run: () => (writing.value = 'measure') },
+        { key: 'w', name: 'What went wrong?', run: diagnose },
+      ]
+    : []),
+  ...(one.value?.state.begunAt ? [{ key: 'r', name: 'Print this again', run: again }] : []),
+  { key: 'e', name: 'Title, portfolio, edition', run: () => (writing.value = 'identity') },
   ...(one.value?.state.setAside
     ? []
     : [{ key: 'x', name: 'Set it aside', run: () => (writing.value = 'aside') }]),
@@ -184,6 +239,10 @@ useMarginNotes(() => {
           },
         ]
       : []),
+    ...(one.value ? fadingNote(one.value, now.now) : []),
+    ...(one.value && (look.value?.id === 'wet' || writing.value === 'measure')
+      ? dryDownNote(one.value, workroom.sheets)
+      : []),
     { title: 'What it was made with', lines: materials.value.map(([name, value]) => `${name}: ${value}`) },
   ]
 })
@@ -204,6 +263,7 @@ useMarginNotes(() => {
     <header>
       <p class="es-kicker">
         Sheet {{ one.sheet.number }}
+        <template v-if="one.sheet.edition">· {{ editionSaid(one.sheet.edition) }}</template>
         <template v-if="one.sheet.portfolio">· {{ one.sheet.portfolio }}</template>
       </p>
       <h1>{{ one.sheet.title }}</h1>
@@ -263,7 +323,29 @@ useMarginNotes(() => {
           @write="write({ type: 'setAside', reason: $event }, 'Set aside.')"
           @close="writing = null"
         />
+        <MeasurePrint
+          v-else-if="writing === 'measure'"
+          :moment="look?.id ?? 'later'"
+          :patches="patches"
+          :photo="photo && pictures.get(photo)"
+          @measure="write($event, 'Measured.')"
+          @close="writing = null"
+        />
+        <PrintIdentity v-else-if="writing === 'identity'" :sheet="one.sheet" @close="writing = null" />
         <template v-else>
+          <p v-if="kin.length" class="PrintThread-kin">
+            <template v-for="each in kin" :key="each.sheet.id">
+              {{ each.sheet.id === one.sheet.after ? 'Repeats' : 'Printed again as' }}
+              <RouterLink :to="{ name: 'print', params: { sheetId: each.sheet.id } }">
+                sheet {{ each.sheet.number }}
+              </RouterLink>
+              ,
+              <RouterLink :to="{ name: 'compare', query: { prints: [id, each.sheet.id].join(',') } }">
+                compare them
+              </RouterLink>
+              .
+            </template>
+          </p>
           <LayerStack :sheet-id="id" />
           <ThreadStory :lines="story" />
           <p v-if="one.sheet.strip">
@@ -296,14 +378,31 @@ useMarginNotes(() => {
         @press="file?.click()"
       />
       <BigTarget quiet label="Note" hint="t" @press="writing = 'note'" />
-      <BigTarget v-if="mayLayer" quiet label="Another layer" hint="l" @press="layOver" />
+      <BigTarget v-if="hasHung" quiet label="Measure" hint="m" @press="writing = 'measure'" />
       <BigTarget
-        v-if="!one.state.setAside && one.state.begunAt"
+        v-if="hungAt !== null || one.state.setAside"
         quiet
-        label="Set aside"
-        hint="x"
-        @press="writing = 'aside'"
+        label="What went wrong?"
+        hint="w"
+        @press="diagnose"
       />
+      <BigTarget v-if="one.state.begunAt" quiet label="Print again" hint="r" @press="again" />
+      <BigTarget plain :label="showsMore ? 'Less' : 'More'" @press="showsMore = !showsMore" />
+      <template v-if="showsMore">
+        <BigTarget v-if="mayLayer" quiet label="Another layer" hint="l" @press="layOver" />
+        <BigTarget quiet label="Title and edition" hint="e" @press="writing = 'identity'" />
+        <BigTarget quiet label="Passport" @press="giveOut(downloadPassport)" />
+        <BigTarget quiet label="Label for its back" @press="giveOut(downloadBackLabel)" />
+        <BigTarget v-if="photo" quiet label="Picture with its words" @press="giveOut(downloadPicture)" />
+        <BigTarget
+          v-if="!one.state.setAside && one.state.begunAt"
+          quiet
+          label="Set aside"
+          hint="x"
+          @press="writing = 'aside'"
+        />
+        <BigTarget quiet label="Into the bin" @press="throwAway" />
+      </template>
       <BigTarget v-if="one.state.last" plain label="Undo" hint="u" @press="takeBack" />
     </div>
   </div>

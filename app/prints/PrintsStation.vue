@@ -1,60 +1,136 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { differencesOf, threadFacts } from '@core/judge/compare'
+import { resultsOf } from '@core/judge/results'
 import { looksDue } from '@core/schedule/nextThing'
+import { effects } from '@library/index'
 import { useNow } from '../data/useNow'
-import { usePictures } from '../data/usePictures'
-import { useWorkroom } from '../data/workroom.store'
+import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
+import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import { useKeyRows } from '../shell/keys.store'
-import { useMarginNotes } from '../shell/margin.store'
-import HungPrint from './HungPrint.vue'
-import { matches } from './printWords'
+import { useMarginNotes, type MarginNote } from '../shell/margin.store'
+import SelectField from '../shell/SelectField.vue'
+import { differenceLine, resultName, resultSaid } from './compareWords'
+import { usePicks } from './picks.store'
+import PrintsLines from './PrintsLines.vue'
+import PrintsNav from './PrintsNav.vue'
+import { found, STANDINGS, ThreadTexts, type PrintFilter } from './printSearch'
+import { useRoomRecords } from './useRoomRecords'
 
-const [workroom, now, router] = [useWorkroom(), useNow(), useRouter()]
-const words = ref('')
+const [workroom, now, router, picks] = [useWorkroom(), useNow(), useRouter(), usePicks()]
+const { recordOf } = useRoomRecords()
+const isNarrow = useMediaQuery('(width <= 820px)')
+const filter = ref<PrintFilter>({ words: '', portfolio: '', processId: '', standing: '' })
 const field = ref<HTMLInputElement | null>(null)
 
 /** One card a sheet of paper: the uppermost layer stands for what lies under it. */
 const onLine = computed(() => workroom.sheets.filter((one) => !workroom.covered.has(one.sheet.id)))
-const shown = computed(() => {
-  if (!words.value.trim()) return onLine.value
-  return onLine.value.filter((one) => {
-    const paper = workroom.papers.find((paper) => paper.id === one.sheet.paperId)?.name
-    const light = workroom.lights.find((light) => light.id === one.sheet.lightId)?.name
-    const bottles = workroom.bottles
-      .filter((bottle) => Object.values(one.sheet.bottles).includes(bottle.id))
-      .map((bottle) => bottle.label)
-    return matches(one, words.value, [paper, light, ...bottles], now.now)
-  })
-})
-const lastPhotos = computed(() => shown.value.flatMap((one) => one.state.photoIds.slice(-1)))
-const pictures = usePictures(() => lastPhotos.value, 'thumbnail')
-const pictureOf = (ids: readonly string[]) => pictures.value.get(ids.at(-1) ?? '')
+const names = computed(() => ({
+  papers: new Map(workroom.papers.map((one) => [one.id, one])),
+  lights: new Map(workroom.lights.map((one) => [one.id, one])),
+  bottles: new Map(workroom.bottles.map((one) => [one.id, one])),
+}))
+const texts = new ThreadTexts()
+const textOf = (one: SheetInRoom) => texts.of(workroom.stack(one.sheet.id), names.value)
+const shown = computed(() => found(onLine.value, filter.value, textOf))
 const open = (sheetId: string) => void router.push({ name: 'print', params: { sheetId } })
 
-useKeyRows('Prints', () => [{ key: '/', name: 'Find in any thread', run: () => field.value?.focus() }])
+// Texts of thousands of threads are made before the first word is typed, a few at a time.
+let warming = 0
+const AT_ONCE = 60
+onMounted(() => {
+  const prints = onLine.value
+  let next = 0
+  const warm = (): void => {
+    for (const one of prints.slice(next, next + AT_ONCE)) textOf(one)
+    next += AT_ONCE
+    if (next < prints.length) warming = window.setTimeout(warm, 4)
+  }
+  warming = window.setTimeout(warm, 250)
+})
+onUnmounted(() => clearTimeout(warming))
+watch(shown, () => document.getElementById('page')?.scrollTo({ top: 0 }))
+
+const portfolioOptions = computed(() => workroom.portfolios.map((id) => ({ id, name: id })))
+const processOptions = computed(() => {
+  const used = new Map(onLine.value.map((one) => [one.definition.id, one.definition.name]))
+  return [...used].map(([id, name]) => ({ id, name }))
+})
+const isAsked = computed(() => Object.values(filter.value).some((one) => one.trim() !== ''))
+const clear = () => (filter.value = { words: '', portfolio: '', processId: '', standing: '' })
+const compare = () => void router.push({ name: 'compare', query: { prints: picks.ids.join(',') } })
+
+useKeyRows('Prints', () => [
+  { key: '/', name: 'Find in any thread', run: () => field.value?.focus() },
+  ...(picks.ids.length > 1 ? [{ key: 'c', name: 'Compare what is picked', run: compare }] : []),
+  ...(picks.ids.length ? [{ key: 'escape', name: 'Pick none', run: picks.clear }] : []),
+])
+
+/** What the margin thinks aloud of two prints that are picked. */
+const between = computed((): MarginNote[] => {
+  const records = picks.ids.flatMap((id) => recordOf(id) ?? [])
+  const [first, second] = records
+  if (!first) return []
+  if (!second)
+    return [
+      {
+        title: `Sheet ${first.sheet.number} is picked`,
+        lines: ['Pick another one to see what differs between them.'],
+      },
+    ]
+  const differences = differencesOf(records.map(threadFacts), effects)
+  const rows = resultsOf(records.map((one) => one.state)).filter((row) => new Set(row.said).size > 1)
+  return [
+    {
+      title:
+        records.length === 2
+          ? `Sheet ${second.sheet.number}, beside sheet ${first.sheet.number}`
+          : `${records.length} prints side by side`,
+      lines: differences.length
+        ? differences.slice(0, 5).map(differenceLine)
+        : ['Their threads say the same of both, as far as they were written.'],
+    },
+    ...(rows.length
+      ? [
+          {
+            title: 'What came out',
+            lines: rows
+              .slice(0, 4)
+              .map((row) => `${resultName(row)}: ${row.said.map(resultSaid).join(' → ')}`),
+          },
+        ]
+      : []),
+  ]
+})
 useMarginNotes(() => {
   const due = looksDue(workroom.states, now.now).flatMap((look) => workroom.find(look.sheetId) ?? [])
   return [
+    ...between.value,
     ...(due.length
       ? [
           {
             title: 'Due for a look',
             lines: [
-              ...due.map((one) => `${one.sheet.number} ${one.sheet.title}`),
+              ...due.slice(0, 12).map((one) => `${one.sheet.number} ${one.sheet.title}`),
               'Lay each beside the last good one, in the same light.',
             ],
             tone: 'caution' as const,
           },
         ]
       : []),
-    {
-      title: 'Nothing is judged wet',
-      lines: [
-        'Prints dry darker, and the blue deepens for a day. A look after a day counts; another after two weeks tells whether it holds.',
-      ],
-    },
+    ...(between.value.length
+      ? []
+      : [
+          {
+            title: 'Nothing is judged wet',
+            lines: [
+              'Prints dry darker, and the blue deepens for a day. A look after a day counts; another after two weeks tells whether it holds.',
+            ],
+          },
+        ]),
   ]
 })
 </script>
@@ -68,32 +144,71 @@ useMarginNotes(() => {
     @act="router.push({ name: 'begin' })"
   >
     <p>Every sheet you begin hangs here from its first drop on, with its whole thread behind it.</p>
+    <p v-if="workroom.binned.length">
+      <RouterLink :to="{ name: 'bin' }">{{ workroom.binned.length }} in the bin</RouterLink>
+    </p>
   </EmptyPage>
 
   <div v-else class="PrintsStation">
     <header>
       <div>
         <p class="es-kicker">
-          {{ workroom.portfolios.length === 1 ? workroom.portfolios[0] : 'All portfolios' }}
+          {{
+            filter.portfolio || (workroom.portfolios.length === 1 ? workroom.portfolios[0] : 'All portfolios')
+          }}
         </p>
         <h1>On the line</h1>
+        <PrintsNav here="prints" />
       </div>
       <label class="PrintsStation-find">
         find in any thread
-        <input ref="field" v-model="words" type="text" placeholder="/" @keydown.escape="words = ''" />
+        <input
+          ref="field"
+          v-model="filter.words"
+          type="text"
+          placeholder="/"
+          @keydown.escape.stop="filter.words = ''"
+        />
       </label>
     </header>
-    <p v-if="!shown.length">Nothing here has “{{ words }}” in its thread. Try one word, or part of one.</p>
-    <ul>
-      <HungPrint
-        v-for="one in shown"
-        :key="one.sheet.id"
-        :one="one"
-        :layers="workroom.stack(one.sheet.id).length"
-        :picture="pictureOf(one.state.photoIds)"
-        @open="open(one.sheet.id)"
+    <div class="PrintsStation-sift">
+      <SelectField
+        v-model="filter.portfolio"
+        label="Portfolio"
+        placeholder="any"
+        clearable
+        :options="portfolioOptions"
       />
-    </ul>
+      <SelectField
+        v-model="filter.processId"
+        label="Process"
+        placeholder="any"
+        clearable
+        :options="processOptions"
+      />
+      <SelectField
+        v-model="filter.standing"
+        label="Standing"
+        placeholder="any"
+        clearable
+        :options="STANDINGS"
+      />
+      <p class="PrintsStation-count" role="status">
+        {{
+          shown.length === onLine.length ? `${onLine.length} prints` : `${shown.length} of ${onLine.length}`
+        }}
+        <button v-if="isAsked" type="button" @click="clear">show all</button>
+      </p>
+    </div>
+    <p v-if="!shown.length">
+      Nothing here answers that. Try one word, or part of one; words in “quotes” are found as they stand.
+    </p>
+    <PrintsLines :key="String(isNarrow)" :prints="shown" :is-narrow="isNarrow" @open="open" />
+    <div v-if="picks.ids.length" class="PrintsStation-picks">
+      <p>{{ picks.ids.length === 1 ? 'One print picked' : `${picks.ids.length} prints picked` }}</p>
+      <BigTarget v-if="picks.ids.length > 1" label="Compare" hint="c" @press="compare" />
+      <BigTarget plain label="Pick none" hint="escape" @press="picks.clear" />
+    </div>
   </div>
 </template>
 
@@ -104,7 +219,7 @@ header {
   gap: 12px;
   align-items: flex-end;
   justify-content: space-between;
-  margin-bottom: 26px;
+  margin-bottom: 14px;
 }
 
 .PrintsStation-find {
@@ -115,7 +230,7 @@ header {
 }
 
 .PrintsStation-find input {
-  width: 130px;
+  width: 190px;
   padding: 6px 4px;
   border: 0;
   border-bottom: 1px solid var(--es-line);
@@ -126,23 +241,48 @@ header {
   appearance: none;
 }
 
-ul {
+.PrintsStation-sift {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(148px, 1fr));
-  gap: 34px 0;
-  margin: 0 calc(-1 * var(--es-pad));
-  padding: 8px 0 0;
-  overflow-x: clip;
-  list-style: none;
+  grid-template-columns: repeat(3, minmax(110px, 190px)) 1fr;
+  gap: 0 20px;
+  margin-bottom: 12px;
 }
 
-/* The last line, too, runs to the edge of the page. */
-ul :deep(li:last-child)::after {
-  position: absolute;
-  top: -1px;
-  left: 100%;
-  width: 100vw;
+.PrintsStation-count {
+  align-self: center;
+  color: var(--es-quiet);
+  text-align: right;
+}
+
+.PrintsStation-count button {
+  border: 0;
+  background: none;
+  color: var(--es-ink);
+  cursor: pointer;
+  text-decoration: underline;
+}
+
+.PrintsStation-picks {
+  position: sticky;
+  bottom: -24px;
+  z-index: 2;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  align-items: center;
+  margin: 0 calc(-1 * var(--es-pad));
+  padding: 10px var(--es-pad) 14px;
   border-top: 1px solid var(--es-line);
-  content: '';
+  background: var(--es-page);
+}
+
+.PrintsStation-picks p {
+  margin-right: auto;
+}
+
+@media (width <= 820px) {
+  .PrintsStation-sift {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
 }
 </style>

@@ -1,7 +1,7 @@
 import { stepInHand, wordsIdOf } from '@core/process/run'
 import { dueLooks, placeOf, verdictOf } from '@core/process/standing'
 import type { ProcessDefinition, SecondLookDefinition } from '@core/record/definition'
-import type { LookMoment } from '@core/record/judgement'
+import type { Edition, LookMoment } from '@core/record/judgement'
 import type { SheetInRoom } from '../data/workroom.store'
 import { momentSaid } from '../shell/moments'
 
@@ -67,31 +67,6 @@ export function sheetColour({ state, definition }: SheetInRoom): string | null {
   return colours.print ?? null
 }
 
-/** Whether a sheet has all the searched words anywhere in what is known of it. */
-export function matches(
-  one: SheetInRoom,
-  words: string,
-  extra: readonly (string | undefined)[],
-  now: number,
-): boolean {
-  const { sheet, state, definition } = one
-  const thread = [
-    `sheet ${sheet.number}`,
-    sheet.title,
-    sheet.portfolio,
-    sheet.subject,
-    definition.name,
-    standingWords(one, now),
-    ...extra,
-    ...state.notes.map((note) => note.text),
-    ...state.judgements.map((judged) => `${judged.verdict} ${judged.note}`),
-    state.setAside?.reason,
-  ]
-    .join(' ')
-    .toLowerCase()
-  return words
-    .toLowerCase()
-    .split(/\s+/)
-    .filter(Boolean)
-    .every((word) => thread.includes(word))
-}
+/** Place in an edition, as it is pencilled under a print: `1/7`, `proof 2`. */
+export const editionSaid = ({ number, of, isProof }: Edition): string =>
+  `${isProof ? 'proof ' : ''}${number}${of ? `/${of}` : ''}`

@@ -1,9 +1,12 @@
 import { emptyRun, replay } from '@core/process/run'
 import type { Happening } from '@core/record/event'
-import { logOf, sheet, SHEET, T0, wholeJob } from '@core/fixtures/workroom'
+import { logOf, sheet, SHEET, T0, uuid, wholeJob } from '@core/fixtures/workroom'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import type { SheetInRoom } from '../data/workroom.store'
-import { matches, sheetColour, standingWords, wantsLook } from './printWords'
+import { readReadings, type ReadingDraft } from './measureDraft'
+import { dryDownNote, fadingNote } from './printNotes'
+import { found, standingIdOf, ThreadTexts, wordsOf, type PrintFilter } from './printSearch'
+import { editionSaid, sheetColour, standingWords, wantsLook } from './printWords'
 
 const at = (seconds: number) => T0 + seconds * 1000
 const inRoom = (count: number, ...more: (readonly [number, Happening])[]): SheetInRoom => ({
@@ -62,7 +65,18 @@ describe('how a print stands', () => {
 })
 
 describe('finding in any thread', () => {
-  const one = inRoom(16, [90_000, judged('dry', 'keep', 'The marks are readable')])
+  const names = {
+    papers: new Map([[uuid(2), { id: uuid(2), name: 'Heron rag', note: '', changedAt: T0 }]]),
+    lights: new Map(),
+    bottles: new Map(),
+  }
+  const hung = inRoom(16, [90_000, judged('dry', 'keep', 'The marks are readable')])
+  const one = { ...hung, sheet: { ...hung.sheet, paperId: uuid(2), edition: { number: 2, of: 7 } } }
+  const texts = new ThreadTexts()
+  const ask = (list: readonly SheetInRoom[], filter: Partial<PrintFilter>) =>
+    found(list, { words: '', portfolio: '', processId: '', standing: '', ...filter }, (each) =>
+      texts.of([each], names),
+    )
 
   it.each([
     ['tide', true],
@@ -72,19 +86,121 @@ describe('finding in any thread', () => {
     ['cyanotype', true],
     ['kept', true],
     ['heron', true],
+    ['edition 2', true],
+    ['january 2026', true],
+    ['“marks are readable”', true],
+    ['"gauge readable"', false],
     ['', true],
     ['buoy', false],
     ['tide buoy', false],
-  ])('“%s” is %s', (words, found) =>
-    expect(matches(one, words, ['Heron rag', undefined], at(90_100))).toBe(found),
-  )
+  ])('“%s” is %s', (words, isFound) => expect(ask([one], { words })).toEqual(isFound ? [one] : []))
 
-  it('looks into reasons and notes too', () => {
+  it('looks into reasons and notes too, and into every layer', () => {
     const aside = inRoom(
       9,
       [1000, { type: 'noted', text: 'lamp flickers' }],
       [1001, { type: 'setAside', reason: 'fogged in the drawer' }],
     )
-    expect(matches(aside, 'flickers drawer', [], at(1002))).toBe(true)
+    expect(ask([aside], { words: 'flickers drawer' })).toEqual([aside])
+    const layers = found([one], { words: 'flickers', portfolio: '', processId: '', standing: '' }, () =>
+      texts.of([aside, one], names),
+    )
+    expect(layers).toEqual([one])
+  })
+
+  it('sifts by portfolio, process and standing', () => {
+    const again = inRoom(16, [90_000, judged('dry', 'again')])
+    expect(ask([one, again, inRoom(9)], { standing: 'again' })).toEqual([again])
+    expect(ask([one], { standing: 'kept', portfolio: one.sheet.portfolio })).toEqual([one])
+    expect(ask([one], { portfolio: 'Another' })).toEqual([])
+    expect(ask([one], { processId: 'van-dyke' })).toEqual([])
+    expect([inRoom(0), inRoom(9), inRoom(16)].map(standingIdOf)).toEqual(['work', 'work', 'line'])
+  })
+
+  it('makes each text once, until what it names has changed', () => {
+    expect(texts.of([one], names)).toBe(texts.of([one], names))
+    const renamed = {
+      ...names,
+      papers: new Map([[uuid(2), { ...names.papers.get(uuid(2))!, name: 'Crane' }]]),
+    }
+    expect(texts.of([one], renamed)).toContain('crane')
+  })
+
+  it('takes words apart at blanks, and leaves alone what is quoted', () => {
+    expect(wordsOf('two "as it stands" “and so” end')).toEqual(['two', 'as it stands', 'and so', 'end'])
+    expect(wordsOf('"never closed')).toEqual(['never closed'])
+  })
+})
+
+describe('an edition', () => {
+  it('is written as it is pencilled', () => {
+    expect(editionSaid({ number: 3, of: 7 })).toBe('3/7')
+    expect(editionSaid({ number: 2, isProof: true })).toBe('proof 2')
+  })
+})
+
+describe('what is measured', () => {
+  const rows = (...typed: [string, string][]): ReadingDraft[] =>
+    typed.map(([density, lab], i) => ({
+      of: (['black', 'white', 'patch'] as const)[i]!,
+      name: '',
+      density,
+      lab,
+    }))
+
+  it('is read as it is written, with a comma or a colour', () => {
+    expect(readReadings(rows(['1,42', ''], ['', '95 0.5 -2']))).toEqual([
+      { of: 'black', name: '', density: 1.42 },
+      { of: 'white', name: '', lab: [95, 0.5, -2] },
+    ])
+    expect(readReadings(rows(['', ''], ['', ''], ['0.7', '']))).toEqual([
+      { of: 'patch', name: 'patch 1', density: 0.7 },
+    ])
+  })
+
+  it.each<[[string, string][], string]>([
+    [[['', '']], 'nothing'],
+    [[['black', '']], 'unreadable'],
+    [[['9', '']], 'unreadable'],
+    [[['1.4', '20 3']], 'unreadable'],
+  ])('%j is refused', (typed, code) =>
+    expect(() => readReadings(rows(...typed))).toThrow(expect.objectContaining({ code })),
+  )
+})
+
+describe('a print over the years', () => {
+  const read = (moment: 'wet' | 'dry' | 'later', black: number, white: number): Happening => ({
+    type: 'measured',
+    moment,
+    by: 'typed',
+    readings: [
+      { of: 'black', name: '', density: black },
+      { of: 'white', name: '', density: white },
+    ],
+  })
+
+  it('shows how it has changed, and says nothing of one that was read once', () => {
+    expect(fadingNote(inRoom(16, [90_000, read('dry', 1.4, 0.07)]), at(90_001))).toEqual([])
+    const [note] = fadingNote(
+      inRoom(16, [90_000, read('dry', 1.4, 0.07)], [9e7, read('later', 1.18, 0.12)]),
+      at(9e7),
+    )
+    expect(note?.tone).toBe('caution')
+    expect(note?.lines[0]).toMatch(/^black: density −0\.22 since /)
+  })
+
+  it('tells what drying does, and what to look for in the tray', () => {
+    const kept = inRoom(
+      16,
+      [2000, read('wet', 1.2, 0.1)],
+      [90_000, read('dry', 1.45, 0.08)],
+      [90_001, judged('dry', 'keep')],
+    )
+    const other = { ...inRoom(16), sheet: { ...sheet, id: uuid(77) } }
+    const [note] = dryDownNote(other, [kept])
+    expect(note?.lines.join(' ')).toMatch(
+      /For a black of 1\.37 over the white when dry, look for 1\.\d\d in the tray/,
+    )
+    expect(dryDownNote(other, [])).toEqual([])
   })
 })

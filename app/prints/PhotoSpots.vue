@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { readPhoto, type Spot } from '@core/judge/photoReading'
+import type { Reading } from '@core/record/judgement'
+import BigTarget from '../shell/BigTarget.vue'
+import ChoiceRow from '../shell/ChoiceRow.vue'
+import TextField from '../shell/TextField.vue'
+import TintedPicture from '../shell/TintedPicture.vue'
+import { useAttempt } from '../shell/useAttempt'
+
+/** Densities from a photograph that shows a grey of known density beside the print: one points at both. */
+const props = defineProps<{ address: string }>()
+const emit = defineEmits<{ read: [readings: Reading[], doubtful: string[]]; close: [] }>()
+
+const WHAT = [
+  { id: 'grey', name: 'Grey' },
+  { id: 'white', name: 'Bare white' },
+  { id: 'black', name: 'Deepest black' },
+]
+/** Larger photographs are read from a smaller drawing: discs of some pixels do not mind. */
+const LONGEST = 1600
+const what = ref<string | undefined>('grey')
+const grey = ref('0.74')
+const spots = ref<Spot[]>([])
+const size = ref({ width: 1, height: 1 })
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const { faults, attempt } = useAttempt()
+const radius = computed(() => Math.max(4, Math.round(Math.max(size.value.width, size.value.height) / 120)))
+
+async function draw(): Promise<void> {
+  await attempt('photo', async () => {
+    const picture = new Image()
+    picture.src = props.address
+    await picture.decode()
+    const scale = Math.min(1, LONGEST / Math.max(picture.naturalWidth, picture.naturalHeight))
+    size.value = {
+      width: Math.max(1, Math.round(picture.naturalWidth * scale)),
+      height: Math.max(1, Math.round(picture.naturalHeight * scale)),
+    }
+    const target = canvas.value
+    if (!target) return
+    Object.assign(target, size.value)
+    target.getContext('2d')?.drawImage(picture, 0, 0, size.value.width, size.value.height)
+  })
+}
+onMounted(draw)
+watch(() => props.address, draw)
+
+function point(event: MouseEvent): void {
+  const box = canvas.value?.getBoundingClientRect()
+  if (!box) return
+  put(
+    ((event.clientX - box.left) / box.width) * size.value.width,
+    ((event.clientY - box.top) / box.height) * size.value.height,
+  )
+}
+function put(x: number, y: number): void {
+  const of = what.value as Spot['of']
+  const held = {
+    x: Math.min(size.value.width - 1, Math.max(0, x)),
+    y: Math.min(size.value.height - 1, Math.max(0, y)),
+  }
+  spots.value = [...spots.value.filter((spot) => spot.of !== of), { of, name: '', ...held }]
+}
+/** The place in hand goes by arrows too, a disc at a time, a pixel with shift. */
+function nudge(event: KeyboardEvent): void {
+  const ways: Readonly<Record<string, readonly [number, number]>> = {
+    ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1],
+  } // prettier-ignore
+  const way = ways[event.key]
+  if (!way) return
+  event.preventDefault()
+  const step = event.shiftKey ? 1 : radius.value * 2
+  const from = spots.value.find((spot) => spot.of === what.value) ?? { x: size.value.width / 2, y: size.value.height / 2 } // prettier-ignore
+  put(from.x + way[0] * step, from.y + way[1] * step)
+}
+const read = () =>
+  attempt('photo', () => {
+    const image = canvas.value?.getContext('2d')?.getImageData(0, 0, size.value.width, size.value.height)
+    if (!image) return
+    const density = Number(grey.value.replace(',', '.'))
+    const { readings, doubtful } = readPhoto(
+      image,
+      spots.value,
+      Number.isFinite(density) ? density : 0.74,
+      radius.value,
+    )
+    emit('read', readings, doubtful)
+  })
+</script>
+
+<template>
+  <div class="PhotoSpots">
+    <p>
+      Point at the grey, at bare paper and at the deepest black. Grey and print must lie in the same even
+      light; a gloss on either spoils it.
+    </p>
+    <ChoiceRow v-model="what" label="Pointing at" :options="WHAT" />
+    <TextField v-model="grey" label="Density of the grey" hint="0.74 for a grey of 18 %" />
+    <TintedPicture class="PhotoSpots-picture">
+      <canvas
+        ref="canvas"
+        tabindex="0"
+        role="application"
+        aria-label="Photograph to point at; arrows move the place in hand"
+        @click="point"
+        @keydown="nudge"
+      />
+      <svg :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
+        <g v-for="spot in spots" :key="spot.of">
+          <circle :cx="spot.x" :cy="spot.y" :r="radius" />
+          <text :x="spot.x + radius * 1.4" :y="spot.y" :font-size="radius * 2">{{ spot.of }}</text>
+        </g>
+      </svg>
+    </TintedPicture>
+    <p v-if="faults.photo" role="alert" class="PhotoSpots-fault">
+      {{ faults.photo.problem }} {{ faults.photo.remedy }}
+    </p>
+    <div class="PhotoSpots-acts">
+      <BigTarget label="Read it" :disabled="spots.length < 2" @press="read" />
+      <BigTarget quiet label="Type instead" @press="emit('close')" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.PhotoSpots {
+  display: grid;
+  gap: 10px;
+}
+
+.PhotoSpots-picture {
+  display: grid;
+  justify-self: start;
+}
+
+canvas,
+svg {
+  grid-area: 1 / 1;
+  max-width: 100%;
+  max-height: 420px;
+  cursor: crosshair;
+}
+
+svg {
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+}
+
+circle {
+  fill: none;
+  stroke: var(--es-ember);
+  stroke-width: 4;
+}
+
+text {
+  fill: var(--es-ember);
+}
+
+.PhotoSpots-fault {
+  color: var(--es-ember);
+}
+
+.PhotoSpots-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+</style>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { useVirtualizer, useWindowVirtualizer } from '@tanstack/vue-virtual'
+import { computed, nextTick, onMounted, onUnmounted, ref, useTemplateRef } from 'vue'
+import { usePictures } from '../data/usePictures'
+import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
+import HungPrint from './HungPrint.vue'
+import { usePicks } from './picks.store'
+
+/** Prints on their lines; only those in sight, and a line or two beyond, are drawn. */
+const props = defineProps<{ prints: readonly SheetInRoom[]; isNarrow: boolean }>()
+const emit = defineEmits<{ open: [sheetId: string] }>()
+const [workroom, picks] = [useWorkroom(), usePicks()]
+
+const LEAST_WIDTH = 148
+const BELOW_PICTURE = 124
+const frame = useTemplateRef<HTMLElement>('frame')
+const width = ref(800)
+const top = ref(0)
+const watcher = new ResizeObserver(([entry]) => {
+  if (!entry) return
+  width.value = entry.contentRect.width
+  const page = document.getElementById('page')
+  const origin = props.isNarrow || !page ? -window.scrollY : page.getBoundingClientRect().top - page.scrollTop
+  top.value = (frame.value?.getBoundingClientRect().top ?? 0) - origin
+})
+onMounted(() => frame.value && watcher.observe(frame.value))
+onUnmounted(() => watcher.disconnect())
+
+const columns = computed(() => Math.max(2, Math.floor(width.value / (LEAST_WIDTH + 12))))
+const rowHeight = computed(() => ((width.value / columns.value - 32) * 168) / 130 + BELOW_PICTURE)
+const count = computed(() => Math.ceil(props.prints.length / columns.value))
+const options = computed(() => ({
+  count: count.value,
+  estimateSize: () => rowHeight.value,
+  overscan: 2,
+  scrollMargin: top.value,
+}))
+const lines = props.isNarrow
+  ? useWindowVirtualizer(options)
+  : useVirtualizer(
+      computed(() => ({ ...options.value, getScrollElement: () => document.getElementById('page') })),
+    )
+const shown = computed(() => lines.value.getVirtualItems())
+const inLine = (index: number) => props.prints.slice(index * columns.value, (index + 1) * columns.value)
+const ids = computed(() =>
+  shown.value.flatMap((line) => inLine(line.index).flatMap((one) => one.state.photoIds.slice(-1))),
+)
+const pictures = usePictures(() => ids.value, 'thumbnail')
+
+/** Arrows go from print to print, also to those that are not drawn yet. */
+async function walk(event: KeyboardEvent): Promise<void> {
+  const steps: Readonly<Record<string, number>> = {
+    ArrowLeft: -1,
+    ArrowRight: 1,
+    ArrowUp: -columns.value,
+    ArrowDown: columns.value,
+  }
+  const step = steps[event.key]
+  const at = (event.target as HTMLElement).closest<HTMLElement>('[data-sheet]')?.dataset.sheet
+  const from = props.prints.findIndex((one) => one.sheet.id === at)
+  const next = props.prints[from + (step ?? 0)]
+  if (!step || from < 0 || !next) return
+  event.preventDefault()
+  lines.value.scrollToIndex(Math.floor((from + step) / columns.value))
+  await nextTick()
+  requestAnimationFrame(() =>
+    frame.value?.querySelector<HTMLElement>(`[data-sheet="${next.sheet.id}"]`)?.focus(),
+  )
+}
+</script>
+
+<template>
+  <div ref="frame" class="PrintsLines" :style="{ height: `${lines.getTotalSize()}px` }" @keydown="walk">
+    <ul
+      v-for="line in shown"
+      :key="line.index"
+      :style="{
+        transform: `translateY(${line.start - top}px)`,
+        gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
+      }"
+      :aria-label="`Line ${line.index + 1} of ${count}`"
+    >
+      <HungPrint
+        v-for="one in inLine(line.index)"
+        :key="one.sheet.id"
+        :one="one"
+        :layers="workroom.stack(one.sheet.id).length"
+        :picture="pictures.get(one.state.photoIds.at(-1) ?? '')"
+        :is-picked="picks.has(one.sheet.id)"
+        :may-pick="!picks.isFull"
+        @open="emit('open', one.sheet.id)"
+        @pick="picks.toggle(one.sheet.id)"
+      />
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.PrintsLines {
+  position: relative;
+  margin: 8px calc(-1 * var(--es-pad)) 0;
+}
+
+ul {
+  position: absolute;
+  top: 0;
+  left: 0;
+  display: grid;
+  width: 100%;
+  margin: 0;
+  padding: 0;
+  border-top: 1px solid var(--es-line);
+  list-style: none;
+}
+</style>

@@ -1,0 +1,88 @@
+import { passportOf, type Passport } from '@core/judge/passport'
+import { belongs } from '@core/judge/faultBook'
+import type { PrintRecord } from '@core/judge/printRecord'
+import { traitsOf } from '@core/judge/traits'
+import { storyOf } from '@core/process/story'
+import { withXmp, xmpPacket } from '@core/formats/xmp'
+import type { UnitChoice } from '@core/quantity/format'
+import type { SheetEvent } from '@core/record/event'
+import { care } from '@library/index'
+import { db } from '../data/db'
+import { saveFile } from '../shell/saveFile'
+import type { PassportPicture } from './passportPdf'
+
+const passport = (record: PrintRecord, log: readonly SheetEvent[], units: UnitChoice): Passport => {
+  const traits = traitsOf(record.definition, record.sheet)
+  const words = care.filter((one) => belongs(one.needs, traits)).map((one) => one.text)
+  return passportOf(record, storyOf(record.sheet.id, log, record.definition), words, units)
+}
+
+const nameOf = ({ sheet }: PrintRecord, what: string, ending: string) =>
+  `${what}-${sheet.number}-${sheet.title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'print'}.${ending}` // prettier-ignore
+
+/** The passport of a print as a PDF. The PDF writer is fetched when it is first asked for. */
+export async function downloadPassport(
+  record: PrintRecord,
+  log: readonly SheetEvent[],
+  units: UnitChoice,
+): Promise<void> {
+  const { passportPdf } = await import('./passportPdf')
+  const picture = await pictureFor(record)
+  saveFile(passportPdf(passport(record, log, units), picture), nameOf(record, 'passport', 'pdf'))
+}
+
+/** A label for the back of the print. */
+export async function downloadBackLabel(
+  record: PrintRecord,
+  log: readonly SheetEvent[],
+  units: UnitChoice,
+): Promise<void> {
+  const { backLabelPdf } = await import('./passportPdf')
+  saveFile(backLabelPdf(passport(record, log, units)), nameOf(record, 'label', 'pdf'))
+}
+
+/** The photograph with what it shows written into its standard fields; other kinds than JPEG become PNG. */
+export async function downloadPicture(
+  record: PrintRecord,
+  log: readonly SheetEvent[],
+  units: UnitChoice,
+): Promise<void> {
+  const picture = await pictureFor(record)
+  if (!picture) return
+  const { title, line, process, madeAt, materials } = passport(record, log, units)
+  const told = materials.map(([name, value]) => `${name}: ${value}`).join('; ')
+  const packet = xmpPacket({
+    title,
+    description: `${process}. ${line}. ${told}`,
+    createdAt: madeAt,
+    keywords: [process, record.sheet.portfolio].filter(Boolean),
+    creator: '',
+    identifier: record.sheet.id,
+  })
+  const isJpeg = picture.kind === 'JPEG'
+  const bytes = withXmp(picture.data, packet) as Uint8Array<ArrayBuffer>
+  saveFile(
+    new Blob([bytes], { type: isJpeg ? 'image/jpeg' : 'image/png' }),
+    nameOf(record, 'print', isJpeg ? 'jpg' : 'png'),
+  )
+}
+
+async function pictureFor({ state }: PrintRecord): Promise<PassportPicture | null> {
+  const id = state.photoIds.at(-1)
+  const [photo, pixels] = id ? await Promise.all([db.photos.get(id), db.pixels.get(id)]) : []
+  if (!photo || !pixels) return null
+  const { widthPixels: width, heightPixels: height } = photo
+  if (photo.mime === 'image/webp') {
+    const picture = await createImageBitmap(pixels.original)
+    const canvas = new OffscreenCanvas(picture.width, picture.height)
+    canvas.getContext('2d')?.drawImage(picture, 0, 0)
+    const png = await canvas.convertToBlob({ type: 'image/png' })
+    return { data: new Uint8Array(await png.arrayBuffer()), kind: 'PNG', width, height }
+  }
+  return {
+    data: new Uint8Array(await pixels.original.arrayBuffer()),
+    kind: photo.mime === 'image/png' ? 'PNG' : 'JPEG',
+    width,
+    height,
+  }
+}

@@ -1,0 +1,74 @@
+import { CoreError } from '@core/errors'
+import { Reading } from '@core/record/judgement'
+
+/** What is typed of one place of a print. */
+export interface ReadingDraft {
+  of: Reading['of']
+  name: string
+  density: string
+  lab: string
+}
+
+export const emptyReadings = (): ReadingDraft[] => [
+  { of: 'black', name: '', density: '', lab: '' },
+  { of: 'white', name: '', density: '', lab: '' },
+]
+
+/**
+ * Reads what was typed; places left empty are left out.
+ *
+ * @throws CoreError `unreadable`, `nothing`, `twice` with the index of the place in `field`.
+ */
+export function readReadings(drafts: readonly ReadingDraft[]): Reading[] {
+  const readings = drafts.flatMap((draft, i): Reading[] => {
+    const density = draft.density.trim() ? numberOf(draft.density, `density-${i}`) : undefined
+    const lab = draft.lab.trim() ? labOf(draft.lab, `lab-${i}`) : undefined
+    if (density === undefined && lab === undefined) return []
+    const name = draft.of === 'patch' ? draft.name.trim().slice(0, 200) || `patch ${i - 1}` : ''
+    const read = Reading.safeParse({
+      of: draft.of,
+      name,
+      ...(density !== undefined && { density }),
+      ...(lab && { lab }),
+    })
+    if (!read.success)
+      throw refuse(
+        `density-${i}`,
+        'No print measures that.',
+        'Densities lie between −0.5 and 6, L* between 0 and 100.',
+      )
+    return [read.data]
+  })
+  if (!readings.length)
+    throw new CoreError({
+      code: 'nothing',
+      field: 'density-0',
+      problem: 'Nothing was measured yet.',
+      remedy: 'Write at least one density or colour.',
+    })
+  const names = readings.map((one) => `${one.of}/${one.name}`)
+  if (new Set(names).size < names.length)
+    throw refuse('density-0', 'Two places have the same name.', 'Give each patch a name of its own.')
+  return readings
+}
+
+const numberOf = (text: string, field: string): number => {
+  const value = Number(text.trim().replace(',', '.').replace('−', '-'))
+  if (!Number.isFinite(value)) throw refuse(field, `“${text}” is not a density.`, 'Write it like 1.35.')
+  return value
+}
+
+function labOf(text: string, field: string): [number, number, number] {
+  const parts = text
+    .replace(/−/g, '-')
+    .split(/[\s;/]+|,(?=\s)/)
+    .filter(Boolean)
+    .map((part) => Number(part.replace(/[Lab*=:]+/gi, '').replace(',', '.')))
+    .filter((_, i, all) => all.length === 3 || i < 4)
+  if (parts.length !== 3 || parts.some((part) => !Number.isFinite(part)))
+    throw refuse(field, `“${text}” is no colour.`, 'Write L*, a* and b*, such as 20 -1 -30.')
+  return parts as [number, number, number]
+}
+
+const refuse = (field: string, problem: string, remedy: string) =>
+  new CoreError({ code: 'unreadable', field, problem, remedy })

@@ -1,0 +1,96 @@
+import { dryDown, wetAim, type DriedPrint } from '@core/judge/dryDown'
+import { changesSince, densityAt, DRY, fadingOf } from '@core/judge/measured'
+import { digits } from '@core/quantity/format'
+import type { Figure } from '@core/quantity/figure'
+import type { SheetInRoom } from '../data/workroom.store'
+import type { MarginNote } from '../shell/margin.store'
+import { dateOf } from '../shell/moments'
+
+const FADING = {
+  none: 'Nothing has changed that could be seen.',
+  seen: 'It has changed: just to be seen beside a fresh one.',
+  strong: 'It has changed plainly. Ask what went wrong while its kin can still be washed or fixed again.',
+} as const
+
+/** How a print has changed since it was first measured dry. */
+export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
+  const changes = changesSince(state)
+  const fading = fadingOf(changes)
+  if (!fading) return []
+  return [
+    {
+      title: 'Since it was first measured',
+      lines: [
+        ...changes.map((one) => {
+          const parts = [
+            one.density === null
+              ? ''
+              : `density ${one.density >= 0 ? '+' : '−'}${Math.abs(one.density).toFixed(2)}`,
+            one.colour === null ? '' : `ΔE₀₀ ${one.colour.toFixed(1)}`,
+          ].filter(Boolean)
+          return `${one.of === 'patch' ? one.name : one.of}: ${parts.join(', ')} since ${dateOf(one.from.at, now)}`
+        }),
+        FADING[fading],
+      ],
+      tone: fading === 'strong' ? 'caution' : 'plain',
+    },
+  ]
+}
+
+/** Trade's dry-down where one has not measured: Van Dyke is said to dry a quarter darker (common practice). */
+const USUAL: Readonly<Record<string, number>> = { 'van-dyke': 0.25 }
+
+const dried = (one: SheetInRoom): DriedPrint => ({
+  processId: one.sheet.process.id,
+  ...(one.sheet.paperId && { paperId: one.sheet.paperId }),
+  ...(one.sheet.lightId && { lightId: one.sheet.lightId }),
+  state: one.state,
+})
+
+/** How much drying deepens such a print, and what to look for in the tray for the black of the last good one. */
+export function dryDownOf(
+  one: SheetInRoom,
+  all: readonly SheetInRoom[],
+): { share: Figure; aim: Figure | null; wanted: number | null } | null {
+  const usual = USUAL[one.sheet.process.id]
+  const share = dryDown(
+    dried(one),
+    all.filter((each) => each.state.measurements.length).map(dried),
+    usual === undefined
+      ? null
+      : { share: usual, standing: 'practice', source: 'Dries about 25 % darker, common practice' },
+  )
+  if (share.working.standing !== 'yours' && usual === undefined) return null
+  const kept = all.find(
+    (each) =>
+      each.sheet.process.id === one.sheet.process.id &&
+      each.sheet.paperId === one.sheet.paperId &&
+      each.sheet.id !== one.sheet.id &&
+      each.state.judgements.at(-1)?.verdict === 'keep' &&
+      densityAt(each.state, 'black', DRY) !== null,
+  )
+  const wanted = kept
+    ? (densityAt(kept.state, 'black', DRY) ?? 0) - (densityAt(kept.state, 'white', DRY) ?? 0)
+    : null
+  return { share, aim: wanted === null ? null : wetAim(wanted, share), wanted }
+}
+
+export function dryDownNote(one: SheetInRoom, all: readonly SheetInRoom[]): MarginNote[] {
+  const found = dryDownOf(one, all)
+  if (!found || Math.abs(found.share.value) < 0.01) return []
+  const { share, aim, wanted } = found
+  const spread = share.uncertainty === undefined ? '' : ` ± ${digits(100 * share.uncertainty, 2)}`
+  return [
+    {
+      title: 'What drying does to it',
+      lines: [
+        `Net density grows by ${digits(100 * share.value, 2)}${spread} % (${share.working.source.toLowerCase()}).`,
+        ...(aim && wanted !== null
+          ? [
+              `For a black of ${wanted.toFixed(2)} over the white when dry, look for ${aim.value.toFixed(2)} in the tray.`,
+            ]
+          : []),
+      ],
+    },
+  ]
+}

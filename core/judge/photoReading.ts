@@ -1,0 +1,102 @@
+import { CoreError } from '../errors'
+import { linearFromSrgb } from '../negative/grey'
+import type { Reading } from '../record/judgement'
+import { labOfLinear } from '../tone/colour'
+
+/** Pixels of a photograph, sRGB bytes in rows of red, green, blue and alpha. */
+export interface PhotoPixels {
+  width: number
+  height: number
+  data: ArrayLike<number>
+}
+
+/** A place that was pointed at, pixels from the top left. */
+export interface Spot {
+  of: Reading['of'] | 'grey'
+  name: string
+  x: number
+  y: number
+}
+
+export interface PhotoReading {
+  readings: Reading[]
+  /** Spots that were clipped or black in the photograph: what was read there is a bound, not a value. */
+  doubtful: string[]
+}
+
+const CLIPPED = 253
+const BLACK = 3
+
+/**
+ * Reads densities and colours from a photograph that has a grey of known density in it, lit like the print. The grey
+ * gives both exposure and colour of the light.
+ *
+ * @param greyDensity density of the grey reference: 0.74 for one of 18 %.
+ * @param radius of the disc that is read, pixels; the middle value of each channel counts.
+ * @throws CoreError `no-grey`, `clipped` where the grey itself is lost.
+ */
+export function readPhoto(
+  photo: PhotoPixels,
+  spots: readonly Spot[],
+  greyDensity: number,
+  radius: number,
+): PhotoReading {
+  const grey = spots.find((spot) => spot.of === 'grey')
+  if (!grey)
+    throw refuse(
+      'no-grey',
+      'No grey has been pointed at.',
+      'Point at the grey reference first, then at the print.',
+    )
+  const reference = middleOf(photo, grey, radius)
+  if (reference.some((code) => code >= CLIPPED || code <= BLACK))
+    throw refuse(
+      'clipped',
+      'The grey is lost in this photograph: too light or too dark to measure by.',
+      'Photograph print and grey once more, in even light, and let the grey come out grey.',
+    )
+  const known = 10 ** -greyDensity
+  const gains = reference.map((code) => known / linearFromSrgb(code / 255))
+  const doubtful: string[] = []
+  const readings = spots
+    .filter((spot) => spot.of !== 'grey')
+    .map((spot): Reading => {
+      const codes = middleOf(photo, spot, radius)
+      if (codes.some((code) => code >= CLIPPED || code <= BLACK)) doubtful.push(spot.name || spot.of)
+      const rgb = codes.map((code, i) => linearFromSrgb(code / 255) * (gains[i] as number)) as [
+        number,
+        number,
+        number,
+      ]
+      const lab = labOfLinear(rgb)
+      const light = 0.2225045 * rgb[0] + 0.7168786 * rgb[1] + 0.0606169 * rgb[2]
+      return {
+        of: spot.of as Reading['of'],
+        name: spot.name,
+        density: Math.round(1000 * -Math.log10(Math.max(1e-4, light))) / 1000,
+        lab: lab.map((value) => Math.round(100 * value) / 100) as [number, number, number],
+      }
+    })
+  return { readings, doubtful }
+}
+
+function middleOf({ width, height, data }: PhotoPixels, { x, y }: Spot, radius: number): number[] {
+  const channels: number[][] = [[], [], []]
+  for (let row = Math.max(0, Math.floor(y - radius)); row <= Math.min(height - 1, y + radius); row++)
+    for (
+      let column = Math.max(0, Math.floor(x - radius));
+      column <= Math.min(width - 1, x + radius);
+      column++
+    ) {
+      if ((row - y) ** 2 + (column - x) ** 2 > radius ** 2) continue
+      const place = 4 * (row * width + column)
+      for (const [i, channel] of channels.entries()) channel.push(data[place + i] ?? 0)
+    }
+  return channels.map((channel) => {
+    channel.sort((a, b) => a - b)
+    return channel[Math.floor(channel.length / 2)] ?? 0
+  })
+}
+
+const refuse = (code: string, problem: string, remedy: string) =>
+  new CoreError({ code, field: 'photo', problem, remedy })
