@@ -10,6 +10,7 @@ import AppShell from './shell/AppShell.vue'
 
 <style scoped>
 .App-wait {
+  min-height: 100dvh;
   padding: 40px;
 }
 </style>

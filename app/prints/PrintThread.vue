@@ -16,7 +16,7 @@ import { useLiveQuery } from '../data/useLiveQuery'
 import { useNow } from '../data/useNow'
 import { useRecording } from '../data/useRecording'
 import { usePictures } from '../data/usePictures'
-import { useWorkroom } from '../data/workroom.store'
+import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import { useKeyRows } from '../shell/keys.store'
@@ -175,6 +175,15 @@ const kin = computed(() => {
   const later = workroom.sheets.filter((each) => each.sheet.after === id.value)
   return [...(before ? [before] : []), ...later].sort((a, b) => a.sheet.number - b.sheet.number)
 })
+const kinSaid = (each: SheetInRoom) =>
+  each.sheet.id === one.value?.sheet.after
+    ? `Repeats sheet ${each.sheet.number}`
+    : `Printed again as sheet ${each.sheet.number}`
+const inOrder = (each: SheetInRoom) =>
+  (each.sheet.number < (one.value?.sheet.number ?? 0)
+    ? [each.sheet.id, id.value]
+    : [id.value, each.sheet.id]
+  ).join(',')
 const units = computed(() => ({ length: preferences.chosen.length, temperature: 'degC' as const }))
 async function giveOut(
   write: (record: PrintRecord, log: readonly SheetEvent[], units: UnitChoice) => Promise<void>,
@@ -199,6 +208,7 @@ async function throwAway(): Promise<void> {
 const diagnose = () => void router.push({ name: 'diagnose', params: { sheetId: id.value } })
 const again = () => void router.push({ name: 'begin', query: { again: id.value } })
 const hasHung = computed(() => hungAt.value !== null && !one.value?.state.setAside)
+const mayDiagnose = computed(() => hungAt.value !== null || !!one.value?.state.setAside)
 const mayLayer = computed(() => hasHung.value && workroom.stack(id.value).at(-1)?.sheet.id === id.value)
 const layOver = () => void router.push({ name: 'begin', query: { over: id.value } })
 
@@ -209,12 +219,8 @@ useKeyRows('This print', () => [
   ...(look.value ? [{ key: 'j', name: look.value.words?.title ?? 'Judge it', run: beginJudging }] : []),
   { key: 'p', name: 'Add a photograph', run: () => file.value?.click() },
   { key: 't', name: 'Write a note', run: () => (writing.value = 'note') },
-  ...(hasHung.value
-    ? [
-        { key: 'm', name: 'Measure it', run: () => (writing.value = 'measure') },
-        { key: 'w', name: 'What went wrong?', run: diagnose },
-      ]
-    : []),
+  ...(hasHung.value ? [{ key: 'm', name: 'Measure it', run: () => (writing.value = 'measure') }] : []),
+  ...(mayDiagnose.value ? [{ key: 'w', name: 'What went wrong?', run: diagnose }] : []),
   ...(one.value?.state.begunAt ? [{ key: 'r', name: 'Print this again', run: again }] : []),
   { key: 'e', name: 'Title, portfolio, edition', run: () => (writing.value = 'identity') },
   ...(one.value?.state.setAside
@@ -333,19 +339,14 @@ useMarginNotes(() => {
         />
         <PrintIdentity v-else-if="writing === 'identity'" :sheet="one.sheet" @close="writing = null" />
         <template v-else>
-          <p v-if="kin.length" class="PrintThread-kin">
-            <template v-for="each in kin" :key="each.sheet.id">
-              {{ each.sheet.id === one.sheet.after ? 'Repeats' : 'Printed again as' }}
+          <ul v-if="kin.length" class="PrintThread-kin">
+            <li v-for="each in kin" :key="each.sheet.id">
               <RouterLink :to="{ name: 'print', params: { sheetId: each.sheet.id } }">
-                sheet {{ each.sheet.number }}
+                {{ kinSaid(each) }}
               </RouterLink>
-              ,
-              <RouterLink :to="{ name: 'compare', query: { prints: [id, each.sheet.id].join(',') } }">
-                compare them
-              </RouterLink>
-              .
-            </template>
-          </p>
+              <RouterLink :to="{ name: 'compare', query: { prints: inOrder(each) } }">compare</RouterLink>
+            </li>
+          </ul>
           <LayerStack :sheet-id="id" />
           <ThreadStory :lines="story" />
           <p v-if="one.sheet.strip">
@@ -379,13 +380,7 @@ useMarginNotes(() => {
       />
       <BigTarget quiet label="Note" hint="t" @press="writing = 'note'" />
       <BigTarget v-if="hasHung" quiet label="Measure" hint="m" @press="writing = 'measure'" />
-      <BigTarget
-        v-if="hungAt !== null || one.state.setAside"
-        quiet
-        label="What went wrong?"
-        hint="w"
-        @press="diagnose"
-      />
+      <BigTarget v-if="mayDiagnose" quiet label="What went wrong?" hint="w" @press="diagnose" />
       <BigTarget v-if="one.state.begunAt" quiet label="Print again" hint="r" @press="again" />
       <BigTarget plain :label="showsMore ? 'Less' : 'More'" @press="showsMore = !showsMore" />
       <template v-if="showsMore">
@@ -465,15 +460,27 @@ useMarginNotes(() => {
   bottom: -24px;
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: 8px;
   padding: 10px 0 14px;
   background: var(--es-page);
 }
 
 .PrintThread-acts :deep(.BigTarget) {
-  min-height: 50px;
-  padding: 8px 18px;
-  font-size: 17px;
+  gap: 10px;
+  min-height: 48px;
+  padding: 6px 13px;
+  font-size: 16px;
+}
+
+.PrintThread-kin {
+  margin: 0 0 12px;
+  padding: 0;
+  list-style: none;
+}
+
+.PrintThread-kin li {
+  display: flex;
+  gap: 16px;
 }
 
 @media (width <= 820px) {

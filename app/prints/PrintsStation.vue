@@ -61,7 +61,14 @@ const processOptions = computed(() => {
 })
 const isAsked = computed(() => Object.values(filter.value).some((one) => one.trim() !== ''))
 const clear = () => (filter.value = { words: '', portfolio: '', processId: '', standing: '' })
-const compare = () => void router.push({ name: 'compare', query: { prints: picks.ids.join(',') } })
+/** The earlier print stands first, whichever was picked first. */
+const pickedIds = computed(() =>
+  picks.ids
+    .flatMap((id) => workroom.find(id) ?? [])
+    .sort((a, b) => a.sheet.number - b.sheet.number)
+    .map((one) => one.sheet.id),
+)
+const compare = () => void router.push({ name: 'compare', query: { prints: pickedIds.value.join(',') } })
 
 useKeyRows('Prints', () => [
   { key: '/', name: 'Find in any thread', run: () => field.value?.focus() },
@@ -71,7 +78,7 @@ useKeyRows('Prints', () => [
 
 /** What the margin thinks aloud of two prints that are picked. */
 const between = computed((): MarginNote[] => {
-  const records = picks.ids.flatMap((id) => recordOf(id) ?? [])
+  const records = pickedIds.value.flatMap((id) => recordOf(id) ?? [])
   const [first, second] = records
   if (!first) return []
   if (!second)

@@ -156,27 +156,28 @@ useMarginNotes(() => [
         exposures: what is read twice stands here.
       </p>
     </EmptyPage>
-    <section
-      v-for="trend in trends"
-      :key="keyOf(trend)"
-      :aria-label="`${TITLE[trend.kind]}, ${placeOf(trend)}`"
-    >
-      <h2>{{ TITLE[trend.kind] }}</h2>
-      <p class="es-quiet">{{ placeOf(trend) }}</p>
-      <ChartFigure
-        class="TrendsPage-chart"
-        :label="`${TITLE[trend.kind]}, ${placeOf(trend)}`"
-        x-name="day"
-        :y-name="trend.unit === 's' ? 'time' : trend.unit"
-        :x-text="(x) => dateOf(x, now.now)"
-        :y-text="valueText(trend)"
-        :series="series(trend)"
-      />
-      <p v-for="line in warnings(trend)" :key="line" class="TrendsPage-warning">{{ line }}</p>
-      <p v-if="warnings(trend).length">{{ MEANS[trend.kind] }}</p>
-      <p v-else-if="!trend.chart" class="es-quiet">Too few for limits: four at least.</p>
-      <p v-else class="es-quiet">All of it by chance, as far as these tell.</p>
-    </section>
+    <div class="TrendsPage-charts">
+      <section
+        v-for="trend in trends"
+        :key="keyOf(trend)"
+        :aria-label="`${TITLE[trend.kind]}, ${placeOf(trend)}`"
+      >
+        <h2>{{ TITLE[trend.kind] }}</h2>
+        <p class="es-quiet">{{ placeOf(trend) }}</p>
+        <ChartFigure
+          :label="`${TITLE[trend.kind]}, ${placeOf(trend)}`"
+          x-name="day"
+          :y-name="trend.unit === 's' ? 'time' : trend.unit"
+          :x-text="(x) => dateOf(x, now.now)"
+          :y-text="valueText(trend)"
+          :series="series(trend)"
+        />
+        <p v-for="line in warnings(trend)" :key="line" class="TrendsPage-warning">{{ line }}</p>
+        <p v-if="warnings(trend).length">{{ MEANS[trend.kind] }}</p>
+        <p v-else-if="!trend.chart" class="es-quiet">Too few for limits: four at least.</p>
+        <p v-else class="es-quiet">All of it by chance, as far as these tell.</p>
+      </section>
+    </div>
   </div>
 </template>
 
@@ -186,13 +187,17 @@ useMarginNotes(() => [
   gap: 24px;
 }
 
+.TrendsPage-charts {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(360px, 100%), 1fr));
+  gap: 30px 26px;
+}
+
 section {
   display: grid;
   gap: 6px;
-}
-
-.TrendsPage-chart {
-  height: 230px;
+  align-content: start;
+  min-width: 0;
 }
 
 .TrendsPage-warning {

@@ -22,8 +22,8 @@ describe('a chart of single values', () => {
     expect(controlChart([...still, 12], 8)?.signals).toEqual([{ index: 8, sign: 'beyond' }])
     const high = [10.1, 10.2, 10.1, 10.25, 10.15, 10.2, 10.1, 10.3]
     expect(controlChart([...still, ...high], 8)?.signals).toEqual([{ index: 15, sign: 'run' }])
-    const falling = [10.3, 10.2, 10.1, 9.9, 9.8, 9.7, 9.6]
-    expect(controlChart([...still, ...falling], 8)?.signals).toEqual([{ index: 14, sign: 'drift' }])
+    const falling = [10.3, 10.2, 10.1, 9.9, 9.8, 9.7]
+    expect(controlChart([...still, ...falling], 8)?.signals).toEqual([{ index: 13, sign: 'drift' }])
   })
 
   it('moves and stretches with its values', () => {

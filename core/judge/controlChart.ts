@@ -20,7 +20,8 @@ export type Signal = 'beyond' | 'run' | 'drift'
 const D2 = 1.128
 const D4 = 3.267
 const RUN = 8
-const DRIFT = 6
+/** Six points that only rise or only fall have five steps between them. */
+const DRIFT_STEPS = 5
 
 /**
  * Individuals and moving-range chart.
@@ -56,6 +57,6 @@ function signalsIn(
     way = step
     if (value < lower || value > upper) return [{ index, sign: 'beyond' }]
     if (run >= RUN) return [{ index, sign: 'run' }]
-    return drift >= DRIFT ? [{ index, sign: 'drift' }] : []
+    return drift >= DRIFT_STEPS ? [{ index, sign: 'drift' }] : []
   })
 }

@@ -21,11 +21,14 @@ export interface ResultRow {
  * Rows that no print has anything for are left out.
  */
 export function resultsOf(states: readonly RunState[]): ResultRow[] {
-  const judged = states.map((state) => state.judgements.findLast((one) => one.moment !== 'wet'))
   const words = (id: 'verdict' | 'shadows' | 'highlights' | 'whites'): ResultRow => ({
     id,
     name: '',
-    said: judged.map((one) => one?.[id] ?? null),
+    // A later look that says nothing of it leaves standing what an earlier one said.
+    said: states.map(
+      (state) =>
+        state.judgements.findLast((one) => one.moment !== 'wet' && one[id] !== undefined)?.[id] ?? null,
+    ),
     colour: states.map(() => null),
   })
   const densities = (of: 'black' | 'white') => states.map((state) => densityAt(state, of, DRY))

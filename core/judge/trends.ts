@@ -49,7 +49,8 @@ const trend = (parts: Omit<Trend, 'chart' | 'points'>, points: readonly TrendPoi
 
 /**
  * What can drift without being noticed, each with its limits: readings of a lamp, base exposures of a combination, the
- * deepest black and the white of prints of a process on a paper, and how far charts stray from their curve.
+ * deepest black and the white of prints of a process on a paper, and how far charts stray from their curve. Those that
+ * tell something come first, then the longest.
  */
 export function trendsOf({ prints, bases, lightEntries, calibrations }: TrendInput): Trend[] {
   const standing = <Row extends { takenBackAt?: number | undefined }>(rows: readonly Row[]) =>
@@ -113,8 +114,12 @@ export function trendsOf({ prints, bases, lightEntries, calibrations }: TrendInp
     ).map(([processId, rows]) =>
       trend({ kind: 'residual', ...(processId && { processId }), unit: 'L*' }, rows),
     ),
-  ].filter((one) => one.points.length >= 2)
+  ]
+    .filter((one) => one.points.length >= 2)
+    .sort((a, b) => Number(hasSignal(b)) - Number(hasSignal(a)) || b.points.length - a.points.length)
 }
+
+const hasSignal = (one: Trend) => (one.chart?.signals.length ?? 0) > 0
 
 function groups<Row>(rows: readonly Row[], keyOf: (row: Row) => string): [string, Row[]][] {
   const found = new Map<string, Row[]>()
