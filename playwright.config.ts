@@ -23,6 +23,8 @@ export default defineConfig({
   use: {
     baseURL: OWN_ADDRESS,
     viewport: { width: 1280, height: 800 },
+    // Keeping the whole application afresh in every test's own browser would cost more than the tests; one spec lets it.
+    serviceWorkers: 'block',
     launchOptions: { executablePath: CHROMIUM, args: FLAGS },
   },
   webServer: [server(OWN_ADDRESS, ''), server(DEMO_ADDRESS, '--demo')],

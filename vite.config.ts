@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
@@ -12,7 +13,34 @@ export const alias = {
 
 export default defineConfig({
   root: here('./app'),
-  plugins: [vue()],
+  plugins: [
+    vue(),
+    VitePWA({
+      // A newer version waits until it is asked for: never in the middle of a running clock.
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Ember Sheet',
+        short_name: 'Ember Sheet',
+        description: 'A workroom companion for photographers who coat their own paper.',
+        theme_color: '#120602',
+        background_color: '#120602',
+        display: 'standalone',
+        start_url: '/',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2,svg,png}'],
+        maximumFileSizeToCacheInBytes: 4 * 2 ** 20,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/demo\//],
+      },
+    }),
+  ],
   resolve: { alias },
   worker: { format: 'es' },
   build: {

@@ -1,4 +1,5 @@
 /// <reference types="vite/client" />
+/// <reference types="vite-plugin-pwa/client" />
 
 declare module '@fontsource/*'
 declare module '@fontsource-variable/*'

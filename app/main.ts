@@ -10,9 +10,10 @@ import './styles/palettes.css'
 import './styles/element.css'
 import App from './App.vue'
 import { isDemoStale, loadDemoOnce } from './data/demo'
-import { askToKeep, openWorkroom } from './data/persistence'
+import { useStorage } from './data/persistence'
 import { fetchPagesAhead, router } from './router'
 import { useNotice } from './shell/notice.store'
+import { useUpdate } from './shell/update.store'
 import { usePreferences } from './shell/preferences.store'
 
 const app = createApp(App).use(createPinia()).use(router)
@@ -20,7 +21,9 @@ usePreferences() // chooses the palette before anything is drawn
 app.config.errorHandler = (error) => useNotice().refuse(error, 'this screen')
 app.mount('#app')
 
-openWorkroom()
+const storage = useStorage()
+storage
+  .open()
   .then(loadDemoOnce)
   .then(isDemoStale)
   .then((isStale) => {
@@ -30,5 +33,19 @@ openWorkroom()
       )
   })
   .catch((error: unknown) => useNotice().refuse(error, 'opening the workroom'))
-void askToKeep()
+void storage
+  .askToKeep()
+  .then(storage.look)
+  .then(() => {
+    if (storage.isNearlyFull())
+      useNotice().say('This browser’s room for the workroom is nearly used up. Export, then free some space.')
+  })
+  .catch(() => undefined)
 fetchPagesAhead()
+window.addEventListener(
+  'load',
+  () =>
+    void useUpdate()
+      .keepOffline()
+      .catch(() => undefined),
+)

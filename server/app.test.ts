@@ -20,7 +20,10 @@ for (const number of demoPictures.keys())
 afterAll(() => rmSync(folder, { recursive: true }))
 
 async function withServer<Value>(isDemo: boolean, ask: (address: string) => Promise<Value>): Promise<Value> {
-  const server = createServer({ appFolder, ...(isDemo && { demoFolder }) }).listen(0, '127.0.0.1')
+  const server = createServer({ appFolder, opensDemo: isDemo, ...(isDemo && { demoFolder }) }).listen(
+    0,
+    '127.0.0.1',
+  )
   await new Promise((resolve) => server.once('listening', resolve))
   try {
     return await ask(`http://127.0.0.1:${(server.address() as AddressInfo).port}`)

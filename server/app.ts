@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import express, { type Express } from 'express'
+import express, { type Express, type Request, type Response } from 'express'
 import helmet from 'helmet'
 import { demoArchive } from './demoArchive'
 import { readDemoPictures } from './demoPictures'
@@ -8,8 +8,10 @@ import { readDemoPictures } from './demoPictures'
 export interface ServerOptions {
   /** Folder of the built application. */
   appFolder: string
-  /** Folder of the drawn demo photographs; absent where the workroom is one's own. */
+  /** Folder of the drawn demo photographs; absent where there is no demo to give. */
   demoFolder?: string
+  /** Whether a window opens on the demo unless it was told otherwise. */
+  opensDemo?: boolean
 }
 
 /** Everything from this machine and nothing from any other: no inline script, no foreign host, no framing. */
@@ -30,8 +32,13 @@ const CONTENT_POLICY = {
 /** Powers of the browser that the clocks use; all others stay off. */
 const PERMISSIONS = 'screen-wake-lock=(self), camera=(), microphone=(), geolocation=(), payment=(), usb=()'
 
+/** The service worker decides which version runs: a browser must never keep an old one by itself. */
+function freshWorker(response: Response, path: string): void {
+  if (/sw\.js$|\.webmanifest$/.test(path)) response.setHeader('Cache-Control', 'no-cache')
+}
+
 /** Serves the built application, and the demo's archive where there is a demo. The application works on without it. */
-export function createServer({ appFolder, demoFolder }: ServerOptions): Express {
+export function createServer({ appFolder, demoFolder, opensDemo = false }: ServerOptions): Express {
   const app = express()
   app.use(
     helmet({
@@ -56,17 +63,20 @@ export function createServer({ appFolder, demoFolder }: ServerOptions): Express 
 
   const page = readFileSync(join(appFolder, 'index.html'), 'utf8').replace(
     '<meta name="ember-workroom" content="own"',
-    `<meta name="ember-workroom" content="${demoFolder ? 'demo' : 'own'}"`,
+    `<meta name="ember-workroom" content="${opensDemo ? 'demo' : 'own'}"`,
   )
   // Built files carry their content's hash in their name, so they never change under one.
   app.use(
     '/assets',
     express.static(join(appFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
   )
-  app.use(express.static(appFolder, { index: false }))
-  app.get('/{*path}', (_request, response) => {
+  const sendPage = (_request: Request, response: Response) => {
     response.setHeader('Cache-Control', 'no-cache')
     response.type('html').send(page)
-  })
+  }
+  // Kept by the service worker under this name; it has to be the same page.
+  app.get('/index.html', sendPage)
+  app.use(express.static(appFolder, { index: false, setHeaders: freshWorker }))
+  app.get('/{*path}', sendPage)
   return app
 }

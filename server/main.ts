@@ -13,7 +13,11 @@ const { values } = parseArgs({
 
 const say = (line: string) => process.stdout.write(`${line}\n`)
 const built = (folder: string) => fileURLToPath(new URL(`../${folder}`, import.meta.url))
-const app = createServer({ appFolder: built('app'), ...(values.demo && { demoFolder: built('demo') }) })
+const app = createServer({
+  appFolder: built('app'),
+  demoFolder: built('demo'),
+  opensDemo: values.demo,
+})
 const server = app.listen(Number(values.port), values.host, () => {
   const address = server.address()
   const port = typeof address === 'object' && address ? address.port : values.port

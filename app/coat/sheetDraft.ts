@@ -1,6 +1,6 @@
 import { CoreError, type Refusal } from '@core/errors'
 import { mixesFor, partsOf } from '@core/process/mixPlan'
-import { firstExposure, schoolStocks } from '@core/process/plan'
+import { firstExposure, schoolStocks, startingChoices } from '@core/process/plan'
 import { formatSpan } from '@core/quantity/format'
 import { parseQuantity, parseRatio, parseSize } from '@core/quantity/parse'
 import type { LightKind, MixDefinition, ProcessDefinition, ToolName } from '@core/record/definition'
@@ -303,3 +303,35 @@ function positiveTime(text: string): number {
 
 const wrong = (field: string, problem: string, remedy: string) =>
   new CoreError({ code: 'unreadable', field, problem, remedy })
+
+/** Nothing typed yet. */
+export const emptyDraft = (unit: 'in' | 'cm' | 'mm'): SheetDraft => ({
+  title: '',
+  portfolio: '',
+  subject: '',
+  sheets: '1',
+  size: unit === 'in' ? '8 x 10 in' : unit === 'cm' ? '20 x 25 cm' : '200 x 250 mm',
+  coats: '1',
+  tool: 'brush',
+  pieceId: '',
+  paperName: '',
+  paperWeight: '',
+  choices: {},
+  light: 'uvBox',
+  exposure: '',
+  bottles: {},
+  ratios: {},
+  coverage: '',
+  dropper: '',
+})
+
+/** What starts afresh when another process is chosen. */
+export const ofProcess = (definition: ProcessDefinition) => ({
+  choices: startingChoices(definition),
+  tool: definition.tools[0] ?? 'brush',
+  bottles: {},
+  ratios: {},
+  coats: '1',
+  coverage: '',
+  exposure: '',
+})

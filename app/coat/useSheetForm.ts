@@ -3,22 +3,21 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { baseFor, exposureFromBase } from '@core/light/bases'
 import { expectedLight } from '@core/light/lightNow'
-import { firstExposure, startingChoices } from '@core/process/plan'
-import { emptyRun } from '@core/process/run'
+import { firstExposure } from '@core/process/plan'
 import { formatSize, formatSpan } from '@core/quantity/format'
-import type { LightKind, ProcessDefinition } from '@core/record/definition'
+import type { LightKind } from '@core/record/definition'
 import { Strip } from '@core/record/light'
-import { Sheet } from '@core/record/records'
+import type { Sheet } from '@core/record/records'
 import { repeatOf } from '@core/judge/repeat'
 import { faults as faultBook } from '@library/index'
 import { gumOver } from '@library/processes/gumOver'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
-import { db, rowOf } from '../data/db'
 import { useWorkroom } from '../data/workroom.store'
 import { useLights } from '../light/lights.store'
 import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'
-import { draftOf, readDraft, type DraftFaults, type SheetDraft } from './sheetDraft'
+import { writeSheets } from './sheetActions'
+import { draftOf, emptyDraft, ofProcess, readDraft, type DraftFaults, type SheetDraft } from './sheetDraft'
 import { useRoomRecords } from '../prints/useRoomRecords'
 import { useCoverage, useDropper } from './useCoverage'
 
@@ -172,57 +171,14 @@ export function useSheetForm() {
     const { read } = result.value
     if (!read) return
     try {
-      const firstId = changing.value?.id ?? uuid()
-      await db.transaction(
-        'rw',
-        [db.sheets, db.papers, db.bottles, db.lights, db.standings, db.diagnoses],
-        async () => {
-          // The number is taken inside the transaction, so that two windows never give the same one twice.
-          const next = ((await db.sheets.orderBy('number').last())?.number ?? 0) + 1
-          await Promise.all([
-            db.papers.bulkPut(read.papers),
-            db.bottles.bulkPut(read.bottles),
-            db.lights.bulkPut(read.lights),
-          ])
-          if (changing.value) {
-            const { number, createdAt, batch, over, after, edition } = changing.value
-            await db.sheets.put(
-              Sheet.parse({
-                ...read.sheet,
-                id: firstId,
-                number,
-                createdAt,
-                ...(batch && { batch }),
-                ...(over && { over }),
-                ...(after && { after }),
-                ...(edition && { edition }),
-              }),
-            )
-            return
-          }
-          const batchId = uuid()
-          for (let place = 1; place <= read.sheets; place++) {
-            const sheet = Sheet.parse({
-              ...read.sheet,
-              id: place === 1 ? firstId : uuid(),
-              // A layer lies on the same sheet of paper, which has its number already.
-              number: under.value?.number ?? next + place - 1,
-              ...(under.value && { over: under.value.id }),
-              ...(again.value?.sheet.after && { after: again.value.sheet.after }),
-              createdAt: Date.now(),
-              ...(read.sheets > 1 && { batch: { id: batchId, of: read.sheets, place } }),
-            })
-            await db.sheets.add(sheet)
-            await db.standings.add(rowOf(emptyRun(sheet.id)))
-          }
-          // The test that a diagnosis asked for is this sheet.
-          if (tested && typeof route.query.diagnosis === 'string')
-            await db.diagnoses.update(route.query.diagnosis, {
-              test: { testId: tested.id, sheetId: firstId },
-              changedAt: Date.now(),
-            })
-        },
-      )
+      const { diagnosis } = route.query
+      const firstId = await writeSheets(read, {
+        changing: changing.value,
+        under: under.value,
+        after: again.value?.sheet.after,
+        test:
+          tested && typeof diagnosis === 'string' ? { diagnosisId: diagnosis, testId: tested.id } : undefined,
+      })
       await router.push({ name: 'coat', params: { sheetId: firstId } })
     } catch (error) {
       notice.refuse(error, 'writing the sheet down')
@@ -260,34 +216,3 @@ function stripOf(query: unknown): Sheet['strip'] {
   })
   return read.success ? read.data : undefined
 }
-
-const emptyDraft = (unit: 'in' | 'cm' | 'mm'): SheetDraft => ({
-  title: '',
-  portfolio: '',
-  subject: '',
-  sheets: '1',
-  size: unit === 'in' ? '8 x 10 in' : unit === 'cm' ? '20 x 25 cm' : '200 x 250 mm',
-  coats: '1',
-  tool: 'brush',
-  pieceId: '',
-  paperName: '',
-  paperWeight: '',
-  choices: {},
-  light: 'uvBox',
-  exposure: '',
-  bottles: {},
-  ratios: {},
-  coverage: '',
-  dropper: '',
-})
-
-/** What starts afresh when another process is chosen. */
-const ofProcess = (definition: ProcessDefinition) => ({
-  choices: startingChoices(definition),
-  tool: definition.tools[0] ?? 'brush',
-  bottles: {},
-  ratios: {},
-  coats: '1',
-  coverage: '',
-  exposure: '',
-})

@@ -237,8 +237,8 @@ describe('a shelf in an archive', () => {
     }
     const read = readArchive(writeArchive({ records, pixels: new Map() }, 'Shelf', T0))
     await act.clearWorkroom()
-    const { planMerge } = await import('@core/record/merge')
-    await act.finishImport({ workroom: read, plan: planMerge(emptyRecords(), read.records) }, new Set())
+    const { writeImport } = await import('./holdings')
+    await writeImport(db, read, new Set())
     expect(await counts()).toEqual(before)
     expect(await left(bottle(1).id)).toBe(80)
   })

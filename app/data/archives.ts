@@ -1,52 +1,83 @@
-import type { Table } from 'dexie'
-import type { Workroom } from '@core/record/archive'
-import { applyMerge, KINDS, planMerge, type MergePlan } from '@core/record/merge'
-import type { WorkroomRecords } from '@core/record/records'
-import type { ArchiveAnswer, ArchiveQuestion, PixelBlobs } from '../workers/archive.worker'
-import { callWorker } from '../workers/call'
+import { CoreError } from '@core/errors'
+import type { Flaw } from '@core/record/integrity'
+import type { MergeSummary } from '@core/record/merge'
+import type { ArchiveQuestion, ArchiveWord } from '../workers/archive.worker'
 import { startWorker } from '../workers/start'
 import { db, isDemo } from './db'
-import { rebuildStandings } from './log'
+import { clearRecords, type Progress } from './holdings'
 
-const ask = <Value extends ArchiveAnswer>(question: ArchiveQuestion): Promise<Value> =>
-  callWorker<ArchiveQuestion, Value>(startWorker.archive(), question)
+type Asked = Exclude<ArchiveQuestion, { act: 'stop' }>
 
-const everything = [
-  ...KINDS.map((name) => db[name]),
-  db.events,
-  db.standings,
-  db.pixels,
-  db.traces,
-] as Table[]
+/** A worker that holds an archive between reading it and taking it in. */
+class ArchiveWork {
+  private readonly worker = startWorker.archive(db.name)
 
-/** Every record of this workroom, as one moment saw it. */
-function allRecords(): Promise<WorkroomRecords> {
-  return db.transaction('r', everything, async () => {
-    const lists = await Promise.all(KINDS.map(async (name) => [name, await (db[name] as Table).toArray()]))
-    const events = await db.events.orderBy('[sheetId+index]').toArray()
-    return { ...Object.fromEntries(lists), events } as WorkroomRecords
-  })
+  ask<Word extends ArchiveWord['word']>(
+    question: Asked,
+    word: Word,
+    progress?: Progress,
+    signal?: AbortSignal,
+  ): Promise<Extract<ArchiveWord, { word: Word }>> {
+    return new Promise((resolve, reject) => {
+      const stop = () => this.worker.postMessage({ act: 'stop' } satisfies ArchiveQuestion)
+      const end = () => {
+        this.worker.onmessage = null
+        signal?.removeEventListener('abort', stop)
+      }
+      this.worker.onmessage = ({ data }: MessageEvent<ArchiveWord>) => {
+        if (data.word === 'progress') return progress?.(data.share, data.doing)
+        end()
+        if (data.word === 'refused') reject(new CoreError(data.refusal))
+        else if (data.word === word) resolve(data as Extract<ArchiveWord, { word: Word }>)
+      }
+      this.worker.onerror = (event) => {
+        end()
+        reject(new Error(event.message || 'a worker stopped'))
+      }
+      signal?.addEventListener('abort', stop)
+      this.worker.postMessage(question)
+    })
+  }
+  leave(): void {
+    this.worker.terminate()
+  }
+}
+
+async function once<Word extends ArchiveWord['word']>(
+  question: Asked,
+  word: Word,
+  progress?: Progress,
+  signal?: AbortSignal,
+): Promise<Extract<ArchiveWord, { word: Word }>> {
+  const work = new ArchiveWork()
+  try {
+    return await work.ask(question, word, progress, signal)
+  } finally {
+    work.leave()
+  }
 }
 
 /** The whole workroom as one archive file. */
-export async function exportArchive(): Promise<{ file: Blob; name: string }> {
+export async function exportArchive(
+  progress?: Progress,
+  signal?: AbortSignal,
+): Promise<{ file: Blob; name: string }> {
   const at = Date.now()
-  const records = await allRecords()
-  const pixels: PixelBlobs = new Map((await db.pixels.toArray()).map((row) => [row.id, row]))
-  const file = await ask<Blob>({
-    act: 'write',
-    records,
-    pixels,
-    name: isDemo ? 'Demo workroom' : 'Workroom',
-    at,
-  })
+  const name = isDemo ? 'Demo workroom' : 'Workroom'
+  const { file } = await once({ act: 'write', name, at }, 'written', progress, signal)
   return { file, name: `ember-sheet-${new Date(at).toISOString().slice(0, 10)}.zip` }
 }
 
 /** An archive that was read and found sound, compared with what is here; nothing is written yet. */
 export interface PreparedImport {
-  workroom: Workroom
-  plan: MergePlan
+  summary: MergeSummary
+  /**
+   * Writes it, all of it or nothing.
+   *
+   * @param takeTheirs conflicts (see `conflictKey`) in which the archive's record replaces the one here.
+   */
+  finish(takeTheirs: ReadonlySet<string>, progress?: Progress, signal?: AbortSignal): Promise<void>
+  leave(): void
 }
 
 /**
@@ -54,61 +85,43 @@ export interface PreparedImport {
  *
  * @throws CoreError for whatever is wrong with the file.
  */
-export async function prepareImport(file: Blob): Promise<PreparedImport> {
-  const workroom = await ask<Workroom>({ act: 'read', file })
-  return { workroom, plan: planMerge(await allRecords(), workroom.records) }
+export async function prepareImport(
+  file: Blob,
+  progress?: Progress,
+  signal?: AbortSignal,
+): Promise<PreparedImport> {
+  const work = new ArchiveWork()
+  try {
+    const { summary } = await work.ask({ act: 'read', file }, 'read', progress, signal)
+    return {
+      summary,
+      async finish(takeTheirs, onProgress, onSignal) {
+        try {
+          await work.ask({ act: 'take', theirs: [...takeTheirs] }, 'done', onProgress, onSignal)
+        } finally {
+          work.leave()
+        }
+      },
+      leave: () => work.leave(),
+    }
+  } catch (error) {
+    work.leave()
+    throw error
+  }
 }
 
-/**
- * Writes a prepared import, all of it or nothing.
- *
- * @param takeTheirs conflicts (see `conflictKey`) in which the archive's record replaces the one here.
- */
-export async function finishImport(
-  { workroom }: PreparedImport,
-  takeTheirs: ReadonlySet<string>,
-): Promise<void> {
-  await db.transaction('rw', everything, async () => {
-    // Worked out afresh: another window may have gone on since the archive was read.
-    const here = await allRecords()
-    const { records, replaceLogs } = applyMerge(
-      planMerge(here, workroom.records),
-      workroom.records,
-      takeTheirs,
-    )
-    for (const sheetId of replaceLogs)
-      await db.events.where('[sheetId+index]').between([sheetId, 0], [sheetId, Infinity]).delete()
-    await Promise.all([
-      ...KINDS.map((name) => (db[name] as Table).bulkPut(records[name])),
-      db.events.bulkPut(records.events),
-      db.pixels.bulkPut(
-        records.photos.flatMap((photo) => {
-          const pixels = workroom.pixels.get(photo.id)
-          return pixels
-            ? [
-                {
-                  id: photo.id,
-                  original: blobOf(pixels.original, photo.mime),
-                  thumbnail: blobOf(pixels.thumbnail, 'image/jpeg'),
-                },
-              ]
-            : []
-        }),
-      ),
-    ])
-    await rebuildStandings([
-      ...new Set([
-        ...records.sheets.map((sheet) => sheet.id),
-        ...records.paperRuns.map((run) => run.id),
-        ...records.events.map((event) => event.sheetId),
-      ]),
-    ])
-  })
+/** Looks through everything that is stored. */
+export async function checkEverything(
+  progress?: Progress,
+  signal?: AbortSignal,
+): Promise<{ flaws: Flaw[]; looked: number }> {
+  const { flaws, looked } = await once({ act: 'check' }, 'checked', progress, signal)
+  return { flaws, looked }
 }
+
+/** Makes anew what lists show of sheets, from their logs. */
+export const mendStandings = (sheetIds: readonly string[]) =>
+  once({ act: 'mend', sheetIds }, 'done').then(() => undefined)
 
 /** Empties the workroom. The caller has made sure that this is meant. */
-export async function clearWorkroom(): Promise<void> {
-  await db.transaction('rw', everything, () => Promise.all(everything.map((table) => table.clear())))
-}
-
-const blobOf = (bytes: Uint8Array, type: string) => new Blob([bytes as Uint8Array<ArrayBuffer>], { type })
+export const clearWorkroom = () => clearRecords(db)

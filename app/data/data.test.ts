@@ -5,18 +5,28 @@ import { begun, logOf, plan, sheet, SHEET, T0, uuid, wholeJob, workroom } from '
 import type { Happening, SheetEvent } from '@core/record/event'
 import type * as archives from './archives'
 import type * as db from './db'
+import type * as holdings from './holdings'
 import type * as log from './log'
+import type * as standings from './standings'
+import type * as workroomDb from './workroomDb'
 import { applyMerge, conflictKey, planMerge } from '@core/record/merge'
 import { emptyRecords } from '@core/record/records'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.
 Object.assign(globalThis, { document: { querySelector: () => null, addEventListener: () => undefined } })
 
-type Data = typeof log & typeof db & typeof archives
+type Data = typeof log & typeof db & typeof archives & typeof holdings & typeof standings & typeof workroomDb
 let data: Data
 
 beforeAll(async () => {
-  data = { ...(await import('./db')), ...(await import('./log')), ...(await import('./archives')) }
+  data = {
+    ...(await import('./db')),
+    ...(await import('./log')),
+    ...(await import('./archives')),
+    ...(await import('./holdings')),
+    ...(await import('./standings')),
+    ...(await import('./workroomDb')),
+  }
 })
 beforeEach(async () => {
   setActivePinia(createPinia())
@@ -118,26 +128,43 @@ describe('rebuildStandings', () => {
     for (const [, what] of wholeJob) await data.append(SHEET, what)
     const kept = await data.db.standings.get(SHEET)
     await data.db.standings.clear()
-    await data.rebuildStandings([SHEET])
+    await data.rebuildStandings(data.db, [SHEET])
     expect(await data.db.standings.get(SHEET)).toEqual(kept)
   })
 
   it('knows a sheet on which nothing has happened', async () => {
-    await data.rebuildStandings([uuid(77)])
+    await data.rebuildStandings(data.db, [uuid(77)])
     expect(await data.db.standings.get(uuid(77))).toMatchObject({ place: 'planned' })
   })
 })
 
 const ofSheet = (events: readonly SheetEvent[]) => events.filter((event) => event.sheetId === SHEET)
 
-describe('finishImport', () => {
+describe('writeImport', () => {
   const prepared = (here: ReturnType<typeof workroom>['records'] | null, theirs = workroom()) => ({
     workroom: theirs,
     plan: planMerge(here ?? emptyRecords(), theirs.records),
   })
 
+  it('leaves nothing of one that was called off, and says how far it has come', async () => {
+    const shares: number[] = []
+    await data.writeImport(data.db, prepared(null).workroom, new Set(), (share) => shares.push(share))
+    expect(shares.at(-1)).toBe(1)
+    expect(shares).toEqual([...shares].sort((a, b) => a - b))
+    await data.clearWorkroom()
+    let pieces = 0
+    const stop = () => {
+      if (++pieces > 6) throw data.calledOff()
+    }
+    await expect(
+      data.writeImport(data.db, prepared(null).workroom, new Set(), undefined, stop),
+    ).rejects.toThrow(refusing('called-off'))
+    expect(await data.db.sheets.count()).toBe(0)
+    expect(await data.db.events.count()).toBe(0)
+  })
+
   it('fills an empty workroom: records, logs, standings and pixels', async () => {
-    await data.finishImport(prepared(null), new Set())
+    await data.writeImport(data.db, prepared(null).workroom, new Set())
     const { records } = workroom()
     expect(await data.db.sheets.toArray()).toEqual(records.sheets)
     expect(await data.logOf(SHEET)).toEqual(ofSheet(records.events))
@@ -150,8 +177,8 @@ describe('finishImport', () => {
   })
 
   it('does nothing the second time', async () => {
-    await data.finishImport(prepared(null), new Set())
-    await data.finishImport(prepared(workroom().records), new Set())
+    await data.writeImport(data.db, prepared(null).workroom, new Set())
+    await data.writeImport(data.db, prepared(workroom().records).workroom, new Set())
     expect(await data.db.events.count()).toBe(workroom().records.events.length)
     expect(await data.db.sheets.count()).toBe(1)
   })
@@ -165,15 +192,15 @@ describe('finishImport', () => {
     ]
     mine.records.photos = []
     mine.pixels.clear()
-    await data.finishImport(prepared(null, mine), new Set())
+    await data.writeImport(data.db, prepared(null, mine).workroom, new Set())
 
     const theirs = prepared(mine.records)
     expect(theirs.plan.conflicts.map(conflictKey)).toEqual([`sheets/${SHEET}`, `log/${SHEET}`])
-    await data.finishImport(theirs, new Set())
+    await data.writeImport(data.db, theirs.workroom, new Set())
     expect((await data.db.sheets.get(SHEET))?.title).toBe('Mine')
     expect(await data.logOf(SHEET)).toHaveLength(5)
 
-    await data.finishImport(theirs, new Set(theirs.plan.conflicts.map(conflictKey)))
+    await data.writeImport(data.db, theirs.workroom, new Set(theirs.plan.conflicts.map(conflictKey)))
     expect((await data.db.sheets.get(SHEET))?.title).toBe(sheet.title)
     expect(await data.logOf(SHEET)).toEqual(ofSheet(workroom().records.events))
     expect((await data.db.standings.get(SHEET))?.place).toBe('line')
@@ -184,11 +211,11 @@ describe('finishImport', () => {
     half.records.events = half.records.events.slice(0, 5)
     half.records.photos = []
     half.pixels.clear()
-    await data.finishImport(prepared(null, half), new Set())
+    await data.writeImport(data.db, prepared(null, half).workroom, new Set())
     const stale = prepared(half.records)
     // Another window goes another way between reading the archive and pressing Import.
     await data.append(SHEET, { type: 'noted', text: 'meanwhile' })
-    await data.finishImport(stale, new Set())
+    await data.writeImport(data.db, stale.workroom, new Set())
     const log = await data.logOf(SHEET)
     expect(log).toHaveLength(6)
     expect(log.at(-1)).toMatchObject({ type: 'noted', text: 'meanwhile' })

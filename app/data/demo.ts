@@ -1,5 +1,5 @@
 import { ref } from 'vue'
-import { clearWorkroom, finishImport, prepareImport } from './archives'
+import { clearWorkroom, prepareImport } from './archives'
 import { db, isDemo } from './db'
 
 /** Where the server writes the demo scenario afresh, relative to the present moment, as an ordinary archive. */
@@ -11,7 +11,8 @@ export const isLayingOut = ref(isDemo)
 async function load(): Promise<void> {
   const answer = await fetch(DEMO_ARCHIVE)
   if (!answer.ok) throw new Error(`the server answered ${answer.status} when asked for the demo`)
-  await finishImport(await prepareImport(await answer.blob()), new Set())
+  const prepared = await prepareImport(await answer.blob())
+  await prepared.finish(new Set())
 }
 
 /** Fills the demo workroom the first time it is opened; one's own workroom is another one and stays untouched. */

@@ -2,8 +2,8 @@ import { v4 as uuid } from 'uuid'
 import { CoreError } from '@core/errors'
 import { advance, emptyRun, replay, type RunState } from '@core/process/run'
 import { SheetEvent, type Happening } from '@core/record/event'
-import { logsBySheet } from '@core/record/logs'
 import { db, rowOf } from './db'
+import { logIn } from './standings'
 
 /**
  * Writes down what happened to a sheet, now. The rules are asked inside the transaction, so of two windows that press
@@ -11,9 +11,12 @@ import { db, rowOf } from './db'
  *
  * @throws CoreError when it cannot have happened in the sheet's present state.
  */
-export function append(sheetId: string, happening: Happening): Promise<RunState> {
+export function append(
+  sheetId: string,
+  happening: Happening,
   // Taken before anything is waited for: what counts is when the key was pressed, not when the disk was ready.
-  const pressedAt = Date.now()
+  pressedAt: number = Date.now(),
+): Promise<RunState> {
   return db.transaction('rw', db.events, db.standings, async () => {
     const state = (await db.standings.get(sheetId))?.state ?? emptyRun(sheetId)
     const event = SheetEvent.parse({
@@ -46,11 +49,4 @@ export async function undo(sheetId: string): Promise<RunState> {
 }
 
 /** Every event of one sheet, in order. */
-export const logOf = (sheetId: string): Promise<SheetEvent[]> =>
-  db.events.where('[sheetId+index]').between([sheetId, 0], [sheetId, Infinity]).toArray()
-
-/** Works out every standing afresh from the logs, for sheets that were written by other means than `append`. */
-export async function rebuildStandings(sheetIds: readonly string[]): Promise<void> {
-  const logs = logsBySheet((await Promise.all(sheetIds.map(logOf))).flat())
-  await db.standings.bulkPut(sheetIds.map((id) => rowOf(replay(id, logs.get(id) ?? []))))
-}
+export const logOf = (sheetId: string): Promise<SheetEvent[]> => logIn(db, sheetId)

@@ -2,6 +2,7 @@ import type { Happening } from '@core/record/event'
 import { useNotice } from '../shell/notice.store'
 import { undoneWords } from '../shell/undoneWords'
 import { append, undo } from './log'
+import { storageFault } from './storageFaults'
 import { useWorkroom } from './workroom.store'
 
 /** Ways to write down what happens to one sheet, and to take it back. A refusal is said, and nothing is written. */
@@ -11,13 +12,18 @@ export function useRecording(sheetId: () => string | null) {
   /** @returns whether it was written. */
   async function record(happening: Happening, said?: string): Promise<boolean> {
     const id = sheetId()
-    if (!id) return false
+    return id ? write(id, happening, Date.now(), said) : false
+  }
+
+  /** What the disk had no room for is kept with its moment, and can be written once there is some. */
+  async function write(id: string, happening: Happening, at: number, said?: string): Promise<boolean> {
     try {
-      await append(id, happening)
+      await append(id, happening, at)
       if (said) notice.say(said, () => void takeBack())
       return true
     } catch (error) {
-      notice.refuse(error, 'recording this')
+      const again = storageFault(error) ? () => void write(id, happening, at, said) : undefined
+      notice.refuse(error, 'recording this', again)
       return false
     }
   }

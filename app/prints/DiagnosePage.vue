@@ -106,10 +106,7 @@ useMarginNotes(() => [
   },
   {
     title: 'In order',
-    lines: recorded.value
-      .filter((fact) => !fact.is)
-      .slice(0, 8)
-      .map((fact) => fact.said),
+    lines: [...new Set(recorded.value.filter((fact) => !fact.is).map((fact) => fact.said))].slice(0, 8),
   },
   {
     title: 'How it weighs',

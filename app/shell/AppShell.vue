@@ -9,6 +9,7 @@ import { useKeyRows, useKeys } from './keys.store'
 import MarginColumn from './MarginColumn.vue'
 import NoticeLine from './NoticeLine.vue'
 import { usePreferences } from './preferences.store'
+import StandingNotices from './StandingNotices.vue'
 import TheLedge from './TheLedge.vue'
 import ThumbIndex from './ThumbIndex.vue'
 import { useAlarms } from './useAlarms'
@@ -60,6 +61,7 @@ document.addEventListener('pointerdown', openVoice)
 <template>
   <div class="AppShell" @click="releaseFocus">
     <main id="page" class="AppShell-page" tabindex="-1">
+      <StandingNotices :is-clock-running="isClockRunning" />
       <RouterView v-if="workroom.isReady" />
     </main>
     <MarginColumn class="AppShell-margin" />

@@ -3,6 +3,11 @@ import { useNotice } from './notice.store'
 
 const notice = useNotice()
 
+function again(): void {
+  const { current } = notice
+  notice.clear()
+  current?.again?.()
+}
 function takeBack(): void {
   notice.current?.undo?.()
   notice.clear()
@@ -21,6 +26,7 @@ function takeBack(): void {
         {{ notice.current.text }} {{ notice.current.remedy }}
       </p>
       <button v-if="notice.current.undo" type="button" @click="takeBack">Undo</button>
+      <button v-if="notice.current.again" type="button" @click="again">Try again</button>
       <button type="button" aria-label="Close this line" @click="notice.clear">Close</button>
     </div>
   </div>

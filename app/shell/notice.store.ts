@@ -1,12 +1,15 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { refusalOf } from '@core/errors'
+import { storageFault } from '../data/storageFaults'
 
 export interface Notice {
   text: string
   remedy: string
   tone: 'said' | 'refused'
   undo?: () => void
+  /** Does once more what was refused, as it was meant then. */
+  again?: () => void
 }
 
 /** Long enough to read twice; a refusal stays until it is answered or something else is said. */
@@ -26,9 +29,9 @@ export const useNotice = defineStore('notice', () => {
     current.value = null
   }
   const say = (text: string, undo?: () => void) => show({ text, remedy: '', tone: 'said', undo })
-  const refuse = (thrown: unknown, doing: string) => {
-    const { problem, remedy } = refusalOf(thrown, doing)
-    show({ text: problem, remedy, tone: 'refused' })
+  const refuse = (thrown: unknown, doing: string, again?: () => void) => {
+    const { problem, remedy } = refusalOf(storageFault(thrown) ?? thrown, doing)
+    show({ text: problem, remedy, tone: 'refused', again })
   }
   return { current, say, refuse, clear }
 })

@@ -10,6 +10,9 @@ const Preferences = z.object({
   notify: z.boolean().catch(false),
   /** A tick whenever a tray wants rocking. */
   rocking: z.boolean().catch(false),
+  /** When the workroom was last exported from this device, and after how many days one is reminded; 0 for never. */
+  backedUpAt: z.number().min(0).catch(0),
+  remindDays: z.number().min(0).max(365).catch(14),
   dropsPerMillilitre: z.number().gt(0).max(200).catch(20),
 })
 export type Preferences = z.infer<typeof Preferences>

@@ -7,6 +7,7 @@ import { schoolStocks, startingChoices } from '@core/process/plan'
 import { placeOf } from '@core/process/standing'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { useNow } from '../data/useNow'
+import { goToWorkroom } from '../data/whichWorkroom'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import { useLights } from '../light/lights.store'
 import BigTarget from '../shell/BigTarget.vue'
@@ -216,8 +217,8 @@ useMarginNotes(() => {
     v-if="isBare"
     kicker="An empty workroom"
     title="Begin with one sheet of paper"
-    action="Begin a sheet"
-    @act="router.push({ name: 'begin' })"
+    action="A first print"
+    @act="router.push({ name: 'start' })"
   >
     <p>
       You need two bottles (iron citrate and ferricyanide), a brush, a sheet of paper, something to print
@@ -226,6 +227,13 @@ useMarginNotes(() => {
     <p>
       Ember Sheet counts the drops with you, keeps the clocks of coat, exposure and wash, and writes the
       record as you work. Nothing leaves this machine.
+    </p>
+    <p>
+      <RouterLink :to="{ name: 'begin' }">Begin a sheet with all its choices</RouterLink>
+      or
+      <button type="button" class="TodayStation-demo" @click="goToWorkroom('demo')">
+        look round the demo
+      </button>
     </p>
   </EmptyPage>
 
@@ -264,6 +272,14 @@ useMarginNotes(() => {
 </template>
 
 <style scoped>
+.TodayStation-demo {
+  padding: 0;
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-decoration: underline;
+}
+
 .TodayStation {
   display: grid;
   grid-template-rows: auto auto minmax(0, 1fr);

@@ -1,7 +1,8 @@
 /** Every worker that is started for one question, by name. Their scripts are brought in ahead, like the pages. */
 export const startWorker = {
-  archive: () =>
-    new Worker(new URL('./archive.worker.ts', import.meta.url), { type: 'module', name: 'archive' }),
+  /** @param name of the database it works on. */
+  archive: (name = 'none') =>
+    new Worker(new URL('./archive.worker.ts', import.meta.url), { type: 'module', name }),
   curves: () =>
     new Worker(new URL('./curves.worker.ts', import.meta.url), { type: 'module', name: 'curves' }),
   negative: () =>

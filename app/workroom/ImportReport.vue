@@ -1,48 +1,68 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { conflictKey, type MergePlan } from '@core/record/merge'
+import { conflictKey, KINDS, type Conflict, type MergeSummary } from '@core/record/merge'
 import BigTarget from '../shell/BigTarget.vue'
 
-/** What an import would do, before it does it: what is new, the same, carried on, or in conflict. */
-const props = defineProps<{ plan: MergePlan }>()
+/** What an import would do, before it does it: what is new, the same, carried on, or in conflict, record by record. */
+const props = defineProps<{ summary: MergeSummary }>()
 const emit = defineEmits<{ finish: [takeTheirs: ReadonlySet<string>]; close: [] }>()
 
-const NAMES = {
+const NAMES: Readonly<Record<(typeof KINDS)[number], string>> = {
   sheets: 'sheets',
   papers: 'papers',
+  pieces: 'torn pieces',
+  paperRuns: 'treatments of paper',
   bottles: 'bottles',
+  takings: 'takings from bottles',
+  wastes: 'waste',
+  droppers: 'droppers',
+  ownProcesses: 'processes of your own',
   lights: 'lights',
+  lightEntries: 'lines of lights’ ledgers',
+  bases: 'base exposures',
+  tablets: 'step tablets',
+  tabletPrints: 'prints of tablets',
+  calibrations: 'calibrations',
+  negatives: 'films',
+  baths: 'baths',
+  registerChecks: 'register checks',
+  plans: 'plans of days',
+  diagnoses: 'diagnoses',
   photos: 'photographs',
-} as const
-const KINDS = Object.keys(NAMES) as (keyof typeof NAMES)[]
-const FIELDS: Readonly<Record<string, string>> = {
-  widthMillimetres: 'width',
-  heightMillimetres: 'height',
-  gramsPerM2: 'weight',
-  percentWv: 'strength',
 }
-
 const rows = computed(() =>
   KINDS.map((kind) => ({
     name: NAMES[kind],
-    added: props.plan.added[kind].length,
-    same: props.plan.same[kind],
-    conflicts: props.plan.conflicts.filter(
-      (conflict) => conflict.kind === kind || (kind === 'sheets' && conflict.kind === 'log'),
+    added: props.summary.added[kind],
+    same: props.summary.same[kind],
+    conflicts: props.summary.conflicts.filter(
+      (one) => one.kind === kind || (kind === 'sheets' && one.kind === 'log'),
     ).length,
-  })),
+  })).filter((row) => row.added + row.same + row.conflicts > 0),
 )
 const isNothing = computed(
-  () => rows.value.every((row) => !row.added && !row.conflicts) && !props.plan.events.length,
+  () => rows.value.every((row) => !row.added && !row.conflicts) && !props.summary.events,
 )
 const taken = ref(new Set<string>())
-const toggle = (key: string) => (taken.value.has(key) ? taken.value.delete(key) : taken.value.add(key))
+function choose(conflict: Conflict, isTheirs: boolean): void {
+  const key = conflictKey(conflict)
+  if (isTheirs) taken.value.add(key)
+  else taken.value.delete(key)
+}
+const isTaken = (conflict: Conflict) => taken.value.has(conflictKey(conflict))
+const takeAll = () => (taken.value = new Set(props.summary.conflicts.map(conflictKey)))
+/** `exposureSeconds` as a person would write it. */
+const fieldSaid = (name: string) =>
+  name
+    .replace(/Millimetres|GramsPerM2|Seconds|Id$/g, '')
+    .replace(/([A-Z])/g, ' $1')
+    .toLowerCase() || name
 </script>
 
 <template>
   <section class="ImportReport" aria-label="Import report">
     <h2>What this archive would bring</h2>
-    <table>
+    <table v-if="rows.length">
       <thead>
         <tr>
           <th scope="col"><span class="es-unseen">Kind</span></th>
@@ -61,31 +81,54 @@ const toggle = (key: string) => (taken.value.has(key) ? taken.value.delete(key) 
       </tbody>
     </table>
     <p>
-      {{ plan.events.length }} lines of sheets’ threads are new
-      <template v-if="plan.continued.length">
-        ;
-        {{ plan.continued.length === 1 ? 'one sheet here is' : `${plan.continued.length} sheets here are` }}
-        carried on
-      </template>
-      .
+      {{
+        `${summary.events} lines of sheets’ threads are new${
+          summary.continued
+            ? `; ${summary.continued === 1 ? 'one sheet here is' : `${summary.continued} sheets here are`} carried on`
+            : ''
+        }.`
+      }}
     </p>
-    <template v-if="plan.conflicts.length">
-      <p>These differ. What is here stays, unless you take the archive’s:</p>
-      <ul>
-        <li v-for="conflict in plan.conflicts" :key="conflictKey(conflict)">
-          <label>
-            <input
-              type="checkbox"
-              :checked="taken.has(conflictKey(conflict))"
-              @change="toggle(conflictKey(conflict))"
-            />
-            take the archive’s {{ conflict.name }}
-            <span class="es-quiet">
-              ({{ conflict.differs.map((field) => FIELDS[field] ?? field).join(', ') }})
-            </span>
-          </label>
-        </li>
-      </ul>
+    <p v-if="summary.clashes.length">
+      Two workrooms gave the same number to different sheets: {{ summary.clashes.slice(0, 12).join(', ')
+      }}{{ summary.clashes.length > 12 ? ` and ${summary.clashes.length - 12} more` : '' }}. Both keep it;
+      pencil a letter beside one of each.
+    </p>
+    <template v-if="summary.conflicts.length">
+      <h3>These differ</h3>
+      <p>What is here stays, unless you take the archive’s.</p>
+      <fieldset v-for="conflict in summary.conflicts" :key="conflictKey(conflict)">
+        <legend>{{ conflict.name }}</legend>
+        <label :class="{ 'is-chosen': !isTaken(conflict) }">
+          <input
+            type="radio"
+            :checked="!isTaken(conflict)"
+            :name="conflictKey(conflict)"
+            @change="choose(conflict, false)"
+          />
+          <strong>as it is here</strong>
+          <span v-for="field in conflict.fields" :key="field.name">
+            <i>{{ fieldSaid(field.name) }}</i>
+            {{ field.here }}
+          </span>
+        </label>
+        <label :class="{ 'is-chosen': isTaken(conflict) }">
+          <input
+            type="radio"
+            :checked="isTaken(conflict)"
+            :name="conflictKey(conflict)"
+            @change="choose(conflict, true)"
+          />
+          <strong>take the archive’s</strong>
+          <span v-for="field in conflict.fields" :key="field.name">
+            <i>{{ fieldSaid(field.name) }}</i>
+            {{ field.theirs }}
+          </span>
+        </label>
+      </fieldset>
+      <button v-if="summary.conflicts.length > 2" type="button" class="ImportReport-all" @click="takeAll">
+        take the archive’s in all of them
+      </button>
     </template>
     <div class="ImportReport-acts">
       <BigTarget
@@ -129,14 +172,55 @@ td {
   font-weight: 700;
 }
 
-ul {
+h3 {
+  font-size: 18px;
+}
+
+fieldset {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
   margin: 0;
   padding: 0;
-  list-style: none;
+  border: 0;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  align-content: start;
+  padding: 8px 12px;
+  border: 1px solid var(--es-rule);
+  cursor: pointer;
+  font-size: 14px;
+  overflow-wrap: anywhere;
+}
+
+label.is-chosen {
+  border-color: var(--es-ink);
+  box-shadow: inset 0 -3px 0 var(--es-ember);
+}
+
+label:focus-within {
+  outline: 2px solid var(--es-ember);
+}
+
+label input {
+  position: absolute;
+  opacity: 0;
+}
+
+.ImportReport-all {
+  justify-self: start;
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-decoration: underline;
 }
 
 .ImportReport-acts {
   display: flex;
+  flex-wrap: wrap;
   gap: 14px;
   align-items: center;
 }

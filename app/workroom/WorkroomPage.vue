@@ -1,58 +1,87 @@
 <script setup lang="ts">
 import { ElSwitch } from 'element-plus'
 import 'element-plus/es/components/switch/style/css'
-import { ref, shallowRef } from 'vue'
-import { askToKeep } from '../data/persistence'
-import { exportArchive, finishImport, prepareImport, type PreparedImport } from '../data/archives'
-import { isDemo } from '../data/db'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { logCsv, printsCsv } from '@core/formats/logCsv'
+import { logsBySheet } from '@core/record/logs'
+import { prepareImport, type PreparedImport } from '../data/archives'
+import { db, isDemo } from '../data/db'
 import { reloadDemo } from '../data/demo'
+import type { Progress } from '../data/holdings'
+import { useStorage } from '../data/persistence'
+import { goToWorkroom } from '../data/whichWorkroom'
+import { useWorkroom } from '../data/workroom.store'
+import { useRoomRecords } from '../prints/useRoomRecords'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import { useKeyRows } from '../shell/keys.store'
 import { useMarginNotes } from '../shell/margin.store'
+import { dateOf } from '../shell/moments'
 import { useNotice } from '../shell/notice.store'
 import { saveFile } from '../shell/saveFile'
 import { usePreferences } from '../shell/preferences.store'
 import { speak } from '../shell/voice'
+import { useBackup } from './backup.store'
+import HealthCheck from './HealthCheck.vue'
 import ImportReport from './ImportReport.vue'
 
-const [preferences, notice] = [usePreferences(), useNotice()]
+const [preferences, notice, storage, backup, workroom] = [
+  usePreferences(),
+  useNotice(),
+  useStorage(),
+  useBackup(),
+  useWorkroom(),
+]
+const { recordOf } = useRoomRecords()
 const file = ref<HTMLInputElement | null>(null)
 const doing = ref('')
-// Shallow: what was read is stored as it is, and a reactive wrapping could not be.
+const share = ref(0)
+let stopper: AbortController | null = null
+// Shallow: what was read is kept as it is.
 const prepared = shallowRef<PreparedImport | null>(null)
 
-/** Does one long thing at a time and says what went wrong. */
-async function busy(what: string, work: () => Promise<void>): Promise<void> {
+/** Does one long thing at a time, says how far it is, and what went wrong. */
+async function busy(
+  what: string,
+  work: (progress: Progress, signal: AbortSignal) => Promise<void>,
+): Promise<void> {
   if (doing.value) return
   doing.value = what
+  share.value = 0
+  stopper = new AbortController()
   try {
-    await work()
+    await work((done) => (share.value = done), stopper.signal)
   } catch (error) {
     notice.refuse(error, what)
   } finally {
     doing.value = ''
   }
 }
-const out = () =>
-  busy('Writing the archive…', async () => {
-    const archive = await exportArchive()
-    saveFile(archive.file, archive.name)
-    notice.say(`Written: ${archive.name}.`)
-  })
+const stop = () => {
+  stopper?.abort()
+  backup.stop()
+}
+const out = () => void backup.backUp()
+const said = computed(() => (backup.isBusy ? 'Writing the archive…' : doing.value))
+const shown = computed(() => (backup.isBusy ? (backup.share ?? 0) : share.value))
 const take = (event: Event) =>
-  busy('Reading the archive…', async () => {
+  busy('Reading the archive…', async (progress, signal) => {
     const input = event.target as HTMLInputElement
     const chosen = input.files?.[0]
     input.value = ''
-    prepared.value = null
-    if (chosen) prepared.value = await prepareImport(chosen)
+    leave()
+    if (chosen) prepared.value = await prepareImport(chosen, progress, signal)
   })
+function leave(): void {
+  prepared.value?.leave()
+  prepared.value = null
+}
 const finish = (takeTheirs: ReadonlySet<string>) =>
-  busy('Importing…', async () => {
-    if (!prepared.value) return
-    await finishImport(prepared.value, takeTheirs)
+  busy('Importing…', async (progress, signal) => {
+    const { value } = prepared
+    if (!value) return
     prepared.value = null
+    await value.finish(takeTheirs, progress, signal)
     notice.say('Imported.')
   })
 const again = () =>
@@ -60,6 +89,23 @@ const again = () =>
     await reloadDemo()
     notice.say('The demo starts afresh, with its clocks running from now.')
   })
+/** Two tables for a spreadsheet: the prints, and every line of their threads. */
+const tables = () =>
+  busy('Writing the tables…', async () => {
+    const records = [...workroom.sheets].reverse().flatMap((one) => recordOf(one.sheet.id) ?? [])
+    const logs = logsBySheet(await db.events.toArray())
+    const day = new Date().toISOString().slice(0, 10)
+    const csv = (text: string) => new Blob(['\ufeff', text], { type: 'text/csv' })
+    saveFile(csv(printsCsv(records)), `ember-sheet-prints-${day}.csv`)
+    saveFile(csv(logCsv(records, logs)), `ember-sheet-log-${day}.csv`)
+  })
+onMounted(() => void storage.look())
+const megabytes = (bytes: number) => `${(bytes / 2 ** 20).toFixed(bytes < 2 ** 24 ? 1 : 0)} MB`
+const room = computed(() =>
+  storage.used === null || storage.quota === null
+    ? ''
+    : `${megabytes(storage.used)} used of ${megabytes(storage.quota)} that this browser gives.`,
+)
 
 async function notify(isOn: boolean | string | number): Promise<void> {
   if (isOn && 'Notification' in window) await Notification.requestPermission()
@@ -74,7 +120,7 @@ const speakNow = (isOn: boolean | string | number) => {
 const keep = () =>
   busy('Asking the browser…', async () => {
     notice.say(
-      (await askToKeep())
+      (await storage.askToKeep())
         ? 'The browser has promised to keep this workroom.'
         : 'The browser makes no promise. Export now and then.',
     )
@@ -104,6 +150,16 @@ const PALETTES = [
   { id: 'daylight', name: 'Daylight' },
   { id: 'dim', name: 'Dim room' },
 ]
+const REMIND = [
+  { id: '7', name: 'A week' },
+  { id: '14', name: 'Two weeks' },
+  { id: '30', name: 'A month' },
+  { id: '0', name: 'Never' },
+]
+const remind = computed({
+  get: () => String(preferences.chosen.remindDays),
+  set: (days) => (preferences.chosen.remindDays = Number(days)),
+})
 const LENGTHS = [
   { id: 'in', name: 'Inches' },
   { id: 'cm', name: 'Centimetres' },
@@ -121,16 +177,9 @@ const LENGTHS = [
     <section>
       <h2>Archive</h2>
       <div class="WorkroomPage-acts">
-        <BigTarget label="Export everything" hint="e" :disabled="doing !== ''" @press="out" />
-        <BigTarget quiet label="Import an archive" hint="i" :disabled="doing !== ''" @press="file?.click()" />
-        <BigTarget
-          v-if="isDemo"
-          quiet
-          label="Start the demo afresh"
-          :disabled="doing !== ''"
-          @press="again"
-        />
-        <BigTarget v-else quiet label="Ask the browser to keep it" :disabled="doing !== ''" @press="keep" />
+        <BigTarget label="Export everything" hint="e" :disabled="said !== ''" @press="out" />
+        <BigTarget quiet label="Import an archive" hint="i" :disabled="said !== ''" @press="file?.click()" />
+        <BigTarget quiet label="Tables for a spreadsheet" :disabled="said !== ''" @press="tables" />
         <input
           ref="file"
           class="es-unseen"
@@ -141,8 +190,61 @@ const LENGTHS = [
           @change="take"
         />
       </div>
-      <p role="status" class="es-quiet">{{ doing }}</p>
-      <ImportReport v-if="prepared" :plan="prepared.plan" @finish="finish" @close="prepared = null" />
+      <div class="WorkroomPage-doing">
+        <p role="status" class="es-quiet">{{ said }}</p>
+        <template v-if="said">
+          <progress :value="shown" max="1" aria-label="How far it is" />
+          <BigTarget plain label="Stop" @press="stop" />
+        </template>
+      </div>
+      <p class="es-quiet">
+        {{
+          preferences.chosen.backedUpAt
+            ? `Last exported ${dateOf(preferences.chosen.backedUpAt, Date.now())}.`
+            : 'Not exported from this device yet.'
+        }}
+      </p>
+      <ChoiceRow v-model="remind" label="Remind me to export after" :options="REMIND" />
+      <ImportReport v-if="prepared" :summary="prepared.summary" @finish="finish" @close="leave" />
+    </section>
+
+    <section>
+      <h2>What is stored</h2>
+      <p class="es-quiet">
+        {{ room }}
+        {{
+          storage.isPromised === null
+            ? ''
+            : storage.isPromised
+              ? 'It has promised to keep it.'
+              : 'It has not promised to keep it when the disk runs short.'
+        }}
+      </p>
+      <div class="WorkroomPage-acts">
+        <BigTarget
+          v-if="!storage.isPromised"
+          quiet
+          label="Ask the browser to keep it"
+          :disabled="said !== ''"
+          @press="keep"
+        />
+      </div>
+      <HealthCheck />
+    </section>
+
+    <section>
+      <h2>The demo</h2>
+      <p class="es-quiet">
+        A printer’s month with clocks running, in a storage of its own: nothing in it touches your workroom,
+        and nothing of yours is in it.
+      </p>
+      <div class="WorkroomPage-acts">
+        <template v-if="isDemo">
+          <BigTarget quiet label="Leave the demo" @press="goToWorkroom('own')" />
+          <BigTarget quiet label="Start the demo afresh" :disabled="said !== ''" @press="again" />
+        </template>
+        <BigTarget v-else quiet label="Look round the demo" @press="goToWorkroom('demo')" />
+      </div>
     </section>
 
     <section>
@@ -187,6 +289,29 @@ section {
   display: flex;
   flex-wrap: wrap;
   gap: 12px;
+}
+
+.WorkroomPage-doing {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+}
+
+progress {
+  width: 220px;
+  height: 6px;
+  border: 0;
+  background: var(--es-rule);
+  appearance: none;
+}
+
+progress::-webkit-progress-bar {
+  background: var(--es-rule);
+}
+
+progress::-webkit-progress-value {
+  background: var(--es-ember);
 }
 
 .WorkroomPage-switches {

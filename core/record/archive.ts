@@ -27,6 +27,11 @@ const Manifest = z.strictObject({
 /** The archive as its readers need it: one schema a JSON file. Exported as JSON Schema to docs/schema. */
 export const ARCHIVE_SCHEMAS = { 'manifest.json': Manifest, 'records.json': WorkroomRecords } as const
 
+/** Schema of one record of each kind. */
+export const RECORD_SCHEMAS = Object.fromEntries(
+  Object.entries(WorkroomRecords.shape).map(([kind, list]) => [kind, list.element]),
+) as unknown as Readonly<Record<keyof WorkroomRecords, z.ZodType>>
+
 /** Pixels of one photograph: the file as it was added, and a small one for lists. */
 export interface PhotoPixels {
   original: Uint8Array
@@ -179,32 +184,32 @@ function checked<Schema extends z.ZodType>(schema: Schema, value: unknown, path:
   )
 }
 
-/** Records that point at nothing, identities used twice and logs that could not have happened. */
-function checkEnds(records: WorkroomRecords): void {
+/** Records that point at nothing, identities used twice and logs that could not have happened, one by one. */
+export function* looseEnds(records: WorkroomRecords): Generator<string> {
   for (const [kind, list] of Object.entries(records)) {
     const ids = new Set<string>()
     for (const { id } of list as { id: string }[]) {
-      if (ids.has(id)) throw loose(`Two ${kind} share the identity ${id}.`)
+      if (ids.has(id)) yield `Two ${kind} share the identity ${id}.`
       ids.add(id)
     }
   }
   const sheets = new Set(records.sheets.map((sheet) => sheet.id))
   for (const photo of records.photos)
-    if (!sheets.has(photo.sheetId)) throw loose(`A photograph belongs to no sheet: ${photo.id}.`)
+    if (!sheets.has(photo.sheetId)) yield `A photograph belongs to no sheet: ${photo.id}.`
   for (const sheet of records.sheets)
     if (sheet.over !== undefined && !sheets.has(sheet.over))
-      throw loose(`Sheet ${sheet.number} is a layer over a sheet that is not here.`)
+      yield `Sheet ${sheet.number} is a layer over a sheet that is not here.`
   for (const check of records.registerChecks)
-    if (!sheets.has(check.sheetId)) throw loose(`A register check belongs to no sheet: ${check.id}.`)
+    if (!sheets.has(check.sheetId)) yield `A register check belongs to no sheet: ${check.id}.`
   for (const diagnosis of records.diagnoses)
-    if (!sheets.has(diagnosis.sheetId)) throw loose(`A diagnosis belongs to no sheet: ${diagnosis.id}.`)
+    if (!sheets.has(diagnosis.sheetId)) yield `A diagnosis belongs to no sheet: ${diagnosis.id}.`
   const logged = new Set([...sheets, ...records.paperRuns.map((run) => run.id)])
   for (const event of records.events)
-    if (!logged.has(event.sheetId)) throw loose(`An event belongs to no sheet: ${event.id}.`)
+    if (!logged.has(event.sheetId)) yield `An event belongs to no sheet: ${event.id}.`
   const photos = new Set(records.photos.map((photo) => photo.id))
   for (const event of records.events)
     if (event.type === 'photographed' && !photos.has(event.photoId))
-      throw loose(`An event names a photograph that is not here: ${event.photoId}.`)
+      yield `An event names a photograph that is not here: ${event.photoId}.`
 
   const logs = logsBySheet(records.events)
   const owners = [
@@ -216,20 +221,24 @@ function checkEnds(records: WorkroomRecords): void {
       replay(id, logs.get(id) ?? [])
     } catch (error) {
       const reason = error instanceof CoreError ? error.refusal.problem : String(error)
-      throw loose(`The log of ${name} could not have happened. ${reason}`)
+      yield `The log of ${name} could not have happened. ${reason}`
     }
   }
   const bottles = new Set(records.bottles.map((bottle) => bottle.id))
   for (const taking of records.takings)
     if (!bottles.has(taking.bottleId))
-      throw loose(`Something was taken from a bottle that is not here: ${taking.id}.`)
+      yield `Something was taken from a bottle that is not here: ${taking.id}.`
   const papers = new Set(records.papers.map((paper) => paper.id))
   for (const piece of records.pieces)
-    if (!papers.has(piece.paperId))
-      throw loose(`A piece was torn from a paper that is not here: ${piece.label}.`)
+    if (!papers.has(piece.paperId)) yield `A piece was torn from a paper that is not here: ${piece.label}.`
   const lights = new Set(records.lights.map((light) => light.id))
   for (const entry of [...records.lightEntries, ...records.bases])
-    if (!lights.has(entry.lightId)) throw loose(`Something is told of a light that is not here: ${entry.id}.`)
+    if (!lights.has(entry.lightId)) yield `Something is told of a light that is not here: ${entry.id}.`
+}
+
+function checkEnds(records: WorkroomRecords): void {
+  for (const problem of looseEnds(records))
+    throw refuse('loose-end', problem, 'Use an untouched copy of the archive.')
 }
 
 const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1))
@@ -237,4 +246,3 @@ const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1))
 const refuse = (code: string, problem: string, remedy: string) =>
   new CoreError({ code, field: 'archive', problem, remedy })
 const missing = (path: string) => refuse('missing-file', `“${path}” is missing.`, 'Copy or export it again.')
-const loose = (problem: string) => refuse('loose-end', problem, 'Use an untouched copy of the archive.')

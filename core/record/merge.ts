@@ -14,6 +14,8 @@ export interface Conflict {
   name: string
   /** Names of the fields that differ; for a log, how the two part. */
   differs: string[]
+  /** Each differing field as it is here and as the archive has it, in a few words. */
+  fields: { name: string; here: string; theirs: string }[]
 }
 
 /** What an import would do, worked out before anything is written. */
@@ -25,7 +27,28 @@ export interface MergePlan {
   continued: string[]
   same: Record<Kind, number>
   conflicts: Conflict[]
+  /** Numbers that a sheet here and another one of the archive both have: two workrooms counted by themselves. */
+  clashes: number[]
 }
+
+/** What a merge would do, in numbers: for showing, where the records themselves stay with whoever writes them. */
+export interface MergeSummary {
+  added: Record<Kind, number>
+  same: Record<Kind, number>
+  events: number
+  continued: number
+  conflicts: Conflict[]
+  clashes: number[]
+}
+
+export const summaryOf = (plan: MergePlan): MergeSummary => ({
+  added: eachKind((kind) => plan.added[kind].length),
+  same: plan.same,
+  events: plan.events.length,
+  continued: plan.continued.length,
+  conflicts: plan.conflicts,
+  clashes: plan.clashes,
+})
 
 /** Kinds of records that are kept as they are, each under its identity. */
 export const KINDS = [
@@ -74,6 +97,7 @@ export function planMerge(here: WorkroomRecords, theirs: WorkroomRecords): Merge
     continued: [],
     same: eachKind(() => 0),
     conflicts: [],
+    clashes: [],
   }
   for (const kind of KINDS) compare(kind, here, theirs, plan)
 
@@ -87,14 +111,29 @@ export function planMerge(here: WorkroomRecords, theirs: WorkroomRecords): Merge
         id,
         name,
         differs: [`the logs part after ${parts} events`],
+        fields: [
+          {
+            name: 'log',
+            here: `${plural(mine.length - parts)} of its own`,
+            theirs: `${plural(other.length - parts)} of its own`,
+          },
+        ],
       })
     else if (other.length > mine.length) {
       plan.events.push(...other.slice(mine.length))
       if (mine.length) plan.continued.push(id)
     }
   }
+  const numbers = new Set(here.sheets.map((sheet) => sheet.number))
+  const ids = new Set(plan.added.sheets.map((sheet) => sheet.id))
+  const own = plan.added.sheets.filter((sheet) => sheet.over === undefined || ids.has(sheet.over))
+  plan.clashes = [...new Set(own.map((sheet) => sheet.number).filter((number) => numbers.has(number)))].sort(
+    (a, b) => a - b,
+  )
   return plan
 }
+
+const plural = (count: number) => `${count} line${count === 1 ? '' : 's'}`
 
 /**
  * The records to write: what is new, and the conflicts that the user gave to the archive.
@@ -142,8 +181,20 @@ function compare<K extends Kind>(
         id: record.id,
         name: nameOf(kind, record),
         differs: differences(record, other),
+        fields: differences(record, other).map((name) => ({
+          name,
+          here: shortly((other as Record<string, unknown>)[name]),
+          theirs: shortly((record as Record<string, unknown>)[name]),
+        })),
       })
   }
+}
+
+/** A value in a few words, for setting beside another. */
+function shortly(value: unknown): string {
+  if (value === undefined) return 'nothing'
+  const text = typeof value === 'string' ? value : JSON.stringify(value)
+  return text.length > 90 ? `${text.slice(0, 88)}…` : text || 'nothing'
 }
 
 function nameOf<K extends Kind>(kind: K, record: RecordOf<K>): string {

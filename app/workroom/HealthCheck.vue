@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Flaw } from '@core/record/integrity'
+import { checkEverything, mendStandings } from '../data/archives'
+import BigTarget from '../shell/BigTarget.vue'
+import { useNotice } from '../shell/notice.store'
+
+/** Looks through everything stored, says what is not as it was written, and mends what can be made anew. */
+const notice = useNotice()
+const share = ref<number | null>(null)
+const doing = ref('')
+const found = ref<{ flaws: Flaw[]; looked: number } | null>(null)
+let stopper: AbortController | null = null
+const mendable = computed(() => found.value?.flaws.filter((flaw) => flaw.kind === 'standing') ?? [])
+
+async function check(): Promise<void> {
+  share.value = 0
+  found.value = null
+  stopper = new AbortController()
+  try {
+    found.value = await checkEverything((done, what) => {
+      share.value = done
+      doing.value = what
+    }, stopper.signal)
+  } catch (error) {
+    notice.refuse(error, 'the check')
+  } finally {
+    share.value = null
+  }
+}
+async function mend(): Promise<void> {
+  try {
+    await mendStandings([...new Set(mendable.value.map((flaw) => flaw.id))])
+    notice.say('Made anew from the logs.')
+    await check()
+  } catch (error) {
+    notice.refuse(error, 'mending')
+  }
+}
+const stop = () => stopper?.abort()
+defineExpose({ check })
+</script>
+
+<template>
+  <div class="HealthCheck">
+    <div class="HealthCheck-acts">
+      <BigTarget v-if="share === null" quiet label="Look through everything" @press="check" />
+      <template v-else>
+        <progress :value="share" max="1" :aria-label="doing" />
+        <span role="status">{{ doing }}, {{ Math.round(100 * share) }} %</span>
+        <BigTarget plain label="Stop" @press="stop" />
+      </template>
+    </div>
+    <p v-if="found && !found.flaws.length" role="status">
+      {{ found.looked }} records, lines and pictures looked at: all as they were written.
+    </p>
+    <template v-if="found?.flaws.length">
+      <p role="status" class="HealthCheck-flawed">
+        {{ found.flaws.length === 1 ? 'One thing is' : `${found.flaws.length} things are` }} not as written,
+        of {{ found.looked }} looked at.
+      </p>
+      <ul>
+        <li v-for="(flaw, i) in found.flaws.slice(0, 30)" :key="i">{{ flaw.problem }}</li>
+      </ul>
+      <p>
+        Nothing was changed. Import the last export to bring back what is gone; it never overwrites what is
+        sound.
+      </p>
+      <BigTarget v-if="mendable.length" label="Make lists anew from the logs" @press="mend" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.HealthCheck {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+
+.HealthCheck-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+}
+
+progress {
+  width: 220px;
+  height: 6px;
+  border: 0;
+  background: var(--es-rule);
+  appearance: none;
+}
+
+progress::-webkit-progress-bar {
+  background: var(--es-rule);
+}
+
+progress::-webkit-progress-value {
+  background: var(--es-ember);
+}
+
+.HealthCheck-flawed {
+  color: var(--es-ember);
+}
+
+ul {
+  margin: 0;
+  padding-left: 20px;
+}
+</style>
