@@ -57,14 +57,16 @@ test('into a used workroom: what is the same is left, what differs is shown and 
   records.sheets[0].title = 'Horn house, from the sea'
   const changed = await resealed(files, records)
   await choose(page, changed)
-  await expect(report(page)).toContainText('Horn house, from the sea (title)')
+  const conflict = report(page).getByRole('group', { name: 'Sheet 1, Horn house, from the sea' })
+  await expect(conflict).toContainText('title Horn house')
+  await expect(conflict).toContainText('title Horn house, from the sea')
   await report(page).getByRole('button', { name: 'Import' }).click()
   await page.keyboard.press('8')
   await expect(page.getByText('1 Horn house', { exact: true })).toBeVisible()
 
   await page.keyboard.press('o')
   await choose(page, changed)
-  await report(page).getByRole('checkbox').check()
+  await report(page).getByText('take the archive’s', { exact: true }).click()
   await report(page).getByRole('button', { name: 'Import, replacing 1' }).click()
   await page.keyboard.press('8')
   await expect(page.getByText('1 Horn house, from the sea')).toBeVisible()

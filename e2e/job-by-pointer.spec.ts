@@ -11,7 +11,7 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
   const heading = (name: string) =>
     expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible()
 
-  await click('Begin a sheet')
+  await page.getByRole('link', { name: 'Begin a sheet with all its choices' }).click()
   await page.getByLabel('What is the picture?').fill('Bladderwrack')
   await page.getByLabel('Size of the picture').fill('10 x 12 cm')
   await page.getByLabel('Paper', { exact: true }).fill('Saltmarsh laid')

@@ -4,7 +4,7 @@ import { coatAndDry, countDrops, open, photograph, plan } from './workroom.ts'
 test('every station says what brings something to it, and offers that step', async ({ page }) => {
   await open(page)
   for (const [key, title, action] of [
-    ['1', 'Begin with one sheet of paper', 'Begin a sheet'],
+    ['1', 'Begin with one sheet of paper', 'A first print'],
     ['2', 'Nothing stands here yet', 'Take in a jar'],
     ['3', 'No paper lies here yet', 'Add a paper'],
     ['4', 'No sheet is being coated', 'Begin a sheet'],

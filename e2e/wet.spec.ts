@@ -113,7 +113,7 @@ test('gum over a toned salted print: one sheet, two layers, each in its own time
   const heading = page.getByRole('heading', { level: 1 })
   await walkOn(page, async () => (await heading.innerText()) === 'On the line')
   await page.keyboard.press(' ')
-  await page.getByRole('button', { name: 'Another layer' }).click()
+  await page.keyboard.press('l')
   await expect(page.getByText('Another layer over sheet 1 · Gum over a finished print')).toBeVisible()
   await expect(margin(page)).toContainText('The print below was toned')
   await expect(page.getByLabel('What is the picture?')).toHaveValue('Signal mast')
@@ -132,7 +132,8 @@ test('gum over a toned salted print: one sheet, two layers, each in its own time
 
 test('the register of a print in two layers is read from its scan, with what to do', async ({ page }) => {
   await open(page, `${DEMO_ADDRESS}/prints`)
-  await page.getByRole('button', { name: /Signal mast/ }).click()
+  await page.getByLabel('find in any thread').fill('Signal mast')
+  await page.getByRole('listitem').getByText('Signal mast').click()
   await page.getByRole('link', { name: 'Check the register' }).click()
   await expect(page.getByRole('heading', { name: 'How the layers lie on each other' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText('worst mark')

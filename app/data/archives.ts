@@ -3,6 +3,7 @@ import type { Flaw } from '@core/record/integrity'
 import type { MergeSummary } from '@core/record/merge'
 import type { ArchiveQuestion, ArchiveWord } from '../workers/archive.worker'
 import { startWorker } from '../workers/start'
+import { sayBroughtIn } from './broughtIn'
 import { db, isDemo } from './db'
 import { clearRecords, type Progress } from './holdings'
 
@@ -98,6 +99,7 @@ export async function prepareImport(
       async finish(takeTheirs, onProgress, onSignal) {
         try {
           await work.ask({ act: 'take', theirs: [...takeTheirs] }, 'done', onProgress, onSignal)
+          sayBroughtIn()
         } finally {
           work.leave()
         }

@@ -1,8 +1,12 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { CoreError } from '@core/errors'
+import { RECORD_VERSION } from '@core/record/records'
 import { db } from './db'
 import { storageFault } from './storageFaults'
+
+/** Version of the storage that this code brings, as the browser counts it. */
+const OWN_VERSION = 10 * RECORD_VERSION
 
 /** Above this share of what the browser gives, one is told. */
 const NEARLY_FULL = 0.85
@@ -52,6 +56,11 @@ export const useStorage = defineStore('storage', () => {
     try {
       await db.open()
       isHeldUp.value = false
+      // The storage library opens what a newer Ember Sheet has left; writing into it would spoil what this one does not know.
+      if (db.backendDB().version > OWN_VERSION) {
+        isOutdated.value = true
+        db.close()
+      }
     } catch (error) {
       const known = storageFault(error)
       if (known?.code === 'old-version') {

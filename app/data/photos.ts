@@ -13,7 +13,10 @@ import { append } from './log'
  */
 export async function addPhoto(sheetId: string, file: File): Promise<void> {
   const worker = startWorker.thumbnail()
-  const { thumbnail, mime, widthPixels, heightPixels } = await callWorker<Blob, ThumbnailAnswer>(worker, file)
+  const { thumbnail, mime, widthPixels, heightPixels, sha256 } = await callWorker<Blob, ThumbnailAnswer>(
+    worker,
+    file,
+  )
   const photo = Photo.parse({
     id: uuid(),
     sheetId,
@@ -22,6 +25,7 @@ export async function addPhoto(sheetId: string, file: File): Promise<void> {
     widthPixels,
     heightPixels,
     bytes: file.size,
+    ...(sha256 && { sha256 }),
     note: file.name.slice(0, 200),
   })
   await db.transaction('rw', [db.photos, db.pixels, db.events, db.standings], async () => {

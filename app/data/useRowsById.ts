@@ -1,6 +1,7 @@
 import { liveQuery, type Table } from 'dexie'
 import { onScopeDispose, shallowRef, type ShallowRef } from 'vue'
 import { useNotice } from '../shell/notice.store'
+import { onBroughtIn } from './broughtIn'
 
 /** Rows read at once: few enough that the page stays answerable while thousands are read. */
 const PIECE = 400
@@ -20,6 +21,7 @@ export function useRowsById<Row extends object>(
   const notice = useNotice()
   const revisions = new Map<string, unknown>()
   let wanted: [string, unknown][] | null = null
+  let last: [string, unknown][] = []
   let isReading = false
 
   async function catchUp(): Promise<void> {
@@ -62,11 +64,19 @@ export function useRowsById<Row extends object>(
 
   const subscription = liveQuery(() => table.orderBy(index).keys()).subscribe({
     next: (keys) => {
-      wanted = keys as unknown as [string, unknown][]
+      wanted = last = keys as unknown as [string, unknown][]
       void catchUp()
     },
     error: (error: unknown) => notice.refuse(error, 'reading the workroom'),
   })
-  onScopeDispose(() => subscription.unsubscribe())
+  const stop = onBroughtIn(() => {
+    revisions.clear()
+    wanted = last
+    void catchUp()
+  })
+  onScopeDispose(() => {
+    subscription.unsubscribe()
+    stop()
+  })
   return rows
 }

@@ -36,6 +36,15 @@ const shadows = ref<string>()
 const highlights = ref<string>()
 const whites = ref<string>()
 const note = ref('')
+const DAY_MS = 86_400_000
+/** Days until the next look; nothing is asked of a print that is judged wet. */
+const AGAIN = [
+  { id: '0', name: 'As planned' },
+  { id: '30', name: 'In a month' },
+  { id: '365', name: 'In a year' },
+  { id: '1826', name: 'In five years' },
+]
+const again = ref<string | undefined>(props.look.id === 'later' ? '365' : '0')
 
 const form = ref<HTMLFormElement | null>(null)
 onMounted(() => form.value?.querySelector('input')?.focus())
@@ -48,6 +57,7 @@ function write(): void {
     ...(shadows.value && { shadows: shadows.value as Judged['shadows'] }),
     ...(highlights.value && { highlights: highlights.value as Judged['highlights'] }),
     ...(whites.value && { whites: whites.value as Judged['whites'] }),
+    ...(again.value !== '0' && { lookAgainAt: Date.now() + Number(again.value) * DAY_MS }),
     note: note.value.trim().slice(0, 4000),
   })
 }
@@ -57,7 +67,7 @@ function write(): void {
   <form ref="form" class="JudgePrint" @submit.prevent="write" @keydown.escape.stop="emit('close')">
     <h2>{{ look.title }}</h2>
     <p v-if="isEarly && look.id !== 'wet'" class="JudgePrint-early">
-      This is early: the blue is still deepening. It is written down with its hour all the same.
+      This is early: it may still change. It is written down with its hour all the same.
     </p>
     <ChoiceRow v-model="shadows" label="Shadows" :options="SHADOWS" />
     <ChoiceRow v-model="highlights" label="Highlights" :options="HIGHLIGHTS" />
@@ -70,6 +80,7 @@ function write(): void {
       aria-label="Note"
       placeholder="What you see, in your own words"
     />
+    <ChoiceRow v-if="look.id !== 'wet'" v-model="again" label="Look at it again" :options="AGAIN" />
     <div class="JudgePrint-acts">
       <BigTarget label="Write it down" hint="enter" @press="write" />
       <BigTarget quiet label="Not now" hint="escape" @press="emit('close')" />

@@ -382,6 +382,13 @@ useMarginNotes(() => {
       <BigTarget v-if="hasHung" quiet label="Measure" hint="m" @press="writing = 'measure'" />
       <BigTarget v-if="mayDiagnose" quiet label="What went wrong?" hint="w" @press="diagnose" />
       <BigTarget v-if="one.state.begunAt" quiet label="Print again" hint="r" @press="again" />
+      <BigTarget
+        v-if="!one.state.setAside && one.state.begunAt && !hasHung"
+        quiet
+        label="Set aside"
+        hint="x"
+        @press="writing = 'aside'"
+      />
       <BigTarget plain :label="showsMore ? 'Less' : 'More'" @press="showsMore = !showsMore" />
       <template v-if="showsMore">
         <BigTarget v-if="mayLayer" quiet label="Another layer" hint="l" @press="layOver" />
@@ -389,13 +396,7 @@ useMarginNotes(() => {
         <BigTarget quiet label="Passport" @press="giveOut(downloadPassport)" />
         <BigTarget quiet label="Label for its back" @press="giveOut(downloadBackLabel)" />
         <BigTarget v-if="photo" quiet label="Picture with its words" @press="giveOut(downloadPicture)" />
-        <BigTarget
-          v-if="!one.state.setAside && one.state.begunAt"
-          quiet
-          label="Set aside"
-          hint="x"
-          @press="writing = 'aside'"
-        />
+        <BigTarget v-if="hasHung" quiet label="Set aside" hint="x" @press="writing = 'aside'" />
         <BigTarget quiet label="Into the bin" @press="throwAway" />
       </template>
       <BigTarget v-if="one.state.last" plain label="Undo" hint="u" @press="takeBack" />

@@ -95,7 +95,7 @@ function series(trend: Trend): ChartSeries[] {
       name: TITLE[trend.kind],
       kind: 'points',
       colour: 'ink',
-      points: points.filter((_, i) => !marked.has(i)),
+      points,
     },
     ...(marked.size
       ? [

@@ -98,11 +98,11 @@ export function passportPdf(passport: Passport, picture: PassportPicture | null)
     page.heading('What came out')
     for (const row of passport.results) page.row(resultName(row), resultSaid(row.said[0] ?? null))
   }
+  page.heading('How to keep it')
+  for (const line of passport.care) page.write(line, 9.5)
   page.heading('How it was made')
   for (const line of passport.steps)
     page.row(moment.format(line.at), [line.what, line.detail].filter(Boolean).join(': '))
-  page.heading('How to keep it')
-  for (const line of passport.care) page.write(line, 9.5)
   return pdf.output('blob')
 }
 

@@ -183,7 +183,7 @@ const drawing = computed(
       @keydown.left.prevent="go(-1)"
       @keydown.esc="at = -1"
     >
-      <Scatter :key="drawing" :data="data" :options="options" :plugins="[overlay]" />
+      <Scatter :key="drawing" :aria-label="label" :data="data" :options="options" :plugins="[overlay]" />
     </div>
     <figcaption>
       <span aria-live="polite">{{ spoken }}</span>

@@ -6,7 +6,7 @@ const margin = useMargin()
 </script>
 
 <template>
-  <aside class="MarginColumn" aria-label="Margin">
+  <aside class="MarginColumn" aria-label="Margin" tabindex="0">
     <FigureWorking
       v-if="margin.opened"
       :label="margin.opened.label"

@@ -20,7 +20,14 @@ const id = useId()
 
 const field = useTemplateRef<{ focus: () => void }>('field')
 const focus = () => field.value?.focus()
-onMounted(() => props.autofocus && focus())
+onMounted(() => {
+  if (props.autofocus) focus()
+})
+/** The library points at suggestions that are not there until the field is used. */
+function tidy(): void {
+  const input = document.getElementById(id)
+  for (const name of ['aria-activedescendant', 'aria-controls']) input?.removeAttribute(name)
+}
 defineExpose({ focus })
 
 const offered = (typed: string, answer: (rows: { value: string }[]) => void) =>
@@ -47,6 +54,7 @@ const shared = computed(() => ({
       v-bind="shared"
       :fetch-suggestions="offered"
       :debounce="0"
+      @vue:mounted="tidy"
     />
     <ElInput v-else ref="field" v-model="text" v-bind="shared" />
     <p :id="`${id}-said`" :class="fault ? 'TextField-fault' : 'es-quiet'">

@@ -1,3 +1,5 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex } from '@noble/hashes/utils.js'
 import { CoreError } from '@core/errors'
 import { mimeOf } from '@core/record/archive'
 import { MAX_PHOTO_BYTES, type Photo } from '@core/record/records'
@@ -8,6 +10,8 @@ export interface ThumbnailAnswer {
   mime: Photo['mime']
   widthPixels: number
   heightPixels: number
+  /** Of the file, in hexadecimal. */
+  sha256: string
 }
 
 /** Longest side of a thumbnail, in pixels: sharp on a dense screen at the size prints hang on the line. */
@@ -31,7 +35,8 @@ serve<Blob, ThumbnailAnswer>('photograph', async (file) => {
   context.imageSmoothingQuality = 'high'
   context.drawImage(picture, 0, 0, canvas.width, canvas.height)
   const thumbnail = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 })
-  return { thumbnail, mime, widthPixels: picture.width, heightPixels: picture.height }
+  const sum = bytesToHex(sha256(new Uint8Array(await file.arrayBuffer())))
+  return { thumbnail, mime, widthPixels: picture.width, heightPixels: picture.height, sha256: sum }
 })
 
 const unreadable = (problem: string) =>

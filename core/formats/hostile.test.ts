@@ -1,0 +1,103 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex } from '@noble/hashes/utils.js'
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { CoreError } from '../errors'
+import { mutated, mutatedJson } from '../fixtures/mutations'
+import { T0, workroom } from '../fixtures/workroom'
+import { readLine } from '../instrument/protocol'
+import { readProcessFile, writeProcessFile } from '../process/processFile'
+import { unknownProcess } from '../process/unknown'
+import { readArchive, writeArchive } from '../record/archive'
+import { WorkroomRecords } from '../record/records'
+import { readReadings } from './chartText'
+import { readProfile } from './icc'
+import { withXmp } from './xmp'
+
+/** Runs a reader over spoilt input: it may take it or refuse it in words, and nothing else. */
+function outcomes(count: number, read: (seed: number) => unknown): { taken: number; refused: number } {
+  let [taken, refused] = [0, 0]
+  for (let seed = 0; seed < count; seed++)
+    try {
+      read(seed)
+      taken++
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw new Error(`seed ${seed}: ${String(error)}`, { cause: error })
+      expect([seed, error.refusal.problem.length > 3, error.refusal.remedy.length > 3]).toEqual([
+        seed,
+        true,
+        true,
+      ])
+      refused++
+    }
+  return { taken, refused }
+}
+
+const archive = writeArchive(workroom(), 'Test', T0)
+
+describe('spoilt files', () => {
+  it('700 archives: each refused with a reason, or sound to the last record', () => {
+    const { refused } = outcomes(700, (seed) => {
+      const { records } = readArchive(mutated(archive, seed))
+      expect(WorkroomRecords.parse(records)).toEqual(records)
+    })
+    expect(refused).toBeGreaterThan(500)
+  })
+
+  it('400 archives with honest checksums and records that are not: never half of one', () => {
+    const files = unzipSync(archive)
+    const records = JSON.parse(strFromU8(files['records.json']!)) as unknown
+    const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as { files: Record<string, unknown> }
+    const { taken, refused } = outcomes(400, (seed) => {
+      const text = strToU8(JSON.stringify(mutatedJson(records, seed)))
+      const listed = { bytes: text.length, sha256: bytesToHex(sha256(text)) }
+      const spoilt = zipSync({
+        ...files,
+        'records.json': text,
+        'manifest.json': strToU8(
+          JSON.stringify({ ...manifest, files: { ...manifest.files, 'records.json': listed } }),
+        ),
+      })
+      const read = readArchive(spoilt)
+      expect(WorkroomRecords.parse(read.records)).toEqual(read.records)
+    })
+    expect(refused).toBeGreaterThan(250)
+    expect(taken + refused).toBe(400)
+  })
+
+  const cgats = 'CGATS.17\nNUMBER_OF_FIELDS 2\nBEGIN_DATA_FORMAT\nSAMPLE_ID D_VIS\nEND_DATA_FORMAT\nNUMBER_OF_SETS 3\nBEGIN_DATA\nA1 0.05\nA2 0.71\nA3 1.42\nEND_DATA\n' // prettier-ignore
+  const csv = 'id,density\r\nA1,0.05\r\n"A2",0.71\r\nA3,"1,42"\r\n'
+
+  it.each([
+    ['CGATS', cgats],
+    ['CSV', csv],
+  ])('250 tables as %s: numbers or a refusal, never a number out of nothing', (_, text) => {
+    outcomes(250, (seed) => {
+      const spoilt = strFromU8(mutated(strToU8(text), seed), true)
+      for (const { density } of readReadings(spoilt, 'density')) expect(Number.isFinite(density)).toBe(true)
+    })
+  })
+
+  it('300 process files: a whole process or a refusal', () => {
+    const written = writeProcessFile({ ...unknownProcess('mine'), name: 'Mine' })
+    const json = JSON.parse(written) as unknown
+    outcomes(300, (seed) => {
+      const text =
+        seed % 2 ? JSON.stringify(mutatedJson(json, seed)) : strFromU8(mutated(strToU8(written), seed), true)
+      readProcessFile(text, new Set())
+    })
+  })
+
+  it('200 lines of instruments: a reading within its bounds, or noise', () => {
+    for (let seed = 0; seed < 200; seed++) {
+      const line = readLine(strFromU8(mutated(strToU8('DENS 1.25E+00'), seed), true))
+      if (line.kind === 'reading') expect(Math.abs(line.value)).toBeLessThan(1e5)
+    }
+  })
+
+  it('100 colour profiles and 100 pictures that are given words: no crash', () => {
+    const profile = new Uint8Array(400).fill(7)
+    outcomes(100, (seed) => readProfile(mutated(profile, seed)))
+    const jpeg = Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, ...new Array<number>(14).fill(1), 0xff, 0xda, 1, 2, 3, 0xff, 0xd9]) // prettier-ignore
+    outcomes(100, (seed) => withXmp(mutated(jpeg, seed), '<x/>'))
+  })
+})

@@ -1,0 +1,123 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { CHROMIUM, FLAGS, OWN_ADDRESS } from './browser.ts'
+import { plan, secondsOf } from './workroom.ts'
+
+/** Kills in one run; `npm run faults` asks for 50. */
+const KILLS = Number(process.env.FAULT_KILLS ?? 6)
+
+interface Seen {
+  events: { id: string; sheetId: string; index: number; type: string; at: number }[]
+}
+
+/** Everything that lies on the disk of this workroom's logs. */
+const seen = (page: Page): Promise<Seen> =>
+  page.evaluate(
+    () =>
+      new Promise<Seen>((resolve) => {
+        const opening = indexedDB.open('ember-sheet')
+        opening.onsuccess = () => {
+          const all = opening.result.transaction('events').objectStore('events').getAll()
+          all.onsuccess = () => {
+            opening.result.close()
+            resolve({ events: all.result })
+          }
+        }
+      }),
+  )
+
+/** Chance that is the same in every run. */
+function chance(seed: number): () => number {
+  let state = seed
+  return () => (state = (state * 1_103_515_245 + 12_345) % 2_147_483_648) / 2_147_483_648
+}
+
+test('the browser is killed at random moments of a working session: nothing finished is lost, no clock is off', async () => {
+  test.setTimeout(60_000 + KILLS * 20_000)
+  const profile = mkdtempSync(join(tmpdir(), 'ember-faults-'))
+  const random = chance(20_261)
+  const launch = (): Promise<BrowserContext> =>
+    chromium.launchPersistentContext(profile, {
+      executablePath: CHROMIUM,
+      args: FLAGS,
+      serviceWorkers: 'block',
+      viewport: { width: 1280, height: 800 },
+    })
+  let sheets = 0
+  const finished = new Map<string, number>()
+  try {
+    for (let kill = 0; kill < KILLS; kill++) {
+      const context = await launch()
+      const page = await context.newPage()
+      await page.goto(OWN_ADDRESS)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible({ timeout: 30_000 })
+
+      // What was finished before the last kill is there, whole and in order, and nothing is there by half.
+      const { events } = await seen(page)
+      const ids = new Set(events.map((event) => event.id))
+      for (const [id] of finished) expect(ids.has(id), `kill ${kill}: ${id}`).toBe(true)
+      const bySheet = new Map<string, number[]>()
+      for (const event of events)
+        bySheet.set(event.sheetId, [...(bySheet.get(event.sheetId) ?? []), event.index])
+      for (const indices of bySheet.values())
+        expect(indices.sort((a, b) => a - b)).toEqual(indices.map((_, i) => i))
+      for (const event of events) finished.set(event.id, event.at)
+
+      // A clock that runs shows what its stamp says, to the second.
+      const running = page.getByRole('timer')
+      const spread = events.findLast((event) => event.type === 'stepFinished')
+      await page.keyboard.press('4')
+      if (spread && (await running.isVisible().catch(() => false))) {
+        const before = Date.now()
+        const shown = secondsOf((await running.innerText()).trim())
+        const elapsed = [before - spread.at, Date.now() - spread.at].map((ms) => ms / 1000)
+        const heading = await page.getByRole('heading', { level: 1 }).innerText()
+        if (heading === 'Coat the sheet') {
+          expect(Math.abs(shown)).toBeGreaterThan(Math.abs(120 - elapsed[1]!) - 2)
+          expect(Math.abs(shown)).toBeLessThan(Math.abs(120 - elapsed[0]!) + 2)
+        }
+      }
+
+      // Works on until the kill comes: presses as fast as they are taken, waiting for none.
+      const until = Date.now() + 300 + random() * 1700
+      const done = async (): Promise<void> => {
+        if (sheets <= kill / 3) {
+          sheets++
+          await plan(page, `Sheet of kill ${kill}`)
+        }
+        for (;;) {
+          await page.keyboard.press(' ')
+          await page.waitForTimeout(random() * 40)
+        }
+      }
+      const working = done().catch(() => undefined)
+      while (Date.now() < until) await new Promise((resolve) => setTimeout(resolve, 20))
+      // What lies on the disk at this moment has to be there ever after.
+      for (const event of (await seen(page)).events) finished.set(event.id, event.at)
+      const devtools = await context
+        .browser()
+        ?.newBrowserCDPSession()
+        .catch(() => null)
+      const pids = devtools ? await devtools.send('SystemInfo.getProcessInfo').catch(() => null) : null
+      const main = pids?.processInfo.find((one) => one.type === 'browser')?.id
+      if (main) process.kill(main, 'SIGKILL')
+      else await context.close()
+      await working
+      await context.close().catch(() => undefined)
+    }
+
+    const context = await launch()
+    const page = await context.newPage()
+    await page.goto(`${OWN_ADDRESS}/workroom`)
+    await page.getByRole('button', { name: 'Look through everything' }).click()
+    await expect(page.getByText(/looked at: all as they were written/)).toBeVisible({ timeout: 30_000 })
+    const ids = new Set((await seen(page)).events.map((event) => event.id))
+    for (const [id] of finished) expect(ids.has(id)).toBe(true)
+    expect(finished.size).toBeGreaterThan(KILLS)
+    await context.close()
+  } finally {
+    rmSync(profile, { recursive: true, force: true })
+  }
+})

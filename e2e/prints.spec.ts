@@ -1,0 +1,251 @@
+import { readFile } from 'node:fs/promises'
+import { expect, test, type Download, type Page } from '@playwright/test'
+import exifr from 'exifr'
+import sharp from 'sharp'
+import { DEMO_ADDRESS } from './browser.ts'
+import { readPdf } from './readPdf.ts'
+import { expectDim, open } from './workroom.ts'
+
+/** Opens one print of the demo by words of its thread. */
+async function openPrint(page: Page, words: string, title: string): Promise<void> {
+  await open(page, `${DEMO_ADDRESS}/prints`)
+  await page.getByLabel('find in any thread').fill(words)
+  await page.getByRole('listitem').getByText(title, { exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+}
+const saved = async (page: Page, press: () => Promise<void>): Promise<{ file: Buffer; name: string }> => {
+  const waiting = page.waitForEvent('download')
+  await press()
+  const download: Download = await waiting
+  return { file: await readFile(await download.path()), name: download.suggestedFilename() }
+}
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first()
+const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' })
+
+test('the collection is sifted and searched, walked by arrows, and two prints are set side by side', async ({
+  page,
+}) => {
+  await open(page, `${DEMO_ADDRESS}/prints`)
+  const prints = page.getByRole('listitem')
+  await expect(page.getByRole('status').filter({ hasText: '24 prints' })).toBeVisible()
+  await page.getByLabel('find in any thread').fill('lens thin')
+  await expect(prints).toHaveCount(1)
+  await expect(prints).toContainText('21 Lamp-room lens')
+  await page.getByRole('button', { name: 'show all' }).click()
+
+  await prints.first().getByRole('button').first().focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowDown')
+  const focused = () => page.evaluate(() => document.activeElement?.textContent?.trim().slice(0, 2))
+  await expect.poll(focused).toBe('30')
+
+  await page.getByLabel('find in any thread').fill('lens state')
+  await button(page, 'Pick sheet 22 to compare').click({ force: true })
+  await expect(margin(page)).toContainText('Sheet 22 is picked')
+  await page.getByLabel('find in any thread').fill('lens thin')
+  await button(page, 'Pick sheet 21 to compare').click({ force: true })
+  await expect(margin(page)).toContainText('Sheet 22, beside sheet 21')
+  await expect(margin(page)).toContainText('light: the south sill → the attic box')
+  await page.getByRole('button', { name: 'Compare', exact: true }).click()
+
+  await expect(page.getByRole('heading', { name: 'Sheet 21 and Sheet 22', level: 1 })).toBeVisible()
+  const cameOut = page.getByRole('region', { name: 'What came out' })
+  await expect(cameOut.getByRole('row', { name: /Deepest black 0\.98 1\.46/ })).toContainText('ΔE₀₀')
+  await expect(cameOut.getByRole('row', { name: /Shadows thin right/ })).toBeVisible()
+  const differs = page.getByRole('region', { name: 'What differs in their threads' })
+  await expect(differs.getByRole('row', { name: /light the south sill the attic box/ })).toBeVisible()
+  await page.keyboard.press(' ')
+  await expect(cameOut).toBeHidden()
+  await expect(page.getByRole('img', { name: /Photograph of sheet 2[12]/ })).toHaveCount(2)
+  await page.keyboard.press('d')
+  await expectDim(page)
+  await page.keyboard.press('s')
+  await expect(page.getByRole('heading', { name: 'Sheet 22 and Sheet 21', level: 1 })).toBeVisible()
+})
+
+test('a talk with a print that went wrong: looks, record, question, test, and what it was', async ({
+  page,
+}) => {
+  await openPrint(page, 'drawer loose', '24 Keeper’s stair')
+  await page.keyboard.press('w')
+  await expect(page.getByRole('heading', { name: 'What went wrong?' })).toBeVisible()
+  await expect(margin(page)).toContainText('old at the light, 3 days is its life')
+  const first = page.getByRole('region', { name: 'Likely causes' }).getByRole('listitem').first()
+  await expect(first).toContainText('The coat lay too long')
+  await expect(first).toContainText('times likelier')
+
+  // A question that no record answers moves the causes, and can be taken back.
+  const heat = page.getByRole('heading', { name: 'Was the coat dried with warm air or near a heater?' })
+  await expect(heat).toBeVisible()
+  await page.keyboard.press('y')
+  await expect(heat).toBeHidden()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(heat).toBeVisible()
+
+  // What is seen is picked by look.
+  await page.getByRole('button', { name: 'look again' }).click()
+  await page.getByRole('checkbox', { name: /Not sharp/ }).check()
+  await button(page, /That is what I see \(3\)/).click()
+  await expect(page.getByText('not sharp', { exact: false }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('You see: whites veiled; whites blue.')).toBeVisible()
+
+  // The test that tells most becomes a planned sheet with one press.
+  await button(page, 'Plan this sheet').click()
+  await expect(page.getByLabel('What is the picture?')).toHaveValue(/^Keeper’s stair: /)
+  await expect(margin(page)).toContainText('One thing changed:')
+  await button(page, 'To the bench').click()
+  await expect(button(page, 'Begin: count the drops')).toBeVisible()
+  await openPrint(page, 'drawer loose', '24 Keeper’s stair')
+  await expect(page.getByText(/Printed again as sheet 3[78]/)).toBeVisible()
+  await page.keyboard.press('w')
+  await expect(page.getByRole('heading', { name: /^Under way: / })).toBeVisible()
+  await button(page, 'The fault is gone').click()
+  await expect(page.getByText('It came out without the fault')).toBeVisible()
+
+  await page.getByRole('button', { name: 'Further causes' }).click()
+  const cause = page.getByRole('button', { name: /^The coat lay too long/ })
+  if ((await cause.getAttribute('aria-expanded')) === 'false') await cause.click()
+  const mine = page.getByRole('listitem').filter({ has: cause })
+  await mine.getByRole('button', { name: 'That was it' }).click()
+  await expect(page.getByText('It was: the coat lay too long.')).toBeVisible()
+
+  // It counts for the next print, and says so.
+  await openPrint(page, 'cloud sat', '21 Lamp-room lens')
+  await page.keyboard.press('w')
+  await page.getByRole('checkbox', { name: /Weak and pale/ }).check()
+  await button(page, /That is what I see/).click()
+  await expect(margin(page)).toContainText('2 of your own confirmed cases have moved the beginnings')
+  await page.keyboard.press('d')
+  await expectDim(page)
+})
+
+test('a print is measured, typed and from a photograph with a grey in it, and followed over time', async ({
+  page,
+}) => {
+  await openPrint(page, 'slack water', '26 Tide gauge')
+  await expect(page.getByRole('button', { name: 'Measure' })).toBeVisible()
+  await page.keyboard.press('m')
+  await page.getByLabel('Deepest black, density').fill('black')
+  await button(page, 'Write it down').click()
+  await expect(page.getByText('“black” is not a density. Write it like 1.35.')).toBeVisible()
+  await expect(margin(page)).toContainText('What drying does to it')
+  await page.getByLabel('Deepest black, density').fill('1,45')
+  await page.getByLabel('Bare white, density').fill('0.07')
+  await page.getByText('Dry', { exact: true }).click()
+  await button(page, 'Write it down').click()
+  await expect(page.getByText('black 1.45; white 0.07; typed')).toBeVisible()
+
+  // A photograph: a field of 18 % grey, one of bare paper, one of the deepest tone.
+  const field = (code: number, left: number) => ({
+    input: {
+      create: { width: 300, height: 400, channels: 3 as const, background: { r: code, g: code, b: code } },
+    },
+    left,
+    top: 0,
+  })
+  const photo = await sharp({ create: { width: 900, height: 400, channels: 3, background: '#000' } })
+    .composite([field(118, 0), field(230, 300), field(60, 600)])
+    .png()
+    .toBuffer()
+  await page
+    .getByLabel('Photograph file')
+    .setInputFiles({ name: 'grey.png', mimeType: 'image/png', buffer: photo })
+  await expect(page.getByText('Photographed')).toHaveCount(2)
+  await page.keyboard.press('m')
+  await page.getByRole('button', { name: 'from its photograph, by a grey' }).click()
+  const canvas = page.getByRole('application', { name: /Photograph to point at/ })
+  await expect.poll(() => canvas.evaluate((one) => (one as HTMLCanvasElement).width)).toBe(900)
+  const box = (await canvas.boundingBox())!
+  for (const [what, share] of [['Grey', 0.17], ['Bare white', 0.5], ['Deepest black', 0.83]] as const) {
+    await page.getByText(what, { exact: true }).click()
+    await canvas.click({ position: { x: box.width * share, y: box.height / 2 } })
+  } // prettier-ignore
+  await button(page, 'Read it').click()
+  // Codes 118, 230 and 60 are 18.1 %, 79.1 % and 4.5 % of light (IEC 61966-2-1): densities 0.74, 0.10 and 1.35.
+  await expect(page.getByLabel('Bare white, density')).toHaveValue(/^0\.(09|10|11)$/)
+  await expect(page.getByLabel('Deepest black, density')).toHaveValue(/^1\.3[3-7]$/)
+  await button(page, 'Write it down').click()
+  await expect(page.getByText('from a photograph', { exact: false })).toBeVisible()
+
+  await open(page, `${DEMO_ADDRESS}/prints/trends`)
+  const lamp = page.getByRole('region', { name: /^Light of the lamp/ })
+  await expect(lamp).toContainText('is the sixth in a row going one way')
+  await lamp.getByRole('button', { name: 'As a table' }).click()
+  await expect(lamp.getByRole('table').first()).toContainText('4.21')
+  await page.keyboard.press('d')
+  await expectDim(page)
+})
+
+test('what a print is called, its place in an edition, and the bin: all of it can be taken back', async ({
+  page,
+}) => {
+  await openPrint(page, 'beams closed', '23 Net loft')
+  const more = () => page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.keyboard.press('e')
+  await page.getByLabel('Title', { exact: true }).fill('Net loft, noon')
+  await page.getByLabel('Edition', { exact: true }).fill('three')
+  await button(page, 'Write it down').click()
+  await expect(page.getByText('“three” is no place in an edition.')).toBeVisible()
+  await page.getByLabel('Edition', { exact: true }).fill('2 of 7')
+  await button(page, 'Write it down').click()
+  await expect(page.getByRole('heading', { name: 'Net loft, noon', level: 1 })).toBeVisible()
+  await expect(page.getByText('· 2/7')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
+  await expect(page.getByRole('heading', { name: 'Net loft', level: 1 })).toBeVisible()
+
+  await more()
+  await button(page, 'Into the bin').click()
+  await expect(page.getByRole('heading', { name: 'On the line' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: '23 prints' })).toBeVisible()
+  await page.getByRole('link', { name: 'The bin' }).click()
+  await page.getByRole('button', { name: 'take it out' }).click()
+  await expect(page.getByRole('heading', { name: 'The bin is empty' })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await page.getByRole('button', { name: 'remove for good' }).click()
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Keep in the bin' }).click()
+  await page.getByRole('button', { name: 'remove for good' }).click()
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Remove for good' }).click()
+  await expect(page.getByRole('heading', { name: 'The bin is empty' })).toBeVisible()
+  await page.keyboard.press('8')
+  await page.getByLabel('find in any thread').fill('net loft')
+  await expect(page.getByText('Nothing here answers that.')).toBeVisible()
+})
+
+test('a print again, and its papers: passport, label, picture with its words', async ({ page, context }) => {
+  await openPrint(page, 'third of a stop', '22 Lamp-room lens, second state')
+  const more = () => page.getByRole('button', { name: 'More', exact: true }).click()
+  await more()
+  const passport = await saved(page, () => button(page, 'Passport').click())
+  expect(passport.name).toMatch(/^passport-22-lamp-room-lens/)
+  const { view, words } = await readPdf(context, passport.file, 1)
+  expect(view.map(Math.round)).toEqual([0, 0, 595, 842])
+  for (const said of [
+    'Lamp-room lens, second state',
+    'print 1 of 7',
+    'Heron rag',
+    'Deepest black',
+    '1.46',
+    'How to keep it',
+  ])
+    // prettier-ignore
+    expect(words).toContain(said)
+  const label = await saved(page, () => button(page, 'Label for its back').click())
+  const back = await readPdf(context, label.file, 1)
+  expect(back.view.map(Math.round)).toEqual([0, 0, 283, 142])
+  expect(back.words).toContain('Sheet 22')
+  const picture = await saved(page, () => button(page, 'Picture with its words').click())
+  const { dc } = (await exifr.parse(picture.file, { xmp: true, tiff: false, mergeOutput: false })) as {
+    dc: { title: { value: string }; description: { value: string } }
+  }
+  expect(JSON.stringify(dc.title)).toContain('Lamp-room lens, second state')
+  expect(JSON.stringify(dc.description)).toContain('Heron rag')
+
+  await page.keyboard.press('r')
+  await expect(page.getByLabel('What is the picture?')).toHaveValue('Lamp-room lens, second state')
+  await expect(margin(page)).toContainText('Printed again')
+  await expect(margin(page)).toContainText('Everything it was made with is still to be had.')
+  await expect(page.getByLabel('Exposure', { exact: true })).toHaveValue(/^1\d min/)
+  await button(page, 'To the bench').click()
+  await expect(button(page, 'Begin: count the drops')).toBeVisible()
+})
