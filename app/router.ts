@@ -44,14 +44,19 @@ const pages = {
   workroom: () => import('./workroom/WorkroomPage.vue'),
 }
 
+const AHEAD_AFTER_MILLISECONDS = 1500
+
 /** Brings every page in ahead, so that no key press waits for one and the server may go away. */
 export function fetchPagesAhead(): void {
   const fetchAll = () => {
     Object.values(pages).forEach((page) => void page().catch(() => undefined))
     fetchWorkersAhead()
   }
-  if ('requestIdleCallback' in window) requestIdleCallback(fetchAll)
-  else setTimeout(fetchAll, 500)
+  // The first screen has the machine to itself until it has come to rest.
+  setTimeout(() => {
+    if ('requestIdleCallback' in window) requestIdleCallback(fetchAll)
+    else fetchAll()
+  }, AHEAD_AFTER_MILLISECONDS)
 }
 
 export const router = createRouter({

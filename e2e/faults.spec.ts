@@ -80,13 +80,13 @@ test('the browser is killed at random moments of a working session: nothing fini
         }
       }
 
+      if (sheets <= kill / 3) {
+        sheets++
+        await plan(page, `Sheet of kill ${kill}`)
+      }
       // Works on until the kill comes: presses as fast as they are taken, waiting for none.
-      const until = Date.now() + 300 + random() * 1700
+      const until = Date.now() + 200 + random() * 1800
       const done = async (): Promise<void> => {
-        if (sheets <= kill / 3) {
-          sheets++
-          await plan(page, `Sheet of kill ${kill}`)
-        }
         for (;;) {
           await page.keyboard.press(' ')
           await page.waitForTimeout(random() * 40)

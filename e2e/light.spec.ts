@@ -286,8 +286,8 @@ test('all of it with the server stopped: typed values, times, and a clock that c
     await page.goto(`http://127.0.0.1:${port}/light/lights`)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     // Every page is brought in ahead, once the first has come to rest.
-    await page.clock.fastForward(1000)
-    await page.waitForTimeout(2500)
+    await page.clock.fastForward(3000)
+    await page.waitForTimeout(3500)
   } finally {
     server.kill()
   }

@@ -9,6 +9,7 @@ import EmptyPage from '../shell/EmptyPage.vue'
 import { useKeyRows } from '../shell/keys.store'
 import { useMarginNotes } from '../shell/margin.store'
 import { useNotice } from '../shell/notice.store'
+import TintedPicture from '../shell/TintedPicture.vue'
 import { beginDiagnosis } from './printActions'
 import SymptomSwatch from './SymptomSwatch.vue'
 import { useDiagnosis } from './useDiagnosis'
@@ -144,7 +145,9 @@ useMarginNotes(() => [
         <li v-for="symptom in symptoms" :key="symptom.id">
           <label :class="{ 'is-picked': picked.includes(symptom.id) }">
             <input type="checkbox" :checked="picked.includes(symptom.id)" @change="toggle(symptom.id)" />
-            <SymptomSwatch :drawing="symptom.drawing" :colour="symptom.colour" />
+            <TintedPicture>
+              <SymptomSwatch :drawing="symptom.drawing" :colour="symptom.colour" />
+            </TintedPicture>
             <strong>{{ symptom.name }}</strong>
             <span>{{ symptom.looks }}</span>
           </label>
@@ -326,6 +329,7 @@ section {
   position: absolute;
   top: 14px;
   right: 8px;
+  z-index: 1;
   background: var(--es-page);
 }
 

@@ -175,6 +175,12 @@ const kin = computed(() => {
   const later = workroom.sheets.filter((each) => each.sheet.after === id.value)
   return [...(before ? [before] : []), ...later].sort((a, b) => a.sheet.number - b.sheet.number)
 })
+const kicker = computed(() => {
+  const sheet = one.value?.sheet
+  return [`Sheet ${sheet?.number ?? ''}`, sheet?.edition && editionSaid(sheet.edition), sheet?.portfolio]
+    .filter(Boolean)
+    .join(' · ')
+})
 const kinSaid = (each: SheetInRoom) =>
   each.sheet.id === one.value?.sheet.after
     ? `Repeats sheet ${each.sheet.number}`
@@ -267,11 +273,7 @@ useMarginNotes(() => {
 
   <div v-else class="PrintThread">
     <header>
-      <p class="es-kicker">
-        Sheet {{ one.sheet.number }}
-        <template v-if="one.sheet.edition">· {{ editionSaid(one.sheet.edition) }}</template>
-        <template v-if="one.sheet.portfolio">· {{ one.sheet.portfolio }}</template>
-      </p>
+      <p class="es-kicker">{{ kicker }}</p>
       <h1>{{ one.sheet.title }}</h1>
       <p class="es-quiet">{{ one.definition.name }}, {{ standingWords(one, now.now) }}</p>
     </header>

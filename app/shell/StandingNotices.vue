@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useRoute } from 'vue-router'
 import { isDemo } from '../data/db'
 import { useStorage } from '../data/persistence'
 import { goToWorkroom } from '../data/whichWorkroom'
@@ -7,7 +8,7 @@ import { useUpdate } from './update.store'
 
 /** What stays said above the page until something is done about it. */
 defineProps<{ isClockRunning: boolean }>()
-const [storage, update, backup] = [useStorage(), useUpdate(), useBackup()]
+const [storage, update, backup, route] = [useStorage(), useUpdate(), useBackup(), useRoute()]
 const reload = () => location.reload()
 </script>
 
@@ -37,7 +38,7 @@ const reload = () => location.reload()
       </button>
       <button type="button" @click="backup.putOff">In three days</button>
     </p>
-    <p v-if="isDemo" class="is-quiet">
+    <p v-if="isDemo && route.name === 'today'" class="is-quiet">
       The demo workroom.
       <button type="button" @click="goToWorkroom('own')">To your own</button>
     </p>
