@@ -28,6 +28,7 @@ test('from an empty workroom to a planned print in one page, and round the demo 
   await expect(page.getByRole('listitem').getByText('27 Bell buoy, ashore')).toBeVisible({ timeout: 30_000 })
   await page.keyboard.press('1')
   await page.getByRole('button', { name: 'To your own' }).click()
+  await expect(page.getByRole('heading', { name: /waits for its coat/ })).toBeVisible()
   await page.keyboard.press('8')
   await expect(page.getByRole('listitem')).toHaveCount(1)
   await expect(page.getByText('1 First print')).toBeVisible()

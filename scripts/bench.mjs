@@ -12,6 +12,7 @@ const { chromium } = await import('@playwright/test')
 const { benchCore, loadSources } = await import('./bench-core.mjs')
 const { benchNegative } = await import('./bench-negative.mjs')
 const { benchPlan } = await import('./bench-plan.mjs')
+const { benchPrints } = await import('./bench-prints.mjs')
 const { benchWet } = await import('./bench-wet.mjs')
 
 const FIRST_SCREEN_BUDGET = 250_000
@@ -169,6 +170,7 @@ for (let round = 0; round < 3; round++) {
 const sources = await loadSources()
 const areNegativesQuick = await benchNegative(browser, own.address, sources.load)
 const isWetSideQuiet = await benchWet(browser, own.address, sources)
+const isLineQuick = await benchPrints(browser, own.address, sources)
 await browser.close()
 own.stop()
 demo.stop()
@@ -197,4 +199,6 @@ const areSumsQuick = await benchCore(sources)
 const isPlanQuick = await benchPlan(sources, Number(process.env.BENCH_PLAN_MINUTES ?? 1))
 await sources.close()
 const isWithin = bytes <= FIRST_SCREEN_BUDGET && median(tasks.many) <= LONG_TASK_BUDGET
-process.exit(isWithin && areSumsQuick && areNegativesQuick && isPlanQuick && isWetSideQuiet ? 0 : 1)
+process.exit(
+  isWithin && areSumsQuick && areNegativesQuick && isPlanQuick && isWetSideQuiet && isLineQuick ? 0 : 1,
+)

@@ -1,5 +1,6 @@
 import { mkdtempSync, mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
+import { request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { readArchive } from '@core/record/archive'
@@ -82,6 +83,40 @@ describe('the server', () => {
     })
   })
 
+  it('answers under this machine’s own names only, and takes nothing in', async () => {
+    const asked = (host: string, method = 'GET') =>
+      withServer(
+        false,
+        (address) =>
+          new Promise<number>((resolve, reject) => {
+            const { port } = new URL(address)
+            request({ host: '127.0.0.1', port, method, headers: { Host: host } }, (answer) => {
+              answer.resume()
+              resolve(answer.statusCode ?? 0)
+            })
+              .on('error', reject)
+              .end()
+          }),
+      )
+    expect(await Promise.all(['localhost:4180', '127.0.0.1', '[::1]:80'].map((host) => asked(host)))).toEqual([200, 200, 200]) // prettier-ignore
+    expect(await Promise.all(['elsewhere.example', 'localhost.evil.example', '127.0.0.1.evil'].map((host) => asked(host)))).toEqual([421, 421, 421]) // prettier-ignore
+    expect(await asked('localhost', 'POST')).toBe(405)
+  })
+
+  it.each([
+    '/assets/..%2f..%2fpackage.json',
+    '/%2e%2e/%2e%2e/etc/passwd',
+    '/assets/%00',
+    '/%',
+    '/assets/....//x',
+  ])('gives no file for %s, and stays up', async (path) => {
+    await withServer(false, async (address) => {
+      const answer = await fetch(address + path)
+      expect(await answer.text()).not.toMatch(/root:|"name": "ember-sheet"/)
+      expect((await fetch(address)).status).toBe(200)
+    })
+  })
+
   it('writes the demo as a sound archive of this very moment', async () => {
     const before = Date.now()
     const bytes = await withServer(true, async (address) =>
@@ -92,7 +127,7 @@ describe('the server', () => {
     expect(records.photos.every((photo) => photo.bytes === jpeg.length)).toBe(true)
     const latest = Math.max(...records.events.map((event) => event.at))
     expect(before - latest).toBeLessThan(5 * 60_000)
-  })
+  }, 30_000)
 
   it('has no demo to give where there is none', async () => {
     const answer = await withServer(false, async (address) => fetch(`${address}/demo/workroom.zip`))

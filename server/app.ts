@@ -4,6 +4,7 @@ import express, { type Express, type Request, type Response } from 'express'
 import helmet from 'helmet'
 import { demoArchive } from './demoArchive'
 import { readDemoPictures } from './demoPictures'
+import { isKnownHost } from './hosts'
 
 export interface ServerOptions {
   /** Folder of the built application. */
@@ -12,6 +13,8 @@ export interface ServerOptions {
   demoFolder?: string
   /** Whether a window opens on the demo unless it was told otherwise. */
   opensDemo?: boolean
+  /** Answers under any name, for other machines of the network; otherwise only under this machine's own. */
+  isOpen?: boolean
 }
 
 /** Everything from this machine and nothing from any other: no inline script, no foreign host, no framing. */
@@ -38,7 +41,12 @@ function freshWorker(response: Response, path: string): void {
 }
 
 /** Serves the built application, and the demo's archive where there is a demo. The application works on without it. */
-export function createServer({ appFolder, demoFolder, opensDemo = false }: ServerOptions): Express {
+export function createServer({
+  appFolder,
+  demoFolder,
+  opensDemo = false,
+  isOpen = false,
+}: ServerOptions): Express {
   const app = express()
   app.use(
     helmet({
@@ -48,9 +56,13 @@ export function createServer({ appFolder, demoFolder, opensDemo = false }: Serve
       strictTransportSecurity: false,
     }),
   )
-  app.use((_request, response, next) => {
+  app.use((request, response, next) => {
     response.setHeader('Permissions-Policy', PERMISSIONS)
-    next()
+    if (!isKnownHost(request.headers.host, isOpen))
+      response.status(421).type('text').send('This Ember Sheet answers on its own machine only.')
+    else if (request.method !== 'GET' && request.method !== 'HEAD')
+      response.status(405).setHeader('Allow', 'GET, HEAD').type('text').send('There is nothing to send here.')
+    else next()
   })
 
   if (demoFolder) {

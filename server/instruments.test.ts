@@ -1,5 +1,5 @@
 import { createServer } from 'node:http'
-import type { AddressInfo } from 'node:net'
+import { connect, type AddressInfo } from 'node:net'
 import { WebSocket } from 'ws'
 import { readLine, type InstrumentLine } from '@core/instrument/protocol'
 import { addInstruments } from './instruments'
@@ -73,6 +73,50 @@ describe('the instruments of the server', () => {
   ])('refuse %s from %j', async (kind, headers) => {
     await expect(line(kind, headers)).rejects.toThrow('404')
   })
+
+  it('outlive frames and greetings that are not of the protocol', async () => {
+    const [host, port] = address.split(':') as [string, string]
+    const greeting = (path: string, more = '') =>
+      `GET ${path} HTTP/1.1\r\nHost: ${address}\r\nUpgrade: websocket\r\nConnection: Upgrade\r\nSec-WebSocket-Version: 13\r\nSec-WebSocket-Key: dGhlIHNhbXBsZSBub25jZQ==\r\n${more}\r\n`
+    const send = (text: string, frame?: number[]) =>
+      new Promise<void>((resolve) => {
+        const socket = connect(Number(port), host)
+        socket.on('error', () => resolve()).on('close', () => resolve())
+        socket.on('data', () => {
+          if (frame) socket.write(Uint8Array.from(frame))
+          else socket.destroy()
+        })
+        socket.write(text)
+        setTimeout(() => socket.destroy(), 300)
+      })
+    const ours = greeting('/instruments/uv-meter')
+    await Promise.all([
+      send(greeting('//[')),
+      send(greeting('http://%')),
+      send(ours.replace('13', '99')),
+      send(ours.replace('dGhlIHNhbXBsZSBub25jZQ==', 'short')),
+      // Reserved bits; no mask; a length of 2^63; a control frame too long; text that is no UTF-8; a half frame.
+      ...[
+        [0xf1, 0x80, 1, 2, 3, 4],
+        [0x81, 0x05, 72, 101, 108, 108, 111],
+        [0x81, 0xff, 0x7f, 0xff, 0xff, 0xff, 0xff, 0xff, 0xff, 0xff, 1, 2, 3, 4],
+        [0x89, 0xfe, 0x01, 0x00, 1, 2, 3, 4],
+        [0x81, 0x82, 0, 0, 0, 0, 0xff, 0xfe],
+        [0x81, 0x85, 1, 2],
+      ].map((frame) => send(ours, frame)),
+    ])
+    const next = await line('balance')
+    next.tell('MEAS:MASS?\n')
+    expect(await next.heard(1)).toHaveLength(1)
+    next.socket.close()
+  })
+
+  it.each(['elsewhere.example', 'localhost.evil.example'])(
+    'refuse a caller who names this machine %s',
+    async (name) => {
+      await expect(line('uv-meter', { Host: name })).rejects.toThrow('404')
+    },
+  )
 
   it('outlive a client that shouts', async () => {
     const loud = await line('balance')

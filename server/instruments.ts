@@ -8,6 +8,7 @@ import {
   type InstrumentKind,
 } from '@core/simulate/instruments'
 import { seededRandom } from '@core/simulate/random'
+import { isKnownHost } from './hosts'
 
 /** Where the stand-ins are reached: `/instruments/uv-meter` and so on. */
 const PATH = /^\/instruments\/([a-z-]+)$/
@@ -20,21 +21,31 @@ const LONGEST_MESSAGE = 4096
  * They share one bench, so that the meter sees the lamp that the exposure unit lights.
  *
  * @param clock gives the present moment in milliseconds.
+ * @param isOpen as for `isKnownHost`.
  * @returns a function that hangs up on all of them.
  */
-export function addInstruments(server: Server, clock: () => number, seed: number): () => void {
+export function addInstruments(
+  server: Server,
+  clock: () => number,
+  seed: number,
+  isOpen = false,
+): () => void {
   const sockets = new WebSocketServer({ noServer: true, maxPayload: LONGEST_MESSAGE })
   const bench = simulatedBench(clock())
   let opened = 0
 
   server.on('upgrade', (request, socket, head) => {
-    const kind = PATH.exec(new URL(request.url ?? '/', 'http://local').pathname)?.[1] as
-      InstrumentKind | undefined
+    // A socket that breaks off in the middle of its greeting must not take the server with it.
+    socket.on('error', () => socket.destroy())
+    const address = URL.canParse(request.url ?? '/', 'http://local')
+      ? new URL(request.url ?? '/', 'http://local')
+      : null
+    const kind = PATH.exec(address?.pathname ?? '')?.[1] as InstrumentKind | undefined
     // A page of another origin may not drive the instruments of this machine.
     const origin = request.headers.origin
     const isOurs =
       origin === undefined || (URL.canParse(origin) && new URL(origin).host === request.headers.host)
-    if (!kind || !INSTRUMENT_KINDS.includes(kind) || !isOurs) {
+    if (!kind || !INSTRUMENT_KINDS.includes(kind) || !isOurs || !isKnownHost(request.headers.host, isOpen)) {
       socket.end('HTTP/1.1 404 Not Found\r\nConnection: close\r\n\r\n')
       return
     }

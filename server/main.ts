@@ -13,10 +13,12 @@ const { values } = parseArgs({
 
 const say = (line: string) => process.stdout.write(`${line}\n`)
 const built = (folder: string) => fileURLToPath(new URL(`../${folder}`, import.meta.url))
+const isOpen = !['127.0.0.1', 'localhost', '::1'].includes(values.host)
 const app = createServer({
   appFolder: built('app'),
   demoFolder: built('demo'),
   opensDemo: values.demo,
+  isOpen,
 })
 const server = app.listen(Number(values.port), values.host, () => {
   const address = server.address()
@@ -24,10 +26,9 @@ const server = app.listen(Number(values.port), values.host, () => {
   say(
     `Ember Sheet${values.demo ? ', with the demo workroom,' : ''} is at http://${values.host.includes(':') ? `[${values.host}]` : values.host}:${port}/`,
   )
-  if (!['127.0.0.1', 'localhost', '::1'].includes(values.host))
-    say('It can be reached from other machines on this network. It asks nobody for a password.')
+  if (isOpen) say('It can be reached from other machines on this network. It asks nobody for a password.')
 })
-addInstruments(server, Date.now, Date.now())
+addInstruments(server, Date.now, Date.now(), isOpen)
 server.on('error', (error: NodeJS.ErrnoException) => {
   const reason =
     error.code === 'EADDRINUSE' ? `Port ${values.port} is in use. Choose another: --port 4181` : error.message
