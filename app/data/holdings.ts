@@ -76,7 +76,8 @@ export async function writeImport(
       await db.events.where('[sheetId+index]').between([sheetId, 0], [sheetId, Infinity]).delete()
     for (const name of KINDS)
       await inPieces(records[name] as object[], (piece) => (db[name] as Table).bulkPut(piece))
-    await inPieces(events, (piece) => db.events.bulkPut(piece))
+    // None of these is here: they are new, or their log was just removed. Putting would look for each first.
+    await inPieces(events, (piece) => db.events.bulkAdd(piece))
     await inPieces(records.photos, (piece) =>
       db.pixels.bulkPut(
         piece.flatMap((photo) => {
