@@ -3,7 +3,7 @@ import { belongs } from '@core/judge/faultBook'
 import type { PrintRecord } from '@core/judge/printRecord'
 import { traitsOf } from '@core/judge/traits'
 import { storyOf } from '@core/process/story'
-import { withXmp, xmpPacket } from '@core/formats/xmp'
+import { withWords } from '@core/formats/pictureWords'
 import type { UnitChoice } from '@core/quantity/format'
 import type { SheetEvent } from '@core/record/event'
 import { care } from '@library/index'
@@ -51,16 +51,9 @@ export async function downloadPicture(
   if (!picture) return
   const { title, line, process, madeAt, materials } = passport(record, log, units)
   const told = materials.map(([name, value]) => `${name}: ${value}`).join('; ')
-  const packet = xmpPacket({
-    title,
-    description: `${process}. ${line}. ${told}`,
-    createdAt: madeAt,
-    keywords: [process, record.sheet.portfolio].filter(Boolean),
-    creator: '',
-    identifier: record.sheet.id,
-  })
+  const description = `${process}. ${line}. ${told}`
   const isJpeg = picture.kind === 'JPEG'
-  const bytes = withXmp(picture.data, packet) as Uint8Array<ArrayBuffer>
+  const bytes = withWords(picture.data, { title, description, createdAt: madeAt }) as Uint8Array<ArrayBuffer>
   saveFile(
     new Blob([bytes], { type: isJpeg ? 'image/jpeg' : 'image/png' }),
     nameOf(record, 'print', isJpeg ? 'jpg' : 'png'),

@@ -11,7 +11,7 @@ import { readArchive, writeArchive } from '../record/archive'
 import { WorkroomRecords } from '../record/records'
 import { readReadings } from './chartText'
 import { readProfile } from './icc'
-import { withXmp } from './xmp'
+import { withWords } from './pictureWords'
 
 /** Runs a reader over spoilt input: it may take it or refuse it in words, and nothing else. */
 function outcomes(count: number, read: (seed: number) => unknown): { taken: number; refused: number } {
@@ -98,6 +98,6 @@ describe('spoilt files', () => {
     const profile = new Uint8Array(400).fill(7)
     outcomes(100, (seed) => readProfile(mutated(profile, seed)))
     const jpeg = Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, ...new Array<number>(14).fill(1), 0xff, 0xda, 1, 2, 3, 0xff, 0xd9]) // prettier-ignore
-    outcomes(100, (seed) => withXmp(mutated(jpeg, seed), '<x/>'))
+    outcomes(100, (seed) => withWords(mutated(jpeg, seed), { title: 'x', description: '', createdAt: null }))
   })
 })

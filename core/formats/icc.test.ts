@@ -87,7 +87,7 @@ describe('colour profiles', () => {
     expect(grey.data[0]).toBeCloseTo(1, 5)
   })
 
-  it('of an Adobe-RGB-like kind: gamma 2.2 and a matrix', () => {
+  it('of a wide RGB: gamma 2.2 and a matrix', () => {
     const profile = readProfile(
       made('RGB ', {
         rXYZ: xyz(0.6097, 0.3111, 0.0195),

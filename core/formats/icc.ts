@@ -12,7 +12,7 @@ export interface ColourProfile {
 
 /**
  * Reads a profile of the plain kinds: grey with one curve, or red, green and blue with a matrix and three curves, as
- * sRGB, Display-P3 and Adobe-RGB-like files carry.
+ * sRGB and wider RGB files carry.
  *
  * @throws CoreError `profile` for every other kind, and for one that is cut off.
  * @see ICC.1:2010, 7.2 (header), 10.5 and 10.15 (curves); from memory

@@ -1,0 +1,53 @@
+import exifr from 'exifr'
+import { PNG } from 'pngjs'
+import sharp from 'sharp'
+import { withWords, type PictureWords } from './pictureWords'
+
+const words: PictureWords = {
+  title: 'Horn house <1/5> & "landing"',
+  description: 'Classic cyanotype on rag, 8 min in the attic box',
+  createdAt: Date.UTC(2026, 5, 12, 9, 30),
+}
+const picture = () => sharp({ create: { width: 12, height: 9, channels: 3, background: '#234' } })
+const pixels = (bytes: Uint8Array) => sharp(Buffer.from(bytes)).raw().toBuffer()
+
+describe('words in a picture', () => {
+  it('of JPEG are read by another reader; its pixels and which way up it lies stay', async () => {
+    const file = await picture().withMetadata({ orientation: 6 }).jpeg().toBuffer()
+    const worded = withWords(file, words)
+    const found = await exifr.parse(Buffer.from(worded), { translateValues: false, reviveValues: false, pick: ['DocumentName', 'ImageDescription', 'ModifyDate', 'Orientation'] }) // prettier-ignore
+    expect(found).toMatchObject({
+      ImageDescription: words.description,
+      DocumentName: words.title,
+      Orientation: 6,
+    })
+    expect(found.ModifyDate).toBe('2026:06:12 09:30:00')
+    expect(await pixels(worded)).toEqual(await pixels(file))
+    // Written twice, they are there once.
+    expect(withWords(worded, words)).toEqual(worded)
+  })
+
+  it('of PNG are read by another reader; its checksums are sound and its pixels stay', async () => {
+    const file = await picture().png().toBuffer()
+    const worded = withWords(file, words)
+    const { comments } = await sharp(Buffer.from(worded)).metadata()
+    expect(comments).toEqual(
+      expect.arrayContaining([
+        { keyword: 'Title', text: words.title },
+        { keyword: 'Description', text: words.description },
+      ]),
+    )
+    expect(PNG.sync.read(Buffer.from(worded), { checkCRC: true }).width).toBe(12)
+    expect(await pixels(worded)).toEqual(await pixels(file))
+    expect(withWords(worded, words)).toEqual(worded)
+  })
+
+  it('refuse what is no picture, and notes beyond what a segment holds', () => {
+    expect(() => withWords(new Uint8Array([1, 2, 3]), words)).toThrow(
+      expect.objectContaining({ code: 'not-a-picture' }),
+    )
+    expect(() =>
+      withWords(new Uint8Array([0xff, 0xd8, 0xff, 0xd9]), { ...words, description: 'x'.repeat(70_000) }),
+    ).toThrow(expect.objectContaining({ code: 'too-large' }))
+  })
+})
