@@ -5,11 +5,9 @@ import { stepInHand, wordsIdOf } from '@core/process/run'
 import { dueLooks, hungAtOf, placeOf } from '@core/process/standing'
 import { storyOf } from '@core/process/story'
 import type { PrintRecord } from '@core/judge/printRecord'
-import { digits, formatSize, type UnitChoice } from '@core/quantity/format'
+import type { UnitChoice } from '@core/quantity/format'
 import type { Happening, SheetEvent } from '@core/record/event'
 import type { LookMoment } from '@core/record/judgement'
-import type { MadeNegative } from '@core/record/light'
-import { db } from '../data/db'
 import { logOf } from '../data/log'
 import { addPhoto } from '../data/photos'
 import { useLiveQuery } from '../data/useLiveQuery'
@@ -17,7 +15,6 @@ import { useNow } from '../data/useNow'
 import { useRecording } from '../data/useRecording'
 import { usePictures } from '../data/usePictures'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
-import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import { useKeyRows } from '../shell/keys.store'
 import { useMarginNotes } from '../shell/margin.store'
@@ -31,6 +28,8 @@ import LayerStack from './LayerStack.vue'
 import NoteLine from './NoteLine.vue'
 import { downloadBackLabel, downloadPassport, downloadPicture } from './exportPrint'
 import MeasurePrint from './MeasurePrint.vue'
+import { useMaterials } from './useMaterials'
+import PrintActs from './PrintActs.vue'
 import PrintIdentity from './PrintIdentity.vue'
 import { setBinned } from './printActions'
 import { dryDownNote, fadingNote } from './printNotes'
@@ -56,7 +55,6 @@ const pictures = usePictures(() => one.value?.state.photoIds ?? [], 'original')
 const shownPhoto = ref(-1)
 const photo = computed(() => one.value?.state.photoIds.at(shownPhoto.value))
 const writing = ref<'note' | 'aside' | 'measure' | 'identity' | null>(null)
-const showsMore = ref(false)
 const judging = ref<LookMoment | null>(null)
 
 /** The look to write down next: the latest that is due, or the nearest to come, which would then be early. */
@@ -71,55 +69,10 @@ const isWorking = computed(
   () => one.value && ['planned', 'coat', 'light', 'wet'].includes(placeOf(one.value.state)),
 )
 
-/** Films that were made for this sheet. */
-const films = useLiveQuery(
-  async () =>
-    (await db.negatives.where('sheetId').equals(id.value).toArray())
-      .filter((film) => film.takenBackAt === undefined)
-      .sort((a, b) => a.at - b.at),
-  [],
-  [id],
+const materials = useMaterials(
+  () => one.value,
+  () => id.value,
 )
-const filmLine = (film: MadeNegative) =>
-  [film.fileName, film.layer, film.curve, `${film.pixelsPerInch} to the inch`, momentSaid(film.at, now.now)]
-    .filter(Boolean)
-    .join(', ')
-
-const materials = computed(() => {
-  if (!one.value) return []
-  const { sheet, definition } = one.value
-  const paper = workroom.papers.find((each) => each.id === sheet.paperId)
-  const light = workroom.lights.find((each) => each.id === sheet.lightId)
-  // What was really drawn on, where a mix was counted; before that, the bottles that were chosen.
-  const drawn = one.value.state.steps.flatMap((step) => step.drawn.map((draw) => draw.bottleId))
-  const bottleIds = new Set(drawn.length ? drawn : Object.values(sheet.bottles))
-  const bottles = workroom.bottles.filter((each) => bottleIds.has(each.id))
-  const chosen = definition.choices.flatMap((choice) => {
-    const option = choice.options.find((one) => one.id === sheet.choices[choice.id])
-    return option ? [[choice.name, option.name]] : []
-  })
-  return [
-    [
-      'Size',
-      `${formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })}, ${sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`}`,
-    ],
-    ['Process', definition.name],
-    ['Paper', paper ? `${paper.name}${paper.gramsPerM2 ? `, ${paper.gramsPerM2} g/m²` : ''}` : ''],
-    [
-      'Bottles',
-      bottles
-        .map(
-          (bottle) =>
-            `${bottle.label}, ${bottle.contents.map((held) => `${digits(held.percent)} %`).join(' + ')}`,
-        )
-        .join('; '),
-    ],
-    [sheet.choices.subject === 'photogram' ? 'Laid on it' : 'Negative', sheet.subject],
-    ...films.value.map((film) => ['Film', filmLine(film)]),
-    ['Light', light?.name ?? ''],
-    ...chosen,
-  ].filter(([, value]) => value)
-})
 
 const { record, takeBack } = useRecording(() => id.value)
 async function write(happening: Happening, said: string): Promise<void> {
@@ -214,6 +167,10 @@ async function throwAway(): Promise<void> {
 const diagnose = () => void router.push({ name: 'diagnose', params: { sheetId: id.value } })
 const again = () => void router.push({ name: 'begin', query: { again: id.value } })
 const hasHung = computed(() => hungAt.value !== null && !one.value?.state.setAside)
+/** What the one key does here. */
+const main = computed(
+  () => finishing.value ?? (isWorking.value ? { label: 'Go on with it', act: goToStation } : null),
+)
 const mayDiagnose = computed(() => hungAt.value !== null || !!one.value?.state.setAside)
 const mayLayer = computed(() => hasHung.value && workroom.stack(id.value).at(-1)?.sheet.id === id.value)
 const layOver = () => void router.push({ name: 'begin', query: { over: id.value } })
@@ -363,46 +320,30 @@ useMarginNotes(() => {
       </div>
     </div>
 
-    <div v-if="!judging && !writing" class="PrintThread-acts">
-      <BigTarget v-if="isWorking" label="Go on with it" hint=" " @press="goToStation" />
-      <BigTarget v-if="finishing" :label="finishing.label" hint=" " @press="finishing.act" />
-      <BigTarget
-        v-if="look"
-        :quiet="look.dueAt > now.now"
-        :label="look.words?.title ?? 'Judge it'"
-        hint="j"
-        @press="beginJudging"
-      />
-      <BigTarget
-        quiet
-        :label="isAdding ? 'Adding…' : 'Photograph'"
-        hint="p"
-        :disabled="isAdding"
-        @press="file?.click()"
-      />
-      <BigTarget quiet label="Note" hint="t" @press="writing = 'note'" />
-      <BigTarget v-if="hasHung" quiet label="Measure" hint="m" @press="writing = 'measure'" />
-      <BigTarget v-if="mayDiagnose" quiet label="What went wrong?" hint="w" @press="diagnose" />
-      <BigTarget v-if="one.state.begunAt" quiet label="Print again" hint="r" @press="again" />
-      <BigTarget
-        v-if="!one.state.setAside && one.state.begunAt && !hasHung"
-        quiet
-        label="Set aside"
-        hint="x"
-        @press="writing = 'aside'"
-      />
-      <BigTarget plain :label="showsMore ? 'Less' : 'More'" @press="showsMore = !showsMore" />
-      <template v-if="showsMore">
-        <BigTarget v-if="mayLayer" quiet label="Another layer" hint="l" @press="layOver" />
-        <BigTarget quiet label="Title and edition" hint="e" @press="writing = 'identity'" />
-        <BigTarget quiet label="Passport" @press="giveOut(downloadPassport)" />
-        <BigTarget quiet label="Label for its back" @press="giveOut(downloadBackLabel)" />
-        <BigTarget v-if="photo" quiet label="Picture with its words" @press="giveOut(downloadPicture)" />
-        <BigTarget v-if="hasHung" quiet label="Set aside" hint="x" @press="writing = 'aside'" />
-        <BigTarget quiet label="Into the bin" @press="throwAway" />
-      </template>
-      <BigTarget v-if="one.state.last" plain label="Undo" hint="u" @press="takeBack" />
-    </div>
+    <PrintActs
+      v-if="!judging && !writing"
+      :main="main"
+      :look="look && { label: look.words?.title ?? 'Judge it', isDue: look.dueAt <= now.now }"
+      :is-adding="isAdding"
+      :has-begun="one.state.begunAt !== null"
+      :has-hung="hasHung"
+      :is-aside="one.state.setAside !== null"
+      :has-photo="photo !== undefined"
+      :may-diagnose="mayDiagnose"
+      :may-layer="mayLayer"
+      :may-undo="one.state.last !== null"
+      @look="beginJudging"
+      @photograph="file?.click()"
+      @write="writing = $event"
+      @diagnose="diagnose"
+      @again="again"
+      @layer="layOver"
+      @passport="giveOut(downloadPassport)"
+      @label="giveOut(downloadBackLabel)"
+      @picture="giveOut(downloadPicture)"
+      @bin="throwAway"
+      @undo="takeBack"
+    />
   </div>
 </template>
 
@@ -455,24 +396,6 @@ useMarginNotes(() => {
 
 .PrintThread-photos button[aria-pressed='true'] {
   box-shadow: inset 0 -3px 0 var(--es-ember);
-}
-
-/* Always at hand, however long the thread. */
-.PrintThread-acts {
-  position: sticky;
-  bottom: -24px;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  padding: 10px 0 14px;
-  background: var(--es-page);
-}
-
-.PrintThread-acts :deep(.BigTarget) {
-  gap: 10px;
-  min-height: 48px;
-  padding: 6px 13px;
-  font-size: 16px;
 }
 
 .PrintThread-kin {
