@@ -6,7 +6,7 @@ import { trueBaseDose, VIRTUAL_COATS } from '@core/simulate/coat'
 import { characteristicOf } from '@core/tone/characteristic'
 import { curveOf, stageOf } from '@core/negative/calibration'
 import { passesOf } from '@core/process/baths'
-import { stackOf } from '@core/process/layers'
+import { stacksOf } from '@core/process/layers'
 import { registerOf } from '@core/negative/register'
 import { placeOf } from '@core/process/standing'
 import { looksDue } from '@core/schedule/nextThing'
@@ -102,7 +102,7 @@ describe('the demo scenario', () => {
     expect(passesOf(citrate.id, works)).toHaveLength(3)
 
     const gum = records.sheets.find((sheet) => sheet.over !== undefined)!
-    expect(stackOf(works, gum.id)).toEqual([gum.over, gum.id])
+    expect(stacksOf(works)(gum.id)).toEqual([gum.over, gum.id])
     const register = registerOf(records.registerChecks[0]!.marks)
     expect(register.shift[0]).toBeCloseTo(0.34, 1)
     expect(register.stretchAcross).toBeCloseTo(0.003, 4)

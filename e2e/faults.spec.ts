@@ -1,32 +1,13 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { chromium, expect, test, type BrowserContext } from '@playwright/test'
 import { CHROMIUM, FLAGS, OWN_ADDRESS } from './browser.ts'
+import { storedEvents } from './storage.ts'
 import { plan, secondsOf } from './workroom.ts'
 
 /** Kills in one run; `npm run faults` asks for 50. */
 const KILLS = Number(process.env.FAULT_KILLS ?? 6)
-
-interface Seen {
-  events: { id: string; sheetId: string; index: number; type: string; at: number }[]
-}
-
-/** Everything that lies on the disk of this workroom's logs. */
-const seen = (page: Page): Promise<Seen> =>
-  page.evaluate(
-    () =>
-      new Promise<Seen>((resolve) => {
-        const opening = indexedDB.open('ember-sheet')
-        opening.onsuccess = () => {
-          const all = opening.result.transaction('events').objectStore('events').getAll()
-          all.onsuccess = () => {
-            opening.result.close()
-            resolve({ events: all.result })
-          }
-        }
-      }),
-  )
 
 /** Chance that is the same in every run. */
 function chance(seed: number): () => number {
@@ -55,7 +36,7 @@ test('the browser is killed at random moments of a working session: nothing fini
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible({ timeout: 30_000 })
 
       // What was finished before the last kill is there, whole and in order, and nothing is there by half.
-      const { events } = await seen(page)
+      const events = await storedEvents(page)
       const ids = new Set(events.map((event) => event.id))
       for (const [id] of finished) expect(ids.has(id), `kill ${kill}: ${id}`).toBe(true)
       const bySheet = new Map<string, number[]>()
@@ -67,7 +48,7 @@ test('the browser is killed at random moments of a working session: nothing fini
 
       // A clock that runs shows what its stamp says, to the second.
       const running = page.getByRole('timer')
-      const spread = events.findLast((event) => event.type === 'stepFinished')
+      const spread = events.toSorted((a, b) => a.at - b.at).findLast((event) => event.type === 'stepFinished')
       await page.keyboard.press('4')
       if (spread && (await running.isVisible().catch(() => false))) {
         const before = Date.now()
@@ -95,7 +76,7 @@ test('the browser is killed at random moments of a working session: nothing fini
       const working = done().catch(() => undefined)
       while (Date.now() < until) await new Promise((resolve) => setTimeout(resolve, 20))
       // What lies on the disk at this moment has to be there ever after.
-      for (const event of (await seen(page)).events) finished.set(event.id, event.at)
+      for (const event of await storedEvents(page)) finished.set(event.id, event.at)
       const devtools = await context
         .browser()
         ?.newBrowserCDPSession()
@@ -113,7 +94,7 @@ test('the browser is killed at random moments of a working session: nothing fini
     await page.goto(`${OWN_ADDRESS}/workroom`)
     await page.getByRole('button', { name: 'Look through everything' }).click()
     await expect(page.getByText(/looked at: all as they were written/)).toBeVisible({ timeout: 30_000 })
-    const ids = new Set((await seen(page)).events.map((event) => event.id))
+    const ids = new Set((await storedEvents(page)).map((event) => event.id))
     for (const [id] of finished) expect(ids.has(id)).toBe(true)
     expect(finished.size).toBeGreaterThan(KILLS)
     await context.close()

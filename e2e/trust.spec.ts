@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { DEMO_ADDRESS, OWN_ADDRESS } from './browser.ts'
+import { storedEvents } from './storage.ts'
 import { open, photograph, plan } from './workroom.ts'
 
 test('from an empty workroom to a planned print in one page, and round the demo without touching it', async ({
@@ -92,11 +93,11 @@ test('a full disk: said, nothing half written, and written with its own moment o
   await expect(page.getByRole('button', { name: 'Next drop' })).toBeVisible()
   // The browser itself says so when a write does not fit; here it says it of the next one.
   await page.evaluate(() => {
-    const add = IDBObjectStore.prototype.add
+    const put = IDBObjectStore.prototype.put
     ;(window as unknown as { room: () => void }).room = () => {
-      IDBObjectStore.prototype.add = add
+      IDBObjectStore.prototype.put = put
     }
-    IDBObjectStore.prototype.add = function () {
+    IDBObjectStore.prototype.put = function () {
       throw new DOMException('no room', 'QuotaExceededError')
     }
   })
@@ -108,19 +109,7 @@ test('a full disk: said, nothing half written, and written with its own moment o
   await page.evaluate(() => (window as unknown as { room: () => void }).room())
   await page.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByLabel('Iron citrate, drops really in the glass')).toHaveValue('1')
-  const at = await page.evaluate(
-    () =>
-      new Promise<number>((resolve) => {
-        const opening = indexedDB.open('ember-sheet')
-        opening.onsuccess = () => {
-          const all = opening.result.transaction('events').objectStore('events').getAll()
-          all.onsuccess = () => {
-            opening.result.close()
-            resolve(all.result.find((one: { type: string }) => one.type === 'dropped').at)
-          }
-        }
-      }),
-  )
+  const at = (await storedEvents(page)).find((event) => event.type === 'dropped')?.at ?? 0
   expect(Math.abs(at - pressed)).toBeLessThan(3000)
   await devtools.detach()
 })

@@ -224,7 +224,8 @@ describe('a shelf in an archive', () => {
         ),
       )
     const before = await counts()
-    const { writeArchive, readArchive } = await import('@core/record/archive')
+    const { writeArchive } = await import('@core/record/archive')
+    const { readArchive } = await import('@core/record/archiveReading')
     const { emptyRecords } = await import('@core/record/records')
     const records = {
       ...emptyRecords(),

@@ -7,21 +7,31 @@ import type * as archives from './archives'
 import type * as db from './db'
 import type * as holdings from './holdings'
 import type * as log from './log'
+import type * as pictures from './pictures'
 import type * as standings from './standings'
 import type * as workroomDb from './workroomDb'
 import { applyMerge, conflictKey, planMerge } from '@core/record/merge'
-import { emptyRecords } from '@core/record/records'
+import { looseEnds } from '@core/record/looseEnds'
+import { emptyRecords, type WorkroomRecords } from '@core/record/records'
+import type { RunState } from '@core/process/run'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.
 Object.assign(globalThis, { document: { querySelector: () => null, addEventListener: () => undefined } })
 
-type Data = typeof log & typeof db & typeof archives & typeof holdings & typeof standings & typeof workroomDb
+type Data = typeof pictures &
+  typeof log &
+  typeof db &
+  typeof archives &
+  typeof holdings &
+  typeof standings &
+  typeof workroomDb
 let data: Data
 
 beforeAll(async () => {
   data = {
     ...(await import('./db')),
     ...(await import('./log')),
+    ...(await import('./pictures')),
     ...(await import('./archives')),
     ...(await import('./holdings')),
     ...(await import('./standings')),
@@ -140,9 +150,16 @@ describe('rebuildStandings', () => {
 
 const ofSheet = (events: readonly SheetEvent[]) => events.filter((event) => event.sheetId === SHEET)
 
+/** What reading an archive finds its logs to amount to. */
+function statesOf(records: WorkroomRecords): Map<string, RunState> {
+  const states = new Map<string, RunState>()
+  expect([...looseEnds(records, (state) => states.set(state.sheetId, state))]).toEqual([])
+  return states
+}
+
 describe('writeImport', () => {
   const prepared = (here: ReturnType<typeof workroom>['records'] | null, theirs = workroom()) => ({
-    workroom: theirs,
+    workroom: { ...theirs, states: statesOf(theirs.records) },
     plan: planMerge(here ?? emptyRecords(), theirs.records),
   })
 
@@ -160,7 +177,8 @@ describe('writeImport', () => {
       data.writeImport(data.db, prepared(null).workroom, new Set(), undefined, stop),
     ).rejects.toThrow(refusing('called-off'))
     expect(await data.db.sheets.count()).toBe(0)
-    expect(await data.db.events.count()).toBe(0)
+    expect(await data.db.logs.count()).toBe(0)
+    expect(await data.db.packs.count()).toBe(0)
   })
 
   it('fills an empty workroom: records, logs, standings and pixels', async () => {
@@ -172,14 +190,17 @@ describe('writeImport', () => {
     expect((await data.db.standings.get(records.paperRuns[0]!.id))?.place).toBe('paper')
     expect(await data.db.papers.toArray()).toEqual(records.papers)
     expect(await data.db.photos.toArray()).toEqual(records.photos)
-    expect(await data.db.pixels.count()).toBe(1)
+    const [id] = [...workroom().pixels.keys()]
+    const original = (await data.picturesIn(data.db, [id!], 'original')).get(id!)
+    expect(new Uint8Array(await original!.arrayBuffer())).toEqual(workroom().pixels.get(id!)!.original)
     expect((await data.db.standings.get(SHEET))?.place).toBe('line')
   })
 
   it('does nothing the second time', async () => {
     await data.writeImport(data.db, prepared(null).workroom, new Set())
     await data.writeImport(data.db, prepared(workroom().records).workroom, new Set())
-    expect(await data.db.events.count()).toBe(workroom().records.events.length)
+    expect((await data.allRecords(data.db)).events).toHaveLength(workroom().records.events.length)
+    expect(await data.db.packs.count()).toBe(1)
     expect(await data.db.sheets.count()).toBe(1)
   })
 
@@ -251,6 +272,8 @@ describe('a workroom of version 1', () => {
       .add({ id: uuid(3), label: 'A-7', component: 'iron', percentWv: 25, note: '', changedAt: T0 })
     await old.table('events').bulkAdd(logOf(wholeJob))
     await old.table('standings').add({ sheetId: SHEET, place: 'coat', state: { of: 'an older shape' } })
+    const [original, thumbnail] = [new Blob(['the whole picture']), new Blob(['small'])]
+    await old.table('pixels').add({ id: uuid(70), original, thumbnail })
     old.close()
 
     const taken = new data.WorkroomDb(name)
@@ -262,28 +285,81 @@ describe('a workroom of version 1', () => {
     })
     expect(await taken.standings.get(SHEET)).toMatchObject({ place: 'line', state: { coatsJudged: [] } })
     expect(await taken.takings.count()).toBe(0)
+    expect(await data.logIn(taken, SHEET)).toEqual(logOf(wholeJob))
+    const picture = async (which: 'original' | 'thumbnail') =>
+      (await data.picturesIn(taken, [uuid(70)], which)).get(uuid(70))?.text()
+    expect(await picture('original')).toBe('the whole picture')
+    expect(await picture('thumbnail')).toBe('small')
     taken.close()
   })
 })
 
-describe('the tables', () => {
-  it('refuse a second event at the same place of a log', async () => {
-    const [first] = logOf([[0, begun]])
-    await data.db.events.add(first!)
-    await expect(data.db.events.add({ ...first!, id: uuid(5) })).rejects.toThrow()
+describe('pictures', () => {
+  const bytes = (text: string) => new TextEncoder().encode(text)
+  const three = [1, 2, 3].map((n) => ({
+    id: uuid(n),
+    original: bytes(`original ${n}`),
+    thumbnail: bytes(`t${n}`),
+  }))
+  const read = async (n: number) => {
+    const [original, thumbnail] = await Promise.all(
+      (['original', 'thumbnail'] as const).map(async (which) =>
+        (await data.picturesIn(data.db, [uuid(n)], which)).get(uuid(n))?.text(),
+      ),
+    )
+    return original && [original, thumbnail]
+  }
+
+  it('lie behind each other in one pack and are found again', async () => {
+    await data.storePictures(data.db, three)
+    expect(await data.db.packs.count()).toBe(1)
+    for (const n of [1, 2, 3]) expect(await read(n)).toEqual([`original ${n}`, `t${n}`])
+    expect(await read(4)).toBeUndefined()
   })
 
+  it('leave nothing on the disk when they go, and what lay beside them stays', async () => {
+    await data.storePictures(data.db, three)
+    await data.dropPictures(data.db, [uuid(2)])
+    expect([await read(1), await read(2), await read(3)]).toEqual([
+      ['original 1', 't1'],
+      undefined,
+      ['original 3', 't3'],
+    ])
+    const [pack, ...others] = await data.db.packs.toArray()
+    expect(others).toEqual([])
+    expect(await pack?.bytes.text()).toBe('original 1t1original 3t3')
+    await data.dropPictures(data.db, [uuid(1), uuid(3)])
+    expect([await data.db.packs.count(), await data.db.pixels.count()]).toEqual([0, 0])
+  })
+
+  it('that went missing come back with an archive that has them', async () => {
+    const theirs = { ...workroom(), states: statesOf(workroom().records) }
+    await data.writeImport(data.db, theirs, new Set())
+    const [id] = [...theirs.pixels.keys()]
+    await data.dropPictures(data.db, [id!])
+    await data.writeImport(data.db, theirs, new Set())
+    expect((await data.picturesIn(data.db, [id!], 'thumbnail')).size).toBe(1)
+  })
+})
+
+describe('the tables', () => {
   it('list a log in its order, and of one sheet only', async () => {
-    const [a, b] = [
-      logOf(wholeJob, uuid(1)),
-      logOf(wholeJob.slice(0, 3), uuid(2)).map((event) => ({
-        ...event,
-        id: `${event.id.slice(0, -4)}9${event.id.slice(-3)}`,
-      })),
-    ]
-    await data.db.events.bulkAdd([...a, ...b].reverse())
+    const [a, b] = [logOf(wholeJob, uuid(1)), logOf(wholeJob.slice(0, 3), uuid(2))]
+    await data.db.logs.bulkAdd([data.logRowOf(uuid(1), a), data.logRowOf(uuid(2), b)])
     expect(await data.logOf(uuid(1))).toEqual(a)
     expect(await data.logOf(uuid(2))).toEqual(b)
+  })
+
+  it('keep words with line breaks, commas and quotes as they are', async () => {
+    const text = 'a\nb, "c" \u2028\u2029 \\n'
+    await data.append(SHEET, begun)
+    await data.append(SHEET, { type: 'noted', text })
+    await data.append(SHEET, { type: 'noted', text })
+    expect((await data.logOf(SHEET)).map((event) => event.type === 'noted' && event.text)).toEqual([
+      false,
+      text,
+      text,
+    ])
   })
 
   it('hold a plan of every kind of step', () => {

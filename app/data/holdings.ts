@@ -1,12 +1,13 @@
 import type { Table } from 'dexie'
 import { CoreError } from '@core/errors'
-import type { Workroom } from '@core/record/archive'
-import type { SheetEvent } from '@core/record/event'
+import type { PhotoPixels } from '@core/record/archive'
+import type { ReadWorkroom } from '@core/record/archiveReading'
 import { logsBySheet } from '@core/record/logs'
 import { applyMerge, KINDS, planMerge } from '@core/record/merge'
 import type { WorkroomRecords } from '@core/record/records'
-import { replay } from '@core/process/run'
-import { rowOf, type WorkroomDb } from './workroomDb'
+import { emptyRun } from '@core/process/run'
+import { storePictures } from './pictures'
+import { eventsIn, logRowOf, rowOf, type WorkroomDb } from './workroomDb'
 
 /** How far long work has come, 0 to 1, and what it is doing. */
 export type Progress = (share: number, doing: string) => void
@@ -14,19 +15,21 @@ export type Progress = (share: number, doing: string) => void
 export type Pulse = () => void
 
 const tables = (db: WorkroomDb) =>
-  [...KINDS.map((name) => db[name]), db.events, db.standings, db.pixels, db.traces] as Table[]
+  [...KINDS.map((name) => db[name]), db.logs, db.standings, db.pixels, db.packs, db.traces] as Table[]
 
 /** Every record of a workroom, as one moment saw it. */
 export function allRecords(db: WorkroomDb): Promise<WorkroomRecords> {
   return db.transaction('r', tables(db), async () => {
     const lists = await Promise.all(KINDS.map(async (name) => [name, await (db[name] as Table).toArray()]))
-    const events = await db.events.orderBy('[sheetId+index]').toArray()
+    const events = (await db.logs.toArray()).flatMap(eventsIn)
     return { ...Object.fromEntries(lists), events } as WorkroomRecords
   })
 }
 
 /** Rows written at once: few enough that progress is seen and a stop is heard. */
 const PIECE = 1000
+/** Photographs laid into one pack: large enough to be quick, small enough to be packed anew when one of them goes. */
+const PACK = 200
 
 /**
  * Writes what an archive brings, all of it or nothing.
@@ -36,80 +39,59 @@ const PIECE = 1000
  */
 export async function writeImport(
   db: WorkroomDb,
-  workroom: Workroom,
+  { records: theirs, pixels, states }: ReadWorkroom,
   takeTheirs: ReadonlySet<string>,
   progress: Progress = () => undefined,
   pulse: Pulse = () => undefined,
 ): Promise<void> {
   await db.transaction('rw', tables(db), async () => {
     // Worked out afresh: another window may have gone on since the archive was read.
-    const here = await allRecords(db)
-    const { records, replaceLogs } = applyMerge(
-      planMerge(here, workroom.records),
-      workroom.records,
-      takeTheirs,
-    )
-    const events = records.events
-    const touched = [
-      ...new Set([
-        ...records.sheets.map((sheet) => sheet.id),
-        ...records.paperRuns.map((run) => run.id),
-        ...events.map((event) => event.sheetId),
-      ]),
-    ]
+    const plan = planMerge(await allRecords(db), theirs)
+    const { records } = applyMerge(plan, theirs, takeTheirs)
+    // A log that is new, carried on or replaced is the archive's from its beginning to its end.
+    const touched = new Set([
+      ...records.events.map((event) => event.sheetId),
+      ...[...plan.added.sheets, ...plan.added.paperRuns].map((one) => one.id),
+    ])
+    const logs = [...logsBySheet(theirs.events)].filter(([id]) => touched.has(id))
+    // A picture that went missing here comes back too.
+    const have = new Set(await db.pixels.toCollection().primaryKeys())
+    const pictures = theirs.photos.filter((photo) => !have.has(photo.id))
     const total =
       KINDS.reduce((sum, kind) => sum + records[kind].length, 0) +
-      events.length +
-      records.photos.length +
-      touched.length
+      pictures.length +
+      logs.length +
+      touched.size
     let done = 0
-    const inPieces = async <Row>(rows: readonly Row[], write: (piece: Row[]) => Promise<unknown>) => {
-      for (let from = 0; from < rows.length; from += PIECE) {
+    const inPieces = async <Row>(
+      rows: readonly Row[],
+      write: (piece: Row[]) => Promise<unknown>,
+      size = PIECE,
+    ) => {
+      for (let from = 0; from < rows.length; from += size) {
         pulse()
-        await write(rows.slice(from, from + PIECE))
-        done += Math.min(PIECE, rows.length - from)
+        await write(rows.slice(from, from + size))
+        done += Math.min(size, rows.length - from)
         progress(done / (total || 1), 'writing')
       }
     }
 
-    for (const sheetId of replaceLogs)
-      await db.events.where('[sheetId+index]').between([sheetId, 0], [sheetId, Infinity]).delete()
+    await inPieces(
+      pictures,
+      (piece) =>
+        storePictures(
+          db,
+          piece.map(({ id }) => ({ id, ...(pixels.get(id) as PhotoPixels) })),
+        ),
+      PACK,
+    )
     for (const name of KINDS)
       await inPieces(records[name] as object[], (piece) => (db[name] as Table).bulkPut(piece))
-    // None of these is here: they are new, or their log was just removed. Putting would look for each first.
-    await inPieces(events, (piece) => db.events.bulkAdd(piece))
-    await inPieces(records.photos, (piece) =>
-      db.pixels.bulkPut(
-        piece.flatMap((photo) => {
-          const pixels = workroom.pixels.get(photo.id)
-          return pixels
-            ? [
-                {
-                  id: photo.id,
-                  original: blobOf(pixels.original, photo.mime),
-                  thumbnail: blobOf(pixels.thumbnail, 'image/jpeg'),
-                },
-              ]
-            : []
-        }),
-      ),
-    )
-    const logs = logsOf(here, records, new Set(replaceLogs))
-    await inPieces(touched, (piece) =>
-      db.standings.bulkPut(piece.map((id) => rowOf(replay(id, logs.get(id) ?? [])))),
+    await inPieces(logs, (piece) => db.logs.bulkPut(piece.map(([id, log]) => logRowOf(id, log))))
+    await inPieces([...touched], (piece) =>
+      db.standings.bulkPut(piece.map((id) => rowOf(states.get(id) ?? emptyRun(id)))),
     )
   })
-}
-
-/** Whole logs after the import: what was here, but for those that are replaced, and what came. */
-function logsOf(
-  here: WorkroomRecords,
-  brought: WorkroomRecords,
-  replaced: ReadonlySet<string>,
-): Map<string, SheetEvent[]> {
-  const wanted = new Set(brought.events.map((event) => event.sheetId))
-  const kept = here.events.filter((event) => wanted.has(event.sheetId) && !replaced.has(event.sheetId))
-  return logsBySheet([...kept, ...brought.events])
 }
 
 /** Empties a workroom. The caller has made sure that this is meant. */
@@ -124,5 +106,3 @@ export const calledOff = () =>
     problem: 'It was stopped.',
     remedy: 'Nothing of it was written; begin again whenever you like.',
   })
-
-const blobOf = (bytes: Uint8Array, type: string) => new Blob([bytes as Uint8Array<ArrayBuffer>], { type })

@@ -3,6 +3,7 @@ import { CoreError } from '@core/errors'
 import { advance, emptyRun, replay, type RunState } from '@core/process/run'
 import { SheetEvent, type Happening } from '@core/record/event'
 import { db, rowOf } from './db'
+import { eventsIn } from './workroomDb'
 import { logIn } from './standings'
 
 /**
@@ -17,7 +18,7 @@ export function append(
   // Taken before anything is waited for: what counts is when the key was pressed, not when the disk was ready.
   pressedAt: number = Date.now(),
 ): Promise<RunState> {
-  return db.transaction('rw', db.events, db.standings, async () => {
+  return db.transaction('rw', db.logs, db.standings, async () => {
     const state = (await db.standings.get(sheetId))?.state ?? emptyRun(sheetId)
     const event = SheetEvent.parse({
       ...happening,
@@ -27,9 +28,9 @@ export function append(
       // A system clock that was set back must not bend the order of what happened.
       at: Math.max(pressedAt, state.lastAt),
     })
-    const next =
-      event.type === 'undone' ? replay(sheetId, [...(await logOf(sheetId)), event]) : advance(state, event)
-    await db.events.add(event)
+    const row = await db.logs.get(sheetId)
+    const next = event.type === 'undone' ? replay(sheetId, [...eventsIn(row), event]) : advance(state, event)
+    await db.logs.put({ sheetId, lines: [...(row ? [row.lines] : []), JSON.stringify(event)].join('\n') })
     await db.standings.put(rowOf(next))
     return next
   })

@@ -1,12 +1,12 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { CoreError } from '@core/errors'
-import { RECORD_VERSION } from '@core/record/records'
 import { db } from './db'
 import { storageFault } from './storageFaults'
+import { STORAGE_VERSION } from './workroomDb'
 
-/** Version of the storage that this code brings, as the browser counts it. */
-const OWN_VERSION = 10 * RECORD_VERSION
+/** Version of the storage that this code brings, as the browser counts it: ten to each of the storage library's. */
+const OWN_VERSION = 10 * STORAGE_VERSION
 
 /** Above this share of what the browser gives, one is told. */
 const NEARLY_FULL = 0.85

@@ -5,6 +5,7 @@ import { startWorker } from '../workers/start'
 import type { ThumbnailAnswer } from '../workers/thumbnail.worker'
 import { db } from './db'
 import { append } from './log'
+import { storePictures } from './pictures'
 
 /**
  * Adds a photograph of a print: the file as it is, a small one made off the main thread, and a line in the log.
@@ -28,9 +29,9 @@ export async function addPhoto(sheetId: string, file: File): Promise<void> {
     ...(sha256 && { sha256 }),
     note: file.name.slice(0, 200),
   })
-  await db.transaction('rw', [db.photos, db.pixels, db.events, db.standings], async () => {
+  await db.transaction('rw', [db.photos, db.pixels, db.packs, db.logs, db.standings], async () => {
     await db.photos.add(photo)
-    await db.pixels.add({ id: photo.id, original: file, thumbnail })
+    await storePictures(db, [{ id: photo.id, original: file, thumbnail }])
     await append(sheetId, { type: 'photographed', photoId: photo.id })
   })
 }

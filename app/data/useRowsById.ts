@@ -49,6 +49,27 @@ export function useRowsById<Row extends object>(
         revisions.delete(id)
       }
     const fresh = keys.filter(([id, revision]) => revisions.get(id) !== revision || !next.has(id))
+    if (fresh.length > PIECE) await takeWhole(new Map(fresh), next)
+    else await takeEach(fresh, next)
+    rows.value = next
+  }
+
+  /** Where much is new, rows are read one after the other as they lie, which is several times faster than asking for each. */
+  async function takeWhole(fresh: ReadonlyMap<string, unknown>, next: Map<string, Row>): Promise<void> {
+    const key = table.schema.primKey.keyPath as keyof Row
+    for (let last = ''; ;) {
+      const piece = await table.where(':id').above(last).limit(PIECE).toArray()
+      for (const row of piece) {
+        const id = (last = row[key] as string)
+        if (!fresh.has(id)) continue
+        next.set(id, row)
+        revisions.set(id, fresh.get(id))
+      }
+      if (piece.length < PIECE) return
+    }
+  }
+
+  async function takeEach(fresh: readonly [string, unknown][], next: Map<string, Row>): Promise<void> {
     for (let from = 0; from < fresh.length; from += PIECE) {
       const piece = fresh.slice(from, from + PIECE)
       const found = await table.bulkGet(piece.map(([id]) => id))
@@ -59,7 +80,6 @@ export function useRowsById<Row extends object>(
         revisions.set(id, revision)
       }
     }
-    rows.value = next
   }
 
   const subscription = liveQuery(() => table.orderBy(index).keys()).subscribe({

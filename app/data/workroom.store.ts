@@ -3,8 +3,8 @@ import { computed } from 'vue'
 import { processes, treatments } from '@library/index'
 import { takenByBottle } from '@core/chemistry/lots'
 import { emptyRun, type RunState } from '@core/process/run'
-import { coveredIds, stackOf } from '@core/process/layers'
-import { placeOf } from '@core/process/standing'
+import { coveredIds, stacksOf } from '@core/process/layers'
+import { isOpen } from '@core/process/standing'
 import { unknownProcess } from '@core/process/unknown'
 import type { ProcessDefinition } from '@core/record/definition'
 import type { PaperRun, Sheet } from '@core/record/records'
@@ -115,15 +115,18 @@ export const useWorkroom = defineStore('workroom', () => {
   )
   /** Sheets that a further layer lies over: what is still to be done with them is done with the upper layer. */
   const covered = computed(() => coveredIds(sheets.value))
+  /** Layers of one sheet of paper, lowest first, by the id of each; only of sheets that have more than one. */
+  const layered = computed(() => {
+    const idsOf = stacksOf(sheets.value)
+    const stacks = sheets.value
+      .filter((one) => one.sheet.over !== undefined)
+      .map((one) => idsOf(one.sheet.id).flatMap((id) => byId.value.get(id) ?? []))
+    return new Map(stacks.flatMap((each) => each.map((one) => [one.sheet.id, each])))
+  })
   /** Sheets that something is still to come of, or that were in hand lately: those that clocks and lists of the day ask. */
   const open = computed(() => {
-    const since = Date.now() - LATELY_MS
-    return sheets.value.filter(
-      ({ state }) =>
-        state.lastAt > since ||
-        !['finished', 'setAside'].includes(placeOf(state)) ||
-        state.judgements.at(-1)?.lookAgainAt !== undefined,
-    )
+    const now = Date.now()
+    return sheets.value.filter(({ state }) => state.lastAt > now - LATELY_MS || isOpen(state, now))
   })
   /** What the logs of open work amount to, uppermost layers only. */
   const states = computed(() =>
@@ -147,7 +150,8 @@ export const useWorkroom = defineStore('workroom', () => {
 
   const find = (id: string): SheetInRoom | undefined => byId.value.get(id)
   /** Every layer of a sheet of paper, lowest first. */
-  const stack = (id: string): SheetInRoom[] => stackOf(sheets.value, id).flatMap((each) => find(each) ?? [])
+  const stack = (id: string): SheetInRoom[] =>
+    layered.value.get(id) ?? [byId.value.get(id)].filter((one) => one !== undefined)
   const findTreatment = (id: string): TreatmentInRoom | undefined => treatmentById.value.get(id)
   /** Whatever has this id and a log. */
   function work(id: string): WorkInRoom | undefined {
@@ -167,6 +171,7 @@ export const useWorkroom = defineStore('workroom', () => {
     treatmentRuns,
     states,
     covered,
+    layered,
     stack,
     papers,
     pieces,

@@ -24,6 +24,9 @@ import type {
   Waste,
 } from '@core/record/records'
 
+/** Goes up with every new version of the records, and whenever they are stored in another way. */
+export const STORAGE_VERSION = 6
+
 /** What the log of a sheet or a treatment amounts to, kept beside it so that lists need not replay every log. Rebuilt, never exported. */
 export interface StandingRow {
   sheetId: string
@@ -40,12 +43,37 @@ export interface TraceRow {
   samples: Sample[]
 }
 
-/** Pixels of one photograph, under the photo's id. */
+/**
+ * The log of a sheet or a treatment: an event a line, in order, each as JSON. One row a log and not one an event, since
+ * the browser takes its time for every row.
+ */
+export interface LogRow {
+  sheetId: string
+  lines: string
+}
+
+/** Pictures laid one behind the other in one file. */
+export interface PackRow {
+  id: string
+  bytes: Blob
+}
+
+/** Where the pixels of one photograph lie, under the photo's id: the pack, and from which byte to which. */
 export interface PixelsRow {
   id: string
-  original: Blob
-  thumbnail: Blob
+  pack: string
+  original: readonly [from: number, to: number]
+  thumbnail: readonly [from: number, to: number]
 }
+
+export const logRowOf = (sheetId: string, events: readonly SheetEvent[]): LogRow => ({
+  sheetId,
+  lines: events.map((event) => JSON.stringify(event)).join('\n'),
+})
+
+/** JSON has no line breaks of its own, so a log is one list when they are read as commas. */
+export const eventsIn = (row: LogRow | undefined): SheetEvent[] =>
+  row ? (JSON.parse(`[${row.lines.replaceAll('\n', ',')}]`) as SheetEvent[]) : []
 
 export const rowOf = (state: RunState): StandingRow => ({
   sheetId: state.sheetId,
@@ -54,9 +82,34 @@ export const rowOf = (state: RunState): StandingRow => ({
   state,
 })
 
+/** The file of a photograph as it was added, and a small JPEG of it for lists. */
+export interface Picture<Bytes = Blob> {
+  id: string
+  original: Bytes
+  thumbnail: Bytes
+}
+
+/** Lays pictures one behind the other. */
+export function packOf(
+  packId: string,
+  pictures: readonly Picture<Blob | Uint8Array>[],
+): { pack: PackRow; rows: PixelsRow[] } {
+  let at = 0
+  const span = (bytes: Blob | Uint8Array) =>
+    [at, (at += bytes instanceof Blob ? bytes.size : bytes.length)] as const
+  const rows = pictures.map(({ id, original, thumbnail }): PixelsRow => ({
+    id,
+    pack: packId,
+    original: span(original),
+    thumbnail: span(thumbnail),
+  }))
+  const bytes = new Blob(pictures.flatMap(({ original, thumbnail }) => [original, thumbnail]) as BlobPart[])
+  return { pack: { id: packId, bytes }, rows }
+}
+
 export class WorkroomDb extends Dexie {
   declare sheets: Table<Sheet, string>
-  declare events: Table<SheetEvent, string>
+  declare logs: Table<LogRow, string>
   declare standings: Table<StandingRow, string>
   declare papers: Table<Paper, string>
   declare pieces: Table<Piece, string>
@@ -80,6 +133,7 @@ export class WorkroomDb extends Dexie {
   declare diagnoses: Table<Diagnosis, string>
   declare traces: Table<TraceRow, string>
   declare pixels: Table<PixelsRow, string>
+  declare packs: Table<PackRow, string>
 
   constructor(name: string) {
     // Strict: an event counts as written only once it lies on the disk, since a clock may hang on it.
@@ -126,6 +180,9 @@ export class WorkroomDb extends Dexie {
         diagnoses: 'id, sheetId',
       })
       .upgrade(rebuildRows)
+    this.version(STORAGE_VERSION)
+      .stores({ events: null, logs: 'sheetId', pixels: 'id, pack', packs: 'id' })
+      .upgrade(toVersion6)
   }
 }
 
@@ -148,4 +205,17 @@ async function rebuildRows(transaction: Transaction): Promise<void> {
   await transaction
     .table<StandingRow>('standings')
     .bulkPut([...logs].map(([id, log]) => rowOf(replay(id, log))))
+}
+
+/** Events were a row each, and pictures two files each. */
+async function toVersion6(transaction: Transaction): Promise<void> {
+  const logs = logsBySheet(await transaction.table<SheetEvent>('events').toArray())
+  await transaction.table<LogRow>('logs').bulkAdd([...logs].map(([id, log]) => logRowOf(id, log)))
+  const pixels = transaction.table<PixelsRow, string>('pixels')
+  for (const id of await pixels.toCollection().primaryKeys()) {
+    const old = (await pixels.get(id)) as unknown as { original: Blob; thumbnail: Blob }
+    const { pack, rows } = packOf(id, [{ id, ...old }])
+    await transaction.table<PackRow>('packs').add(pack)
+    await pixels.bulkPut(rows)
+  }
 }

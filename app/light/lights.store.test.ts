@@ -48,11 +48,12 @@ afterAll(async () => {
 
 async function room(count = 9) {
   const { db, rowOf } = await import('../data/db')
+  const { logRowOf } = await import('../data/workroomDb')
   await Promise.all(db.tables.map((table) => table.clear()))
   await db.lights.add(box)
   await db.sheets.add({ ...sheet, lightId: box.id })
   const log = logOf(wholeJob.slice(0, count))
-  await db.events.bulkAdd(log)
+  await db.logs.add(logRowOf(SHEET, log))
   await db.standings.put(rowOf(replay(SHEET, log)))
   freshStores()
   listeners.length = 0

@@ -84,7 +84,7 @@ async function walk(event: KeyboardEvent): Promise<void> {
         v-for="one in inLine(line.index)"
         :key="one.sheet.id"
         :one="one"
-        :layers="workroom.stack(one.sheet.id).length"
+        :layers="workroom.layered.get(one.sheet.id)?.length ?? 1"
         :picture="pictures.get(one.state.photoIds.at(-1) ?? '')"
         :is-picked="picks.has(one.sheet.id)"
         :may-pick="!picks.isFull"

@@ -34,7 +34,7 @@ const names = computed(() => ({
   bottles: new Map(workroom.bottles.map((one) => [one.id, one])),
 }))
 const texts = new ThreadTexts()
-const textOf = (one: SheetInRoom) => texts.of(workroom.stack(one.sheet.id), names.value)
+const textOf = (one: SheetInRoom) => texts.of(workroom.layered.get(one.sheet.id) ?? [one], names.value)
 const shown = computed(() => found(onLine.value, filter.value, textOf))
 const open = (sheetId: string) => void router.push({ name: 'print', params: { sheetId } })
 

@@ -8,6 +8,7 @@ import type { UnitChoice } from '@core/quantity/format'
 import type { SheetEvent } from '@core/record/event'
 import { care } from '@library/index'
 import { db } from '../data/db'
+import { picturesIn } from '../data/pictures'
 import { saveFile } from '../shell/saveFile'
 import type { PassportPicture } from './passportPdf'
 
@@ -62,18 +63,19 @@ export async function downloadPicture(
 
 async function pictureFor({ state }: PrintRecord): Promise<PassportPicture | null> {
   const id = state.photoIds.at(-1)
-  const [photo, pixels] = id ? await Promise.all([db.photos.get(id), db.pixels.get(id)]) : []
-  if (!photo || !pixels) return null
+  const photo = id ? await db.photos.get(id) : undefined
+  const original = photo && (await picturesIn(db, [photo.id], 'original')).get(photo.id)
+  if (!photo || !original) return null
   const { widthPixels: width, heightPixels: height } = photo
   if (photo.mime === 'image/webp') {
-    const picture = await createImageBitmap(pixels.original)
+    const picture = await createImageBitmap(original)
     const canvas = new OffscreenCanvas(picture.width, picture.height)
     canvas.getContext('2d')?.drawImage(picture, 0, 0)
     const png = await canvas.convertToBlob({ type: 'image/png' })
     return { data: new Uint8Array(await png.arrayBuffer()), kind: 'PNG', width, height }
   }
   return {
-    data: new Uint8Array(await pixels.original.arrayBuffer()),
+    data: new Uint8Array(await original.arrayBuffer()),
     kind: photo.mime === 'image/png' ? 'PNG' : 'JPEG',
     width,
     height,

@@ -4,6 +4,8 @@ import { logOf, SHEET, sheet, T0, uuid, wholeJob } from '@core/fixtures/workroom
 import { replay } from '@core/process/run'
 import type * as database from '../data/db'
 import type * as actions from './printActions'
+import { logIn } from '../data/standings'
+import { logRowOf } from '../data/workroomDb'
 import { storageFault } from '../data/storageFaults'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.
@@ -22,7 +24,7 @@ beforeEach(async () => {
   await db.delete()
   await db.open()
   await db.sheets.add(sheet)
-  await db.events.bulkAdd(logOf(wholeJob))
+  await db.logs.add(logRowOf(SHEET, logOf(wholeJob)))
   await db.standings.add(rowOf(replay(SHEET, logOf(wholeJob))))
 })
 const refusing = (code: string) => expect.objectContaining({ code })
@@ -64,7 +66,7 @@ describe('the bin', () => {
     await db.sheets.add(again)
     await db.diagnoses.add({ id: uuid(75), sheetId: SHEET, at: T0, symptoms: ['pale'], answers: {}, ruledOut: [], note: '', changedAt: T0 }) // prettier-ignore
     await act.removeForGood([SHEET])
-    expect(await Promise.all([db.events, db.standings, db.diagnoses].map((table) => table.count()))).toEqual([
+    expect(await Promise.all([db.logs, db.standings, db.diagnoses].map((table) => table.count()))).toEqual([
       0, 0, 0,
     ])
     expect((await db.sheets.get(uuid(8)))?.after).toBeUndefined()
@@ -73,7 +75,7 @@ describe('the bin', () => {
   it('keeps a sheet that another one lies over', async () => {
     await db.sheets.add({ ...sheet, id: uuid(9), over: SHEET })
     await expect(act.removeForGood([SHEET])).rejects.toThrow(refusing('still-needed'))
-    expect(await db.events.count()).toBe(wholeJob.length)
+    expect(await logIn(db, SHEET)).toHaveLength(wholeJob.length)
     await act.removeForGood([SHEET, uuid(9)])
     expect(await db.sheets.count()).toBe(0)
   })

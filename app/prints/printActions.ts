@@ -3,6 +3,7 @@ import { CoreError } from '@core/errors'
 import { Diagnosis } from '@core/record/judgement'
 import { Sheet } from '@core/record/records'
 import { db } from '../data/db'
+import { dropPictures } from '../data/pictures'
 
 /** What of a sheet may still be changed when it is printed. */
 export type SheetIdentity = Pick<Sheet, 'title' | 'portfolio' | 'subject' | 'edition'>
@@ -66,10 +67,11 @@ export async function removeForGood(sheetIds: readonly string[]): Promise<void> 
     'rw',
     [
       db.sheets,
-      db.events,
+      db.logs,
       db.standings,
       db.photos,
       db.pixels,
+      db.packs,
       db.registerChecks,
       db.diagnoses,
       db.traces,
@@ -93,9 +95,9 @@ export async function removeForGood(sheetIds: readonly string[]): Promise<void> 
         }
       for (const id of sheetIds) {
         const photos = await db.photos.where('sheetId').equals(id).primaryKeys()
-        await db.pixels.bulkDelete(photos)
+        await dropPictures(db, photos)
         await db.photos.bulkDelete(photos)
-        await db.events.where('[sheetId+index]').between([id, 0], [id, Infinity]).delete()
+        await db.logs.delete(id)
         await db.registerChecks.where('sheetId').equals(id).delete()
         await db.diagnoses.where('sheetId').equals(id).delete()
         await db.traces.where('sheetId').equals(id).delete()

@@ -36,6 +36,9 @@ const [workroom, now, router, lights, plans, notice] = [
   useNotice(),
 ]
 
+/** A longer list in the margin is no list. */
+const MOST_NAMED = 12
+
 const thing = computed(() => nextThing(workroom.states, now.now, lights.courseOf))
 const next = computed(() => ('sheetId' in thing.value ? workroom.work(thing.value.sheetId) : undefined))
 const isAtWork = computed(() =>
@@ -183,7 +186,11 @@ useMarginNotes(() => {
     if (sheets.length)
       notes.push({
         title: DUE_LOOK[id].title,
-        lines: [...sheets.map(named), DUE_LOOK[id].line],
+        lines: [
+          ...sheets.slice(0, MOST_NAMED).map(named),
+          ...(sheets.length > MOST_NAMED ? [`and ${sheets.length - MOST_NAMED} more`] : []),
+          DUE_LOOK[id].line,
+        ],
         tone: 'caution',
       })
   }

@@ -34,7 +34,8 @@ const capital = (text: string) => (text[0]?.toUpperCase() ?? '') + text.slice(1)
 
 /** How many are at work, in words. */
 export function dayLine(sheets: readonly SheetInRoom[]): string {
-  const count = (...places: string[]) => sheets.filter((one) => places.includes(placeOf(one.state))).length
+  const places = sheets.map((one) => placeOf(one.state))
+  const count = (...wanted: string[]) => places.filter((place) => wanted.includes(place)).length
   const parts = [
     [count('coat', 'light', 'wet'), 'at work'],
     [count('line'), 'on the line'],

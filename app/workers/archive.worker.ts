@@ -1,12 +1,12 @@
-import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
 import { refusalOf, type Refusal } from '@core/errors'
-import { readArchive, writeArchive, type Workroom } from '@core/record/archive'
+import { archiveFiles, packArchive, sumsOf, type PhotoPixels } from '@core/record/archive'
+import { checkSums, openArchive, recordsIn, type ReadWorkroom } from '@core/record/archiveReading'
 import { checkPictures, checkWorkroom, type Flaw, type StoredPicture } from '@core/record/integrity'
 import { planMerge, summaryOf, type MergeSummary } from '@core/record/merge'
 import { rebuildStandings } from '../data/standings'
 import { allRecords, calledOff, writeImport } from '../data/holdings'
-import { WorkroomDb } from '../data/workroomDb'
+import { WorkroomDb, type PixelsRow } from '../data/workroomDb'
 
 /** Long work over a whole workroom. An archive that was read stays here until it is taken in or left. */
 export type ArchiveQuestion =
@@ -27,7 +27,7 @@ export type ArchiveWord =
 
 // The name of the worker says which workroom it is for: the demo's, or one's own.
 const db = new WorkroomDb(self.name)
-let held: Workroom | null = null
+let held: ReadWorkroom | null = null
 let isStopped = false
 
 const say = (word: ArchiveWord) => postMessage(word)
@@ -48,12 +48,50 @@ const breathe = async () => {
 }
 const bytesOf = async (blob: Blob) => new Uint8Array(await blob.arrayBuffer())
 
+/** Runs long work piece by piece. @param from share that is done before it. @param to share when it is done. */
+async function run<Result>(
+  work: Generator<number, Result>,
+  doing: string,
+  from: number,
+  to: number,
+): Promise<Result> {
+  let step = work.next()
+  while (!step.done) {
+    progress(from + (to - from) * step.value, doing)
+    await breathe()
+    step = work.next()
+  }
+  return step.value
+}
+
+/** Checksums by the browser's own means, which it offers only to pages it takes for safe. */
+async function fastSums(files: ReadonlyMap<string, Uint8Array>): Promise<Map<string, string>> {
+  if (!('subtle' in crypto)) return sumsOf(files)
+  const sums = new Map<string, string>()
+  const all = [...files]
+  for (let from = 0; from < all.length; from += 500) {
+    const found = await Promise.all(
+      all
+        .slice(from, from + 500)
+        .map(
+          async ([path, bytes]) =>
+            [path, await crypto.subtle.digest('SHA-256', bytes as BufferSource)] as const,
+        ),
+    )
+    for (const [path, sum] of found) sums.set(path, bytesToHex(new Uint8Array(sum)))
+    pulse()
+  }
+  return sums
+}
+
 async function read(file: Blob): Promise<void> {
   progress(0, 'unpacking')
-  const bytes = await bytesOf(file)
+  const open = openArchive(await bytesOf(file))
+  progress(0.2, 'comparing checksums')
   await breathe()
-  held = readArchive(bytes)
-  progress(0.7, 'comparing')
+  checkSums(open, await fastSums(open.files))
+  held = await run(recordsIn(open), 'looking at every record', 0.3, 0.95)
+  progress(0.95, 'comparing')
   await breathe()
   say({ word: 'read', summary: summaryOf(planMerge(await allRecords(db), held.records)) })
 }
@@ -61,64 +99,60 @@ async function read(file: Blob): Promise<void> {
 async function write(name: string, at: number): Promise<void> {
   progress(0, 'reading')
   const records = await allRecords(db)
-  const pixels = new Map<string, { original: Uint8Array; thumbnail: Uint8Array }>()
-  const ids = records.photos.map((photo) => photo.id)
-  for (let from = 0; from < ids.length; from += 200) {
-    for (const row of await db.pixels.bulkGet(ids.slice(from, from + 200)))
-      if (row)
-        pixels.set(row.id, { original: await bytesOf(row.original), thumbnail: await bytesOf(row.thumbnail) })
-    progress((0.6 * from) / ids.length, 'reading')
-    await breathe()
-  }
-  progress(0.6, 'packing')
-  const bytes = writeArchive({ records, pixels }, name, at)
+  const pixels = new Map<string, PhotoPixels>()
+  await eachPicture((row, original, thumbnail) => pixels.set(row.id, { original, thumbnail }), 0, 0.5)
+  const files = archiveFiles({ records, pixels })
+  progress(0.6, 'summing')
+  await breathe()
+  const sums = await fastSums(files)
+  progress(0.7, 'packing')
+  await breathe()
+  const bytes = packArchive(files, sums, name, at)
   say({ word: 'written', file: new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/zip' }) })
 }
+
+/** Reads pack after pack. What cannot be read has no bytes: a file that is gone throws. */
+async function eachPicture(
+  take: (row: PixelsRow, original: Uint8Array, thumbnail: Uint8Array) => void,
+  from: number,
+  to: number,
+): Promise<void> {
+  const packs = await db.packs.toCollection().primaryKeys()
+  for (const [i, id] of packs.entries()) {
+    const pack = await db.packs.get(id)
+    const bytes = pack ? await bytesOf(pack.bytes).catch(() => NOTHING) : NOTHING
+    for (const row of await db.pixels.where('pack').equals(id).toArray())
+      take(row, bytes.subarray(...row.original), bytes.subarray(...row.thumbnail))
+    progress(from + ((to - from) * (i + 1)) / packs.length, 'looking at pictures')
+    await breathe()
+  }
+}
+const NOTHING = new Uint8Array()
 
 async function check(): Promise<void> {
   progress(0, 'reading')
   const records = await allRecords(db)
   const standings = new Map((await db.standings.toArray()).map((row) => [row.sheetId, row.state]))
-  const looking = checkWorkroom(records, standings)
-  let step = looking.next()
-  while (!step.done) {
-    progress(0.1 + 0.6 * step.value, 'looking through records')
-    await breathe()
-    step = looking.next()
-  }
+  const flaws = await run(checkWorkroom(records, standings), 'looking through records', 0.1, 0.7)
+  // Only what can be compared is summed: pictures that were added before sums were kept have none.
+  const summed = new Set(
+    records.photos.filter((photo) => photo.sha256 !== undefined).map((photo) => photo.id),
+  )
   const stored: StoredPicture[] = []
-  const keys = await db.pixels.toCollection().primaryKeys()
-  const photos = new Map(records.photos.map((photo) => [photo.id, photo]))
-  for (let from = 0; from < keys.length; from += 100) {
-    for (const row of await db.pixels.bulkGet(keys.slice(from, from + 100)))
-      if (row) stored.push(await pictureOf(row.id, row.original, row.thumbnail, photos.get(row.id)?.sha256 !== undefined)) // prettier-ignore
-    progress(0.7 + (0.3 * from) / keys.length, 'looking at pictures')
-    await breathe()
-  }
-  const flaws = [...step.value, ...checkPictures(records.photos, stored)]
+  const files = new Map<string, Uint8Array>()
+  await eachPicture(
+    ({ id }, original, thumbnail) => {
+      stored.push({ id, bytes: original.length, sha256: '', hasThumbnail: thumbnail.length > 0 })
+      if (summed.has(id)) files.set(id, original)
+    },
+    0.7,
+    0.95,
+  )
+  const sums = await fastSums(files)
+  for (const picture of stored) picture.sha256 = sums.get(picture.id) ?? ''
+  flaws.push(...checkPictures(records.photos, stored))
   const looked = Object.values(records).reduce((sum, list) => sum + list.length, 0) + stored.length
   say({ word: 'checked', flaws, looked })
-}
-
-/** Only what can be compared is summed: pictures that were added before sums were kept have none. */
-async function pictureOf(
-  id: string,
-  original: Blob,
-  thumbnail: Blob,
-  isSummed: boolean,
-): Promise<StoredPicture> {
-  try {
-    // Reading the bytes is the test: a blob whose file is gone throws.
-    const bytes = await bytesOf(original)
-    return {
-      id,
-      bytes: bytes.length,
-      sha256: isSummed ? bytesToHex(sha256(bytes)) : '',
-      hasThumbnail: thumbnail.size > 0,
-    }
-  } catch {
-    return { id, bytes: 0, sha256: '', hasThumbnail: false }
-  }
 }
 
 async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Promise<void> {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { begun, logOf, plan, T0, uuid, wholeJob } from '../fixtures/workroom'
 import type { Happening, PlannedStep, SheetEvent } from '../record/event'
-import { checkUnder, coveredIds, dryForLayerAt, layersWithin, stackOf } from './layers'
+import { checkUnder, coveredIds, dryForLayerAt, layersWithin, stacksOf } from './layers'
 import { nextMove } from './nextMove'
 import { advance, emptyRun, replay, type RunState } from './run'
 import { hungAtOf } from './standing'
@@ -15,13 +15,13 @@ describe('layers over each other', () => {
   const sheets = [layer(3, 2), layer(1), layer(9), layer(2, 1)]
 
   it('are one stack, lowest first, whichever is named', () => {
-    for (const id of [1, 2, 3]) expect(stackOf(sheets, uuid(id))).toEqual([1, 2, 3].map(uuid))
-    expect(stackOf(sheets, uuid(9))).toEqual([uuid(9)])
+    for (const id of [1, 2, 3]) expect(stacksOf(sheets)(uuid(id))).toEqual([1, 2, 3].map(uuid))
+    expect(stacksOf(sheets)(uuid(9))).toEqual([uuid(9)])
   })
 
   it('end where one is missing, and do not run in a ring', () => {
-    expect(stackOf([layer(2, 1)], uuid(2))).toEqual([uuid(2)])
-    expect(stackOf([layer(1, 2), layer(2, 1)], uuid(1))).toHaveLength(2)
+    expect(stacksOf([layer(2, 1)])(uuid(2))).toEqual([uuid(2)])
+    expect(stacksOf([layer(1, 2), layer(2, 1)])(uuid(1))).toHaveLength(2)
   })
 
   it('cover what lies under them, once they are begun', () => {

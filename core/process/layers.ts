@@ -7,27 +7,38 @@ interface Layered {
 }
 
 /**
- * Every layer of one sheet of paper, lowest first, whichever of them is named.
+ * Every layer of one sheet of paper, lowest first, whichever of them is named. What lies over what is sorted out once, for
+ * asking of many sheets.
  *
  * @returns ids of the records; just the one where nothing lies over or under it.
  */
-export function stackOf(sheets: readonly Layered[], id: string): string[] {
-  const over = new Map(sheets.map(({ sheet }) => [sheet.id, sheet.over]))
-  const seen = new Set([id])
-  let lowest = id
-  for (
-    let under = over.get(lowest);
-    under !== undefined && !seen.has(under) && over.has(under);
-    under = over.get(under)
-  ) {
-    lowest = under
-    seen.add(under)
+export function stacksOf(sheets: readonly Layered[]): (id: string) => string[] {
+  const under = new Map<string, string | undefined>()
+  const upper = new Map<string, string[]>()
+  for (const { sheet } of sheets) {
+    under.set(sheet.id, sheet.over)
+    if (sheet.over === undefined) continue
+    const list = upper.get(sheet.over)
+    if (list) list.push(sheet.id)
+    else upper.set(sheet.over, [sheet.id])
   }
-  const stack = [lowest]
-  for (;;) {
-    const next = sheets.find(({ sheet }) => sheet.over === stack.at(-1) && !stack.includes(sheet.id))
-    if (!next) return stack
-    stack.push(next.sheet.id)
+  return (id) => {
+    const seen = new Set([id])
+    let lowest = id
+    for (
+      let next = under.get(lowest);
+      next !== undefined && !seen.has(next) && under.has(next);
+      next = under.get(next)
+    ) {
+      lowest = next
+      seen.add(next)
+    }
+    const stack = [lowest]
+    for (;;) {
+      const next = upper.get(stack.at(-1) as string)?.find((one) => !stack.includes(one))
+      if (next === undefined) return stack
+      stack.push(next)
+    }
   }
 }
 

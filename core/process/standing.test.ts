@@ -2,7 +2,7 @@ import { begun, logOf, SHEET, T0, wholeJob } from '../fixtures/workroom'
 import type { Happening } from '../record/event'
 import { componentInHand, isOver, nextMove } from './nextMove'
 import { replay, stepInHand } from './run'
-import { dueLooks, hungAtOf, placeOf, verdictOf } from './standing'
+import { dueLooks, hungAtOf, isOpen, placeOf, verdictOf } from './standing'
 
 const at = (seconds: number) => T0 + seconds * 1000
 const upTo = (count: number) => replay(SHEET, logOf(wholeJob.slice(0, count)))
@@ -140,4 +140,23 @@ describe('isOver', () => {
   it('does not mistake the life of a waiting coat for the step in hand', () => {
     expect(isOver(upTo(8), at(760 + 7200 + 1))).toBe(false)
   })
+})
+
+describe('isOpen', () => {
+  const DAY = 86_400
+  const days = (count: number) => at(count * DAY)
+  it.each([
+    ['planned', upTo(0), 400, true],
+    ['in work, however long ago', upTo(9), 400, true],
+    ['on the line', upTo(wholeJob.length), 30, true],
+    ['on the line, every look missed by months', upTo(wholeJob.length), 80, false],
+    ['looked at to the end', after([20 * DAY, judged('settled')]), 21, false],
+    ['set aside', after([DAY, { type: 'setAside', reason: 'torn' }]), 2, false],
+    [
+      'asked for again, and late',
+      after([20 * DAY, { ...judged('settled'), lookAgainAt: days(50) } as Happening]),
+      900,
+      true,
+    ],
+  ])('%s', (_, state, day, open) => expect(isOpen(state, days(day))).toBe(open))
 })

@@ -38,6 +38,23 @@ export function dueLooks(state: RunState): DueLook[] {
   return again === undefined ? planned : [...planned, { id: 'later', dueAt: again }]
 }
 
+/** A planned look that was missed by so many days is no longer waited for. From memory: nobody has written one down. */
+const MISSED_LOOK_DAYS = 60
+
+/**
+ * Whether something is still to be done with it, today or later: a step, or a look. What is not open need not be asked by
+ * clocks and lists of the day.
+ *
+ * @param now milliseconds.
+ */
+export function isOpen(state: RunState, now: number): boolean {
+  // A look that was asked for stays asked for, however late it is.
+  if (state.judgements.at(-1)?.lookAgainAt !== undefined) return !state.setAside
+  const place = placeOf(state)
+  if (place !== 'line') return place !== 'finished' && place !== 'setAside'
+  return dueLooks(state).some((look) => look.dueAt > now - MISSED_LOOK_DAYS * 86_400_000)
+}
+
 /** When the print was hung to dry, or `null`. */
 export const hungAtOf = (state: RunState): number | null =>
   state.steps.find((step) => step.planned.kind === 'hang')?.startedAt ?? null

@@ -3,7 +3,8 @@ import { join } from 'node:path'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { jpeg, logOf, SHEET, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
 import { LIMITS } from '../formats/zip'
-import { mimeOf, readArchive, writeArchive } from './archive'
+import { mimeOf, writeArchive } from './archive'
+import { readArchive } from './archiveReading'
 import { applyMerge, conflictKey, planMerge } from './merge'
 import { migrate, MIGRATIONS } from './migrations'
 import { emptyRecords, RECORD_VERSION, type WorkroomRecords } from './records'
@@ -11,6 +12,11 @@ import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
 
 const archive = () => writeArchive(workroom(), 'Test workroom', T0)
+/** What was written, without what reading made of it. */
+function readBack(bytes: Uint8Array) {
+  const { records, pixels } = readArchive(bytes)
+  return { records, pixels }
+}
 const refusing = (code: string) => expect.objectContaining({ code })
 
 /** Opens an archive, lets a test spoil it, and closes it again, with honest checksums unless told otherwise. */
@@ -36,7 +42,7 @@ const editRecords = (edit: (records: WorkroomRecords) => void) => editJson('reco
 
 describe('the archive', () => {
   it('gives back exactly what was written', () => {
-    expect(readArchive(archive())).toEqual(workroom())
+    expect(readBack(archive())).toEqual(workroom())
   })
 
   it('is an ordinary ZIP that any tool opens', () => {
@@ -48,6 +54,14 @@ describe('the archive', () => {
     ])
   })
 
+  it('writes a record a line, so that any editor opens it', () => {
+    const text = strFromU8(unzipSync(archive())['records.json']!)
+    const lines = text.split('\n').filter((line) => line.includes('"id"'))
+    const { records } = workroom()
+    expect(lines).toHaveLength(Object.values(records).reduce((sum, list) => sum + list.length, 0))
+    expect(JSON.parse(text)).toEqual(records)
+  })
+
   it('does not write what it would not read', () => {
     const write = (limit: object) => () => writeArchive(workroom(), 'Test', T0, { ...LIMITS, ...limit })
     expect(write({ totalBytes: 1000 })).toThrow(refusing('too-large'))
@@ -56,7 +70,7 @@ describe('the archive', () => {
 
   it('holds an empty workroom too', () => {
     const empty = { records: emptyRecords(), pixels: new Map() }
-    expect(readArchive(writeArchive(empty, '', T0))).toEqual(empty)
+    expect(readBack(writeArchive(empty, '', T0))).toEqual(empty)
   })
 
   it.each<[string, () => Uint8Array, string]>([
@@ -116,7 +130,7 @@ describe('the archive', () => {
       const bad = good.slice()
       bad[at]! ^= 0x55
       try {
-        expect(readArchive(bad)).toEqual(expected) // a byte nobody reads, such as a date in the directory
+        expect(readBack(bad)).toEqual(expected) // a byte nobody reads, such as a date in the directory
       } catch (error) {
         expect(error).toMatchObject({ name: 'CoreError' })
       }
@@ -242,7 +256,7 @@ describe('archives of earlier versions', () => {
   it('version 1 is read as it was meant', () => {
     const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v1.zip')))
     const { records, pixels } = workroom()
-    expect(readArchive(stored)).toEqual({
+    expect(readBack(stored)).toEqual({
       records: {
         ...emptyRecords(),
         sheets: records.sheets,
