@@ -70,8 +70,9 @@ export async function writeImport(
     ) => {
       for (let from = 0; from < rows.length; from += size) {
         pulse()
-        await write(rows.slice(from, from + size))
-        done += Math.min(size, rows.length - from)
+        const piece = rows.slice(from, from + size)
+        await write(piece)
+        done += piece.length
         progress(done / (total || 1), 'writing')
       }
     }
@@ -85,8 +86,14 @@ export async function writeImport(
         ),
       PACK,
     )
-    for (const name of KINDS)
-      await inPieces(records[name] as object[], (piece) => (db[name] as Table).bulkPut(piece))
+    for (const name of KINDS) {
+      // What is new is added: to put it, the browser would look for an older one first.
+      const added = plan.added[name] as { id: string }[]
+      await inPieces(added, (piece) => (db[name] as Table).bulkAdd(piece))
+      const isNew = new Set(added.map((row) => row.id))
+      const replaced = (records[name] as { id: string }[]).filter((row) => !isNew.has(row.id))
+      await inPieces(replaced, (piece) => (db[name] as Table).bulkPut(piece))
+    }
     await inPieces(logs, (piece) => db.logs.bulkPut(piece.map(([id, log]) => logRowOf(id, log))))
     await inPieces([...touched], (piece) =>
       db.standings.bulkPut(piece.map((id) => rowOf(states.get(id) ?? emptyRun(id)))),

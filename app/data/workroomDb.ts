@@ -181,7 +181,13 @@ export class WorkroomDb extends Dexie {
       })
       .upgrade(rebuildRows)
     this.version(STORAGE_VERSION)
-      .stores({ events: null, logs: 'sheetId', pixels: 'id, pack', packs: 'id' })
+      .stores({
+        events: null,
+        logs: 'sheetId',
+        standings: 'sheetId, [sheetId+revision]',
+        pixels: 'id, pack',
+        packs: 'id',
+      })
       .upgrade(toVersion6)
   }
 }

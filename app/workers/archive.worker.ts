@@ -87,10 +87,17 @@ async function fastSums(files: ReadonlyMap<string, Uint8Array>): Promise<Map<str
 async function read(file: Blob): Promise<void> {
   progress(0, 'unpacking')
   const open = openArchive(await bytesOf(file))
-  progress(0.2, 'comparing checksums')
   await breathe()
-  checkSums(open, await fastSums(open.files))
-  held = await run(recordsIn(open), 'looking at every record', 0.3, 0.95)
+  // The browser sums up files on threads of its own, while every record is looked at here.
+  const sums = fastSums(open.files).then((found) => checkSums(open, found))
+  try {
+    held = await run(recordsIn(open), 'looking at every record', 0.3, 0.95)
+  } catch (error) {
+    // That a file was damaged on its way says more than what the damage did to its records.
+    await sums
+    throw error
+  }
+  await sums
   progress(0.95, 'comparing')
   await breathe()
   say({ word: 'read', summary: summaryOf(planMerge(await allRecords(db), held.records)) })

@@ -144,6 +144,9 @@ function checkPath(path: string): void {
 }
 
 function join(chunks: readonly Uint8Array[], size: number): Uint8Array {
+  // What was stored and not packed mostly comes in one piece, which lies in the archive and need not be copied.
+  const [only] = chunks
+  if (only && chunks.length === 1) return only
   const whole = new Uint8Array(size)
   let at = 0
   for (const chunk of chunks) {
