@@ -10,12 +10,13 @@ const server = (address: string, args: string) => ({
 export default defineConfig({
   testDir: './e2e',
   outputDir: './test-results',
-  workers: 2,
+  // Most of a test is waiting: for a clock, a drawing, a disk. Three share two cores well.
+  workers: 3,
   fullyParallel: true,
-  timeout: 60_000,
+  timeout: 90_000,
   // A browser on a loaded machine may miss a beat. What passes only at the second try is listed as flaky.
   retries: 1,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 15_000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.cache/results/playwright.json' }],
@@ -25,6 +26,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Keeping the whole application afresh in every test's own browser would cost more than the tests; one spec lets it.
     serviceWorkers: 'block',
+    // Nothing moves by itself, so that nothing has to come to rest before it is pressed; one spec lets it move.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: { executablePath: CHROMIUM, args: FLAGS },
   },
   webServer: [server(OWN_ADDRESS, ''), server(DEMO_ADDRESS, '--demo')],

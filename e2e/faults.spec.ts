@@ -7,7 +7,7 @@ import { storedEvents } from './storage.ts'
 import { plan, secondsOf } from './workroom.ts'
 
 /** Kills in one run; `npm run faults` asks for 50. */
-const KILLS = Number(process.env.FAULT_KILLS ?? 6)
+const KILLS = Number(process.env.FAULT_KILLS ?? 4)
 
 /** Chance that is the same in every run. */
 function chance(seed: number): () => number {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { DEMO_ADDRESS } from './browser.ts'
-import { leftIn, make, open, pick } from './workroom.ts'
+import { leftIn, make, open, pick, turnTo } from './workroom.ts'
 
 const PAGES = [
   '/shelf',
@@ -33,10 +33,9 @@ const PAGES = [
 test('every control of shelf, paper, plan and light has a name, and is reached in a sensible order', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  await open(page, DEMO_ADDRESS)
   for (const path of PAGES) {
-    await open(page, DEMO_ADDRESS + path)
-    await page.waitForTimeout(150)
+    await turnTo(page, path)
     const nameless = await page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>('main button, main a[href], main input:not([type=hidden])')]
         .filter((one) => !one.closest('[aria-hidden=true]'))
@@ -55,28 +54,29 @@ test('every control of shelf, paper, plan and light has a name, and is reached i
 })
 
 test('a page with nothing on it has one title all the same', async ({ page }) => {
+  await open(page)
   for (const path of PAGES) {
-    await open(page, path)
+    await turnTo(page, path)
     await expect(page.locator('h1'), path).toHaveCount(1)
   }
 })
 
 test('on a tablet and on a telephone nothing runs out of the page', async ({ page }) => {
-  test.setTimeout(120_000)
-  for (const size of [
-    { width: 1024, height: 768 },
-    { width: 390, height: 844 },
-  ]) {
-    await page.setViewportSize(size)
-    for (const path of PAGES) {
-      await open(page, DEMO_ADDRESS + path)
-      await page.waitForTimeout(150)
-      const over = await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      )
-      expect(over, `${path} at ${size.width}`).toBeLessThanOrEqual(0)
-      const main = await page.locator('main').evaluate((one) => one.scrollWidth - one.clientWidth)
-      expect(main, `${path} inside, at ${size.width}`).toBeLessThanOrEqual(1)
+  await open(page, DEMO_ADDRESS)
+  for (const path of PAGES) {
+    await turnTo(page, path)
+    for (const size of [
+      { width: 1024, height: 768 },
+      { width: 390, height: 844 },
+    ]) {
+      await page.setViewportSize(size)
+      // Charts take a moment to follow the page.
+      const over = (selector: string) =>
+        page.locator(selector).evaluate((one) => one.scrollWidth - one.clientWidth)
+      await expect.poll(() => over('html'), { message: `${path} at ${size.width}` }).toBeLessThanOrEqual(0)
+      await expect
+        .poll(() => over('main'), { message: `${path} inside, at ${size.width}` })
+        .toBeLessThanOrEqual(1)
     }
   }
 })

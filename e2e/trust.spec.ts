@@ -6,7 +6,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { DEMO_ADDRESS, OWN_ADDRESS } from './browser.ts'
 import { storedEvents } from './storage.ts'
-import { open, photograph, plan } from './workroom.ts'
+import { open, photograph, plan, turnTo } from './workroom.ts'
 
 test('from an empty workroom to a planned print in one page, and round the demo without touching it', async ({
   page,
@@ -247,14 +247,7 @@ for (const [half, views] of [VIEWS.slice(0, 15), VIEWS.slice(15)].entries())
           found.push(`${palette} ${view}: ${id} ${nodes[0]?.target.join(' ')} (${nodes.length})`)
     }
     for (const view of views) {
-      // From page to page as the application goes, without loading it afresh.
-      await page.evaluate((path) => {
-        history.pushState({}, '', path)
-        dispatchEvent(new PopStateEvent('popstate', { state: {} }))
-      }, view)
-      await expect.poll(() => page.evaluate(() => location.pathname)).toBe(view)
-      await page.waitForTimeout(250)
-      await expect(page.getByRole('heading', { level: 1 })).toBeAttached()
+      await turnTo(page, view)
       await look(view, 'daylight')
       await page.keyboard.press('d')
       await look(view, 'dim')

@@ -7,6 +7,18 @@ export async function open(page: Page, address = '/'): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible({ timeout: 30_000 })
 }
 
+/** Turns to another page as the application does, without loading it afresh. */
+export async function turnTo(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState({}, '', to)
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+  }, path)
+  await expect.poll(() => page.evaluate(() => location.pathname)).toBe(path)
+  // The page that was left goes before the next one is there.
+  await page.waitForTimeout(200)
+  await expect(page.getByRole('heading', { level: 1 })).toBeAttached()
+}
+
 /** Plans a sheet through the form; returns when it stands at the bench. */
 export async function plan(
   page: Page,

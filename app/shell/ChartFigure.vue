@@ -219,6 +219,8 @@ const drawing = computed(
 .ChartFigure-canvas {
   position: relative;
   height: 280px;
+  /* A drawing follows the page and never holds it open when the page gets narrower. */
+  contain: inline-size;
 }
 
 figcaption {
