@@ -10,8 +10,7 @@ const server = (address: string, args: string) => ({
 export default defineConfig({
   testDir: './e2e',
   outputDir: './test-results',
-  // Most of a test is waiting: for a clock, a drawing, a disk. Three share two cores well.
-  workers: 3,
+  workers: 2,
   fullyParallel: true,
   timeout: 90_000,
   // A browser on a loaded machine may miss a beat. What passes only at the second try is listed as flaky.

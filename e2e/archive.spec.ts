@@ -49,7 +49,7 @@ test('into a used workroom: what is the same is left, what differs is shown and 
   await plan(page, 'Horn house')
   const archive = await exported(page)
   await choose(page, archive)
-  await expect(report(page)).toContainText('Everything in it is here already.')
+  await expect(report(page)).toContainText('Everything in it is here already')
   await report(page).getByRole('button', { name: 'Leave it' }).click()
 
   const files = unzipSync(archive)

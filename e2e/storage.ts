@@ -6,23 +6,31 @@ export interface StoredEvent {
   index: number
   type: string
   at: number
+  /** Of the event that begins a sheet. */
+  steps?: { id: string; plannedSeconds?: number; mostSeconds?: number; leastSeconds?: number }[]
 }
 
-/** Every event that lies on the disk of one's own workroom, log by log. */
-export const storedEvents = (page: Page): Promise<StoredEvent[]> =>
+/** Every row of one table of one's own workroom, as it lies on the disk. */
+const rowsOf = <Row>(page: Page, table: string): Promise<Row[]> =>
   page.evaluate(
-    () =>
-      new Promise<StoredEvent[]>((resolve) => {
+    (name) =>
+      new Promise<Row[]>((resolve) => {
         const opening = indexedDB.open('ember-sheet')
         opening.onsuccess = () => {
-          const all = opening.result.transaction('logs').objectStore('logs').getAll()
+          const all = opening.result.transaction(name).objectStore(name).getAll()
           all.onsuccess = () => {
             opening.result.close()
-            const rows = all.result as { lines: string }[]
-            resolve(
-              rows.flatMap(({ lines }) => lines.split('\n').map((line) => JSON.parse(line) as StoredEvent)),
-            )
+            resolve(all.result as Row[])
           }
         }
       }),
+    table,
   )
+
+/** Every event, log by log. */
+export async function storedEvents(page: Page): Promise<StoredEvent[]> {
+  const rows = await rowsOf<{ lines: string }>(page, 'logs')
+  return rows.flatMap(({ lines }) => lines.split('\n').map((line) => JSON.parse(line) as StoredEvent))
+}
+
+export const storedSheets = (page: Page) => rowsOf<{ id: string; number: number }>(page, 'sheets')

@@ -67,6 +67,9 @@ test('what is stored is looked through: a picture that is gone and a list that l
   await open(page, `${DEMO_ADDRESS}/workroom`)
   await page.getByRole('button', { name: 'Look through everything' }).click()
   await expect(page.getByText(/looked at: all as they were written/)).toBeVisible()
+  const exported = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export everything' }).click()
+  const archive = await (await exported).path()
   await inStorage(page, 'standings', 'bend')
   await inStorage(page, 'pixels', 'delete')
   await page.getByRole('button', { name: 'Look through everything' }).click()
@@ -74,6 +77,15 @@ test('what is stored is looked through: a picture that is gone and a list that l
   await expect(page.getByText('The picture of a photograph is gone.')).toBeVisible()
   await page.getByRole('button', { name: 'Make lists anew from the logs' }).click()
   await expect(page.getByText('One thing is not as written')).toBeVisible()
+
+  // An archive that has the picture gives it back, though its records are all here.
+  await page.getByLabel('Archive file').setInputFiles(archive)
+  const report = page.getByRole('region', { name: 'Import report' })
+  await expect(report).toContainText('A picture that is gone here comes back.')
+  await report.getByRole('button', { name: 'Import', exact: true }).click()
+  await expect(page.getByText('Imported.')).toBeVisible()
+  await page.getByRole('button', { name: 'Look through everything' }).click()
+  await expect(page.getByText(/looked at: all as they were written/)).toBeVisible()
 
   const tables = [page.waitForEvent('download'), page.waitForEvent('download')]
   await page.getByRole('button', { name: 'Tables for a spreadsheet' }).click()

@@ -72,6 +72,8 @@ export async function exportArchive(
 /** An archive that was read and found sound, compared with what is here; nothing is written yet. */
 export interface PreparedImport {
   summary: MergeSummary
+  /** Photographs here whose pictures are gone and lie in the archive; they come back whatever is chosen. */
+  missing: number
   /**
    * Writes it, all of it or nothing.
    *
@@ -93,9 +95,10 @@ export async function prepareImport(
 ): Promise<PreparedImport> {
   const work = new ArchiveWork()
   try {
-    const { summary } = await work.ask({ act: 'read', file }, 'read', progress, signal)
+    const { summary, missing } = await work.ask({ act: 'read', file }, 'read', progress, signal)
     return {
       summary,
+      missing,
       async finish(takeTheirs, onProgress, onSignal) {
         try {
           await work.ask({ act: 'take', theirs: [...takeTheirs] }, 'done', onProgress, onSignal)

@@ -54,24 +54,4 @@ button {
   cursor: pointer;
   text-decoration: underline;
 }
-
-progress {
-  width: 220px;
-  height: 6px;
-  border: 0;
-  background: var(--es-rule);
-  appearance: none;
-}
-
-progress::-webkit-progress-bar {
-  background: var(--es-rule);
-}
-
-progress::-webkit-progress-value {
-  background: var(--es-ember);
-}
-
-progress::-moz-progress-bar {
-  background: var(--es-ember);
-}
 </style>

@@ -2,6 +2,7 @@ import { dryDown, wetAim, type DriedPrint } from '@core/judge/dryDown'
 import { changesSince, densityAt, DRY, fadingOf } from '@core/judge/measured'
 import { digits } from '@core/quantity/format'
 import type { Figure } from '@core/quantity/figure'
+import { usualDryDown } from '@library/index'
 import type { SheetInRoom } from '../data/workroom.store'
 import type { MarginNote } from '../shell/margin.store'
 import { dateOf } from '../shell/moments'
@@ -37,9 +38,6 @@ export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
   ]
 }
 
-/** Trade's dry-down where one has not measured: Van Dyke is said to dry a quarter darker (common practice). */
-const USUAL: Readonly<Record<string, number>> = { 'van-dyke': 0.25 }
-
 const dried = (one: SheetInRoom): DriedPrint => ({
   processId: one.sheet.process.id,
   ...(one.sheet.paperId && { paperId: one.sheet.paperId }),
@@ -52,15 +50,9 @@ export function dryDownOf(
   one: SheetInRoom,
   all: readonly SheetInRoom[],
 ): { share: Figure; aim: Figure | null; wanted: number | null } | null {
-  const usual = USUAL[one.sheet.process.id]
-  const share = dryDown(
-    dried(one),
-    all.filter((each) => each.state.measurements.length).map(dried),
-    usual === undefined
-      ? null
-      : { share: usual, standing: 'practice', source: 'Dries about 25 % darker, common practice' },
-  )
-  if (share.working.standing !== 'yours' && usual === undefined) return null
+  const usual = usualDryDown[one.sheet.process.id] ?? null
+  const share = dryDown(dried(one), all.filter((each) => each.state.measurements.length).map(dried), usual)
+  if (share.working.standing !== 'yours' && !usual) return null
   const kept = all.find(
     (each) =>
       each.sheet.process.id === one.sheet.process.id &&

@@ -19,7 +19,7 @@ export type ArchiveQuestion =
 
 export type ArchiveWord =
   | { word: 'progress'; share: number; doing: string }
-  | { word: 'read'; summary: MergeSummary }
+  | { word: 'read'; summary: MergeSummary; missing: number }
   | { word: 'written'; file: Blob }
   | { word: 'checked'; flaws: Flaw[]; looked: number }
   | { word: 'done' }
@@ -100,7 +100,11 @@ async function read(file: Blob): Promise<void> {
   await sums
   progress(0.95, 'comparing')
   await breathe()
-  say({ word: 'read', summary: summaryOf(planMerge(await allRecords(db), held.records)) })
+  const here = await allRecords(db)
+  const have = new Set(await db.pixels.toCollection().primaryKeys())
+  const known = new Set(here.photos.map((photo) => photo.id))
+  const missing = held.records.photos.filter(({ id }) => known.has(id) && !have.has(id)).length
+  say({ word: 'read', summary: summaryOf(planMerge(here, held.records)), missing })
 }
 
 async function write(name: string, at: number): Promise<void> {

@@ -85,22 +85,6 @@ defineExpose({ check })
   align-items: center;
 }
 
-progress {
-  width: 220px;
-  height: 6px;
-  border: 0;
-  background: var(--es-rule);
-  appearance: none;
-}
-
-progress::-webkit-progress-bar {
-  background: var(--es-rule);
-}
-
-progress::-webkit-progress-value {
-  background: var(--es-ember);
-}
-
 .HealthCheck-flawed {
   color: var(--es-ember);
 }

@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { conflictKey, KINDS, type Conflict, type MergeSummary } from '@core/record/merge'
 import BigTarget from '../shell/BigTarget.vue'
 
 /** What an import would do, before it does it: what is new, the same, carried on, or in conflict, record by record. */
-const props = defineProps<{ summary: MergeSummary }>()
+const props = defineProps<{
+  summary: MergeSummary
+  /** Photographs here whose pictures are gone and lie in the archive. */
+  missing: number
+}>()
 const emit = defineEmits<{ finish: [takeTheirs: ReadonlySet<string>]; close: [] }>()
 
 const NAMES: Readonly<Record<(typeof KINDS)[number], string>> = {
@@ -38,11 +42,12 @@ const rows = computed(() =>
     conflicts: props.summary.conflicts.filter(
       (one) => one.kind === kind || (kind === 'sheets' && one.kind === 'log'),
     ).length,
-  })).filter((row) => row.added + row.same + row.conflicts > 0),
+  })).filter((row) => row.added + row.conflicts > 0),
 )
-const isNothing = computed(
-  () => rows.value.every((row) => !row.added && !row.conflicts) && !props.summary.events,
-)
+const same = computed(() => KINDS.reduce((sum, kind) => sum + props.summary.same[kind], 0))
+const isNothing = computed(() => !rows.value.length && !props.summary.events && !props.missing)
+const frame = useTemplateRef<HTMLElement>('frame')
+onMounted(() => frame.value?.scrollIntoView({ block: 'nearest' }))
 const taken = ref(new Set<string>())
 function choose(conflict: Conflict, isTheirs: boolean): void {
   const key = conflictKey(conflict)
@@ -60,7 +65,7 @@ const fieldSaid = (name: string) =>
 </script>
 
 <template>
-  <section class="ImportReport" aria-label="Import report">
+  <section ref="frame" class="ImportReport" aria-label="Import report">
     <h2>What this archive would bring</h2>
     <table v-if="rows.length">
       <thead>
@@ -80,7 +85,14 @@ const fieldSaid = (name: string) =>
         </tr>
       </tbody>
     </table>
-    <p>
+    <p v-if="same">{{ same === 1 ? 'One record is' : `${same} records are` }} here already, the same.</p>
+    <p v-if="missing">
+      {{
+        missing === 1 ? 'A picture that is gone here comes' : `${missing} pictures that are gone here come`
+      }}
+      back.
+    </p>
+    <p v-if="summary.events">
       {{
         `${summary.events} lines of sheets’ threads are new${
           summary.continued
@@ -136,7 +148,7 @@ const fieldSaid = (name: string) =>
         :label="taken.size ? `Import, replacing ${taken.size}` : 'Import'"
         @press="emit('finish', taken)"
       />
-      <p v-else>Everything in it is here already.</p>
+      <p v-else>Everything in it is here already: there is nothing to import.</p>
       <BigTarget quiet label="Leave it" @press="emit('close')" />
     </div>
   </section>

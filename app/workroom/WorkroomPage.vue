@@ -205,7 +205,13 @@ const LENGTHS = [
         }}
       </p>
       <ChoiceRow v-model="remind" label="Remind me to export after" :options="REMIND" />
-      <ImportReport v-if="prepared" :summary="prepared.summary" @finish="finish" @close="leave" />
+      <ImportReport
+        v-if="prepared"
+        :summary="prepared.summary"
+        :missing="prepared.missing"
+        @finish="finish"
+        @close="leave"
+      />
     </section>
 
     <section>
@@ -296,22 +302,6 @@ section {
   flex-wrap: wrap;
   gap: 12px;
   align-items: center;
-}
-
-progress {
-  width: 220px;
-  height: 6px;
-  border: 0;
-  background: var(--es-rule);
-  appearance: none;
-}
-
-progress::-webkit-progress-bar {
-  background: var(--es-rule);
-}
-
-progress::-webkit-progress-value {
-  background: var(--es-ember);
 }
 
 .WorkroomPage-switches {
