@@ -158,3 +158,20 @@ test('soaked paper with weak silver is told that it falls short, before a drop i
     .click()
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('within reach')
 })
+
+test('on a telephone the bar of actions stays in sight above the clocks', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await open(page, `${DEMO_ADDRESS}/prints`)
+  await page.getByLabel('find in any thread').fill('bladderwrack')
+  await page.getByText('25 Bladderwrack').first().click()
+  const edges = () =>
+    page.evaluate(() => {
+      const [bar, ledge] = ['.PrintActs', '.TheLedge'].map((one) =>
+        document.querySelector(one)?.getBoundingClientRect(),
+      )
+      return { top: bar?.top ?? NaN, overlap: (bar?.bottom ?? NaN) - (ledge?.top ?? NaN) }
+    })
+  await expect(page.getByRole('button', { name: /^Photograph/ })).toBeVisible()
+  await expect.poll(async () => (await edges()).overlap).toBeLessThanOrEqual(1)
+  expect((await edges()).top).toBeLessThan(844)
+})

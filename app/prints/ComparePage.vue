@@ -225,7 +225,8 @@ td .es-quiet {
 
 .ComparePage-acts {
   position: sticky;
-  bottom: -24px;
+  bottom: var(--es-bar-bottom);
+  z-index: 2;
   display: flex;
   flex-wrap: wrap;
   gap: 10px;

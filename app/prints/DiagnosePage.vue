@@ -354,7 +354,8 @@ section {
 
 .DiagnosePage-acts.is-low {
   position: sticky;
-  bottom: -24px;
+  bottom: var(--es-bar-bottom);
+  z-index: 2;
   padding: 10px 0 14px;
   background: var(--es-page);
 }

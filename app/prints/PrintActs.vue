@@ -72,11 +72,13 @@ const showsMore = ref(false)
 /* Always at hand, however long the thread. */
 .PrintActs {
   position: sticky;
-  bottom: -24px;
+  bottom: var(--es-bar-bottom);
+  z-index: 2;
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-  padding: 10px 0 14px;
+  margin: 0 calc(-1 * var(--es-pad));
+  padding: 10px var(--es-pad) 14px;
   background: var(--es-page);
 }
 
@@ -85,5 +87,19 @@ const showsMore = ref(false)
   min-height: 48px;
   padding: 6px 13px;
   font-size: 16px;
+}
+
+/* One row on a telephone, pushed aside with a thumb, so that the thread stays in sight. */
+@media (width <= 820px) {
+  .PrintActs {
+    flex-wrap: nowrap;
+    overflow: auto hidden;
+    border-top: 1px solid var(--es-line);
+    scrollbar-width: none;
+  }
+
+  .PrintActs > :deep(*) {
+    flex: none;
+  }
 }
 </style>

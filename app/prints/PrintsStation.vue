@@ -271,7 +271,7 @@ header {
 
 .PrintsStation-picks {
   position: sticky;
-  bottom: -24px;
+  bottom: var(--es-bar-bottom);
   z-index: 2;
   display: flex;
   flex-wrap: wrap;

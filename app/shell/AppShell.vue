@@ -105,6 +105,11 @@ document.addEventListener('pointerdown', openVoice)
     padding-bottom: calc(var(--es-ledge-height) + 56px);
   }
 
+  /* The window scrolls here; were the page a scrolling box too, bars would stick to its end and not stay in sight. */
+  .AppShell-page {
+    overflow: clip visible;
+  }
+
   .AppShell-notice {
     bottom: calc(var(--es-ledge-height) + 52px);
     width: 100%;

@@ -1,13 +1,26 @@
 <script setup lang="ts">
+import { nextTick, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { stations } from '../stations'
 import { usePreferences } from './preferences.store'
 
 const emit = defineEmits<{ showKeys: [] }>()
-const preferences = usePreferences()
+const [preferences, route] = [usePreferences(), useRoute()]
+const frame = useTemplateRef<HTMLElement>('frame')
+
+// On a telephone the index is wider than the page: the station that is open stays in sight.
+watch(
+  () => route.meta.station,
+  async () => {
+    await nextTick()
+    frame.value?.querySelector('.is-here')?.scrollIntoView({ block: 'nearest', inline: 'center' })
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
-  <nav class="ThumbIndex" aria-label="Stations">
+  <nav ref="frame" class="ThumbIndex" aria-label="Stations">
     <RouterLink
       v-for="(station, index) in stations"
       :key="station.name"
@@ -117,13 +130,16 @@ const preferences = usePreferences()
     gap: 0;
     height: 52px;
     padding: 0;
+    overflow: auto hidden;
     border-top: 1px solid var(--es-rule);
+    scrollbar-width: none;
   }
 
   .ThumbIndex-tab {
-    flex: 1;
+    flex: 1 0 auto;
     height: 100%;
     margin: 0;
+    padding: 0 11px;
     border: 0;
     border-radius: 0;
     font-size: 13px;
@@ -140,13 +156,16 @@ const preferences = usePreferences()
 
   .ThumbIndex-foot {
     display: flex;
+    flex: none;
     margin: 0;
     padding-right: 4px;
   }
 
   .ThumbIndex-small {
     align-content: center;
-    font-size: 12px;
+    padding: 0 9px;
+    font-size: 13px;
+    white-space: nowrap;
   }
 }
 </style>

@@ -259,7 +259,8 @@ useMarginNotes(() => [
 /* In sight however small the window. */
 .StartPage-acts {
   position: sticky;
-  bottom: -24px;
+  bottom: var(--es-bar-bottom);
+  z-index: 2;
   display: flex;
   flex-wrap: wrap;
   gap: 12px;

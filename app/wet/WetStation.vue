@@ -277,7 +277,8 @@ useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second })
 /* Always at hand, however many trays there are. */
 .WetStation-acts {
   position: sticky;
-  bottom: -24px;
+  bottom: var(--es-bar-bottom);
+  z-index: 2;
   padding: 8px 0 16px;
   background: var(--es-page);
   display: flex;
