@@ -185,6 +185,9 @@ test('what a print is called, its place in an edition, and the bin: all of it ca
 }) => {
   await openPrint(page, 'beams closed', '23 Net loft')
   const more = () => page.getByRole('button', { name: 'More', exact: true }).click()
+  // The page is there before its keys are.
+  await expect(button(page, 'Note')).toBeVisible()
+  await page.waitForTimeout(200)
   await page.keyboard.press('e')
   await page.getByLabel('Title', { exact: true }).fill('Net loft, noon')
   await page.getByLabel('Edition', { exact: true }).fill('three')
