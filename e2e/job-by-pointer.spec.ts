@@ -3,6 +3,9 @@ import { open, photograph } from './workroom.ts'
 
 test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true })
 
+// Everywhere else nothing moves; here it does, as for most people.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } })
+
 test('the whole job by pointer on a tablet: a photogram, with peroxide', async ({ page }) => {
   test.setTimeout(120_000)
   await page.clock.install({ time: new Date('2026-06-20T11:00:00') })

@@ -362,6 +362,10 @@ describe('the tables', () => {
     ])
   })
 
+  it('are of the version that windows are told apart by', () => {
+    expect(data.db.verno).toBe(data.STORAGE_VERSION)
+  })
+
   it('hold a plan of every kind of step', () => {
     expect(new Set(plan.map((step) => step.kind)).size).toBe(6)
   })

@@ -180,7 +180,7 @@ export class WorkroomDb extends Dexie {
         diagnoses: 'id, sheetId',
       })
       .upgrade(rebuildRows)
-    this.version(STORAGE_VERSION)
+    this.version(6)
       .stores({
         events: null,
         logs: 'sheetId',

@@ -90,6 +90,8 @@ async function read(file: Blob): Promise<void> {
   await breathe()
   // The browser sums up files on threads of its own, while every record is looked at here.
   const sums = fastSums(open.files).then((found) => checkSums(open, found))
+  // A refusal may come before anybody waits for it.
+  sums.catch(() => undefined)
   try {
     held = await run(recordsIn(open), 'looking at every record', 0.3, 0.95)
   } catch (error) {
