@@ -174,7 +174,7 @@ test('on a telephone the bar of actions stays in sight above the clocks', async 
       )
       return { top: bar?.top ?? NaN, overlap: (bar?.bottom ?? NaN) - (ledge?.top ?? NaN) }
     })
-  await expect(page.getByRole('button', { name: /^Photograph/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Photograph', exact: true })).toBeVisible()
   await expect.poll(async () => (await edges()).overlap).toBeLessThanOrEqual(1)
   expect((await edges()).top).toBeLessThan(844)
 })

@@ -61,11 +61,16 @@ async function walk(event: KeyboardEvent): Promise<void> {
   const next = props.prints[from + (step ?? 0)]
   if (!step || from < 0 || !next) return
   event.preventDefault()
+  const focus = () => {
+    const print = frame.value?.querySelector<HTMLElement>(`[data-sheet="${next.sheet.id}"]`)
+    print?.focus()
+    return Boolean(print)
+  }
   lines.value.scrollToIndex(Math.floor((from + step) / columns.value))
+  // What is drawn takes the focus at once: the next key may come before the next frame.
+  if (focus()) return
   await nextTick()
-  requestAnimationFrame(() =>
-    frame.value?.querySelector<HTMLElement>(`[data-sheet="${next.sheet.id}"]`)?.focus(),
-  )
+  requestAnimationFrame(focus)
 }
 </script>
 
