@@ -29,8 +29,10 @@ const rowsOf = <Row>(page: Page, table: string): Promise<Row[]> =>
 
 /** Every event, log by log. */
 export async function storedEvents(page: Page): Promise<StoredEvent[]> {
-  const rows = await rowsOf<{ lines: string }>(page, 'logs')
-  return rows.flatMap(({ lines }) => lines.split('\n').map((line) => JSON.parse(line) as StoredEvent))
+  const rows = await rowsOf<{ texts: string[] }>(page, 'logBundles')
+  return rows.flatMap(({ texts }) =>
+    texts.flatMap((lines) => lines.split('\n').map((line) => JSON.parse(line) as StoredEvent)),
+  )
 }
 
 export const storedSheets = (page: Page) => rowsOf<{ id: string; number: number }>(page, 'sheets')

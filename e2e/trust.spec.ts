@@ -48,8 +48,13 @@ const inStorage = (page: Page, store: string, work: string) =>
           const all = change.table.getAll()
           all.onsuccess = () => {
             const [row] = all.result
-            if (body === 'delete') change.table.delete(row.id)
-            else change.table.put({ ...row, state: { ...row.state, begunAt: 1 } })
+            const [first, ...others] = row.texts ?? []
+            if (body === 'bend')
+              change.table.put({
+                ...row,
+                texts: [JSON.stringify({ ...JSON.parse(first), begunAt: 1 }), ...others],
+              })
+            else change.table.put({ ...row, photoIds: row.photoIds.slice(1), spans: row.spans.slice(1) })
           }
           transaction.oncomplete = () => {
             opening.result.close()
@@ -70,8 +75,8 @@ test('what is stored is looked through: a picture that is gone and a list that l
   const exported = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export everything' }).click()
   const archive = await (await exported).path()
-  await inStorage(page, 'standings', 'bend')
-  await inStorage(page, 'pixels', 'delete')
+  await inStorage(page, 'standingBundles', 'bend')
+  await inStorage(page, 'packs', 'lose')
   await page.getByRole('button', { name: 'Look through everything' }).click()
   await expect(page.getByText('2 things are not as written')).toBeVisible()
   await expect(page.getByText('The picture of a photograph is gone.')).toBeVisible()

@@ -58,6 +58,8 @@ export async function benchPrints(browser, address, sources) {
   const page = await context.newPage()
   await page.goto(`${address}/workroom`)
   await page.getByRole('heading', { level: 1 }).waitFor()
+  // Taken in by an application that has come to rest: at its start it brings its own scripts in ahead.
+  await page.waitForTimeout(6000)
   const timed = async (work) => {
     const began = performance.now()
     await work()
@@ -100,6 +102,7 @@ export async function benchPrints(browser, address, sources) {
         return answered
       }, words),
     )
+  console.log(`  each word: ${answers.map((one) => Math.round(one)).join(', ')} ms`)
   took.search = [...answers].sort((a, b) => a - b).at(-1)
   await page.getByRole('button', { name: 'show all' }).click()
   took.longTask = await page.evaluate(async () => {

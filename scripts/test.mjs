@@ -2,11 +2,11 @@
 // one run tells all, and counts what passed and failed into a file for CI.
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { ensureChromium } from './chromium.mjs'
+import { ensureTestBrowser } from './chromium.mjs'
 import { ensureBuild, ensurePackages, root, run, tool } from './setup.mjs'
 
 ensurePackages()
-const chromium = ensureChromium()
+const chromium = ensureTestBrowser()
 
 const results = join(root, '.cache', 'results')
 rmSync(results, { recursive: true, force: true })

@@ -4,6 +4,7 @@ import { request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { readArchive } from '@core/record/archiveReading'
+import { eventsIn } from '@core/record/logs'
 import { jpeg } from '@core/fixtures/workroom'
 import { demoPictures } from '@demo/scenario'
 import { createServer } from './app'
@@ -122,10 +123,10 @@ describe('the server', () => {
     const bytes = await withServer(true, async (address) =>
       (await fetch(`${address}/demo/workroom.zip`)).arrayBuffer(),
     )
-    const { records, pixels } = readArchive(new Uint8Array(bytes))
+    const { records, logs, pixels } = readArchive(new Uint8Array(bytes))
     expect(pixels.size).toBe(records.photos.length)
     expect(records.photos.every((photo) => photo.bytes === jpeg.length)).toBe(true)
-    const latest = Math.max(...records.events.map((event) => event.at))
+    const latest = Math.max(...[...logs.values()].flatMap(eventsIn).map((event) => event.at))
     expect(before - latest).toBeLessThan(5 * 60_000)
   }, 30_000)
 

@@ -1,7 +1,8 @@
 import { v4 as uuid } from 'uuid'
-import { emptyRun } from '@core/process/run'
 import { Sheet } from '@core/record/records'
-import { db, rowOf } from '../data/db'
+import { db } from '../data/db'
+import { addStanding } from '../data/standings'
+import { BY_NUMBER } from '../data/workroomDb'
 import type { ReadDraft } from './sheetDraft'
 
 /** What a new sheet hangs on besides what was typed. */
@@ -29,10 +30,10 @@ export async function writeSheets(
   const firstId = changing?.id ?? uuid()
   await db.transaction(
     'rw',
-    [db.sheets, db.papers, db.bottles, db.lights, db.standings, db.diagnoses],
+    [db.sheets, db.papers, db.bottles, db.lights, db.standingBundles, db.diagnoses],
     async () => {
       // The number is taken inside the transaction, so that two windows never give the same one twice.
-      const next = ((await db.sheets.orderBy('number').last())?.number ?? 0) + 1
+      const next = ((await db.sheets.orderBy(BY_NUMBER).last())?.number ?? 0) + 1
       await Promise.all([
         db.papers.bulkPut(read.papers),
         db.bottles.bulkPut(read.bottles),
@@ -56,7 +57,7 @@ export async function writeSheets(
           ...(read.sheets > 1 && { batch: { id: batchId, of: read.sheets, place } }),
         })
         await db.sheets.add(sheet)
-        await db.standings.add(rowOf(emptyRun(sheet.id)))
+        await addStanding(db, sheet.id)
       }
       if (test)
         await db.diagnoses.update(test.diagnosisId, {

@@ -10,15 +10,20 @@ import type * as log from './log'
 import type * as pictures from './pictures'
 import type * as standings from './standings'
 import type * as workroomDb from './workroomDb'
-import { applyMerge, conflictKey, planMerge } from '@core/record/merge'
-import { looseEnds } from '@core/record/looseEnds'
+import { conflictKey, planMerge } from '@core/record/merge'
+import { writeArchive } from '@core/record/archive'
+import { readArchive } from '@core/record/archiveReading'
+import { eventsIn, linesOf, lengthOf, logBook } from '@core/record/logs'
 import { emptyRecords, type WorkroomRecords } from '@core/record/records'
 import type { RunState } from '@core/process/run'
+import { placeOf } from '@core/process/standing'
+import type * as bundles from './bundles'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.
 Object.assign(globalThis, { document: { querySelector: () => null, addEventListener: () => undefined } })
 
 type Data = typeof pictures &
+  typeof bundles &
   typeof log &
   typeof db &
   typeof archives &
@@ -31,6 +36,7 @@ beforeAll(async () => {
   data = {
     ...(await import('./db')),
     ...(await import('./log')),
+    ...(await import('./bundles')),
     ...(await import('./pictures')),
     ...(await import('./archives')),
     ...(await import('./holdings')),
@@ -45,6 +51,8 @@ beforeEach(async () => {
 afterEach(() => jest.restoreAllMocks())
 
 const drop: Happening = { type: 'dropped', component: 'iron', change: 1 }
+const stateOf = (id = SHEET) => data.stateIn(data.db, id)
+const placeIn = async (id = SHEET) => placeOf((await stateOf(id)) as RunState)
 const refusing = (code: string) => expect.objectContaining({ code })
 const setTime = (at: number) => jest.spyOn(Date, 'now').mockReturnValue(at)
 
@@ -54,7 +62,7 @@ describe('append', () => {
     const state = await data.append(SHEET, begun)
     expect(state.begunAt).toBe(T0)
     expect(await data.logOf(SHEET)).toMatchObject([{ type: 'begun', index: 0, at: T0, sheetId: SHEET }])
-    expect(await data.db.standings.get(SHEET)).toMatchObject({ sheetId: SHEET, place: 'coat', state })
+    expect(await stateOf()).toEqual(state)
   })
 
   it('writes nothing when it is refused', async () => {
@@ -63,7 +71,7 @@ describe('append', () => {
       refusing('other-step'),
     )
     expect(await data.logOf(SHEET)).toHaveLength(1)
-    expect((await data.db.standings.get(SHEET))?.state.length).toBe(1)
+    expect((await stateOf())?.length).toBe(1)
   })
 
   it('writes nothing that the schema does not know', async () => {
@@ -93,7 +101,7 @@ describe('append', () => {
     expect((await data.logOf(SHEET)).map((event) => event.index)).toEqual(
       Array.from({ length: 13 }, (_, i) => i),
     )
-    expect((await data.db.standings.get(SHEET))?.state.steps[0]?.drops.iron).toBe(12)
+    expect((await stateOf())?.steps[0]?.drops.iron).toBe(12)
   })
 
   it('lets one of two contradicting presses win and refuses the other', async () => {
@@ -103,7 +111,7 @@ describe('append', () => {
       data.append(SHEET, { type: 'looked', step: 'expose' }),
     ])
     expect(both.map((one) => one.status).sort()).toEqual(['fulfilled', 'rejected'])
-    expect((await data.db.standings.get(SHEET))?.state.steps[3]?.holds).toHaveLength(1)
+    expect((await stateOf())?.steps[3]?.holds).toHaveLength(1)
   })
 })
 
@@ -122,7 +130,7 @@ describe('undo', () => {
     await data.undo(SHEET)
     await data.append(SHEET, drop)
     await data.append(SHEET, drop)
-    expect((await data.db.standings.get(SHEET))?.state.steps[0]?.drops.iron).toBe(2)
+    expect((await stateOf())?.steps[0]?.drops.iron).toBe(2)
   })
 
   it('says so when there is nothing to take back', async () => {
@@ -136,31 +144,27 @@ describe('undo', () => {
 describe('rebuildStandings', () => {
   it('comes to the same as appending did', async () => {
     for (const [, what] of wholeJob) await data.append(SHEET, what)
-    const kept = await data.db.standings.get(SHEET)
-    await data.db.standings.clear()
+    const kept = await stateOf()
+    await data.db.standingBundles.clear()
     await data.rebuildStandings(data.db, [SHEET])
-    expect(await data.db.standings.get(SHEET)).toEqual(kept)
+    expect(await stateOf()).toEqual(kept)
   })
 
   it('knows a sheet on which nothing has happened', async () => {
     await data.rebuildStandings(data.db, [uuid(77)])
-    expect(await data.db.standings.get(uuid(77))).toMatchObject({ place: 'planned' })
+    expect(await placeIn(uuid(77))).toBe('planned')
   })
 })
 
 const ofSheet = (events: readonly SheetEvent[]) => events.filter((event) => event.sheetId === SHEET)
 
-/** What reading an archive finds its logs to amount to. */
-function statesOf(records: WorkroomRecords): Map<string, RunState> {
-  const states = new Map<string, RunState>()
-  expect([...looseEnds(records, (state) => states.set(state.sheetId, state))]).toEqual([])
-  return states
-}
+const contentsOf = ({ events, ...records }: WorkroomRecords) => ({ records, logs: logBook(events) })
+const readBack = (room: ReturnType<typeof workroom>) => readArchive(writeArchive(room, 'Test', T0))
 
 describe('writeImport', () => {
   const prepared = (here: ReturnType<typeof workroom>['records'] | null, theirs = workroom()) => ({
-    workroom: { ...theirs, states: statesOf(theirs.records) },
-    plan: planMerge(here ?? emptyRecords(), theirs.records),
+    workroom: readBack(theirs),
+    plan: planMerge(contentsOf(here ?? emptyRecords()), contentsOf(theirs.records)),
   })
 
   it('leaves nothing of one that was called off, and says how far it has come', async () => {
@@ -177,7 +181,8 @@ describe('writeImport', () => {
       data.writeImport(data.db, prepared(null).workroom, new Set(), undefined, stop),
     ).rejects.toThrow(refusing('called-off'))
     expect(await data.db.sheets.count()).toBe(0)
-    expect(await data.db.logs.count()).toBe(0)
+    expect(await data.db.logBundles.count()).toBe(0)
+    expect(await data.db.standingBundles.count()).toBe(0)
     expect(await data.db.packs.count()).toBe(0)
   })
 
@@ -187,19 +192,21 @@ describe('writeImport', () => {
     expect(await data.db.sheets.toArray()).toEqual(records.sheets)
     expect(await data.logOf(SHEET)).toEqual(ofSheet(records.events))
     expect(await data.db.takings.toArray()).toEqual(records.takings)
-    expect((await data.db.standings.get(records.paperRuns[0]!.id))?.place).toBe('paper')
+    expect(await placeIn(records.paperRuns[0]!.id)).toBe('paper')
     expect(await data.db.papers.toArray()).toEqual(records.papers)
     expect(await data.db.photos.toArray()).toEqual(records.photos)
     const [id] = [...workroom().pixels.keys()]
     const original = (await data.picturesIn(data.db, [id!], 'original')).get(id!)
     expect(new Uint8Array(await original!.arrayBuffer())).toEqual(workroom().pixels.get(id!)!.original)
-    expect((await data.db.standings.get(SHEET))?.place).toBe('line')
+    expect(await placeIn()).toBe('line')
   })
 
   it('does nothing the second time', async () => {
     await data.writeImport(data.db, prepared(null).workroom, new Set())
     await data.writeImport(data.db, prepared(workroom().records).workroom, new Set())
-    expect((await data.allRecords(data.db)).events).toHaveLength(workroom().records.events.length)
+    const { logs, standings } = await data.contentsOf(data.db)
+    expect([...logs.values()].flatMap(eventsIn)).toHaveLength(workroom().records.events.length)
+    expect([...standings.keys()].sort()).toEqual([...logs.keys()].sort())
     expect(await data.db.packs.count()).toBe(1)
     expect(await data.db.sheets.count()).toBe(1)
   })
@@ -224,7 +231,7 @@ describe('writeImport', () => {
     await data.writeImport(data.db, theirs.workroom, new Set(theirs.plan.conflicts.map(conflictKey)))
     expect((await data.db.sheets.get(SHEET))?.title).toBe(sheet.title)
     expect(await data.logOf(SHEET)).toEqual(ofSheet(workroom().records.events))
-    expect((await data.db.standings.get(SHEET))?.place).toBe('line')
+    expect(await placeIn()).toBe('line')
   })
 
   it('works the merge out afresh, so that what was written meanwhile is not lost', async () => {
@@ -242,12 +249,79 @@ describe('writeImport', () => {
     expect(log.at(-1)).toMatchObject({ type: 'noted', text: 'meanwhile' })
   })
 
-  it('agrees with core on what is written', () => {
-    const theirs = workroom().records
-    const none = emptyRecords()
-    expect(applyMerge(planMerge(none, theirs), theirs, new Set()).records.events).toHaveLength(
-      theirs.events.length,
+  it('a sheet that is only planned here takes on the log that the archive has of it', async () => {
+    const mine = workroom()
+    mine.records.events = mine.records.events.filter((event) => event.sheetId !== SHEET)
+    mine.records.photos = []
+    mine.pixels.clear()
+    await data.writeImport(data.db, readBack(mine), new Set())
+    expect(await placeIn()).toBe('planned')
+    await data.writeImport(data.db, readBack(workroom()), new Set())
+    expect([await placeIn(), (await data.logOf(SHEET)).length]).toEqual([
+      'line',
+      ofSheet(workroom().records.events).length,
+    ])
+  })
+})
+
+describe('texts in bundles', () => {
+  const keyOf = (n: number) => `${uuid(n)}/1`
+  const entries = Array.from({ length: 120 }, (_, n) => [keyOf(n), `text ${n}`] as const)
+  const all = async () =>
+    new Map(
+      (await data.db.logBundles.toArray()).flatMap(({ keys, texts }) =>
+        keys.map((key, i) => [key, texts[i]]),
+      ),
     )
+
+  it('lie together, and each is found by whose it is', async () => {
+    await data.db.logs.add(entries)
+    expect(await data.db.logBundles.count()).toBe(3)
+    expect(await data.db.logs.textOf(uuid(77))).toBe('text 77')
+    expect(await data.db.logs.textOf(uuid(500))).toBeUndefined()
+    expect(await data.db.logs.textsOf([uuid(3), uuid(500), uuid(119)])).toEqual(
+      new Map([[uuid(3), 'text 3'], [uuid(119), 'text 119']]), // prettier-ignore
+    )
+    expect(new Map(await data.db.logs.revisions()).get(uuid(4))).toBe(`${uuid(4)}/1`)
+  })
+
+  it.each([0, 7, 49, 50, 119])('one that is written anew leaves its bundle, number %i', async (n) => {
+    await data.db.logs.add(entries)
+    await data.db.logs.put(uuid(n), 2, 'anew')
+    await data.db.logs.put(uuid(n), 3, 'and again')
+    const found = await all()
+    expect(found.size).toBe(120)
+    expect(found.get(`${uuid(n)}/3`)).toBe('and again')
+    for (const [key, text] of entries) if (key !== keyOf(n)) expect(found.get(key)).toBe(text)
+  })
+
+  it('go for good, and the others of their bundles stay', async () => {
+    await data.db.logs.add(entries)
+    const going = [0, 1, 60, 119].map(uuid)
+    await data.db.logs.drop(going)
+    expect((await all()).size).toBe(116)
+    expect((await data.db.logs.textsOf(going)).size).toBe(0)
+    await data.db.logs.drop(entries.map((_, n) => uuid(n)))
+    expect(await data.db.logBundles.count()).toBe(0)
+  })
+
+  it('come out in the order of identities, however they lie together', async () => {
+    await data.db.logs.add([5, 3, 9].map((n) => [keyOf(n), `text ${n}`]))
+    await data.db.logs.put(uuid(4), 1, 'text 4')
+    const { logs } = await data.contentsOf(data.db)
+    expect([...logs.keys()]).toEqual([3, 4, 5, 9].map(uuid))
+  })
+
+  it('never lie in two places, whatever is done to them', async () => {
+    await data.db.logs.add(entries.slice(0, 60))
+    await expect(data.db.logs.add(entries.slice(59, 61))).rejects.toThrow()
+    await data.db.logs.put(uuid(0), 2, 'anew')
+    await data.db.logs.put(uuid(1), 2, 'anew')
+    await data.db.logs.drop([uuid(2)])
+    await data.db.logs.put(uuid(2), 1, 'back')
+    const owners = [...(await all()).keys()].map(data.ownerOf)
+    expect(new Set(owners).size).toBe(owners.length)
+    expect(owners).toHaveLength(60)
   })
 })
 
@@ -283,7 +357,7 @@ describe('a workroom of version 1', () => {
       kind: 'solution',
       contents: [{ substanceId: 'ferric-ammonium-citrate', percent: 25 }],
     })
-    expect(await taken.standings.get(SHEET)).toMatchObject({ place: 'line', state: { coatsJudged: [] } })
+    expect(await data.stateIn(taken, SHEET)).toMatchObject({ coatsJudged: [], length: wholeJob.length })
     expect(await taken.takings.count()).toBe(0)
     expect(await data.logIn(taken, SHEET)).toEqual(logOf(wholeJob))
     const picture = async (which: 'original' | 'thumbnail') =>
@@ -329,11 +403,11 @@ describe('pictures', () => {
     expect(others).toEqual([])
     expect(await pack?.bytes.text()).toBe('original 1t1original 3t3')
     await data.dropPictures(data.db, [uuid(1), uuid(3)])
-    expect([await data.db.packs.count(), await data.db.pixels.count()]).toEqual([0, 0])
+    expect(await data.db.packs.count()).toBe(0)
   })
 
   it('that went missing come back with an archive that has them', async () => {
-    const theirs = { ...workroom(), states: statesOf(workroom().records) }
+    const theirs = readBack(workroom())
     await data.writeImport(data.db, theirs, new Set())
     const [id] = [...theirs.pixels.keys()]
     await data.dropPictures(data.db, [id!])
@@ -345,7 +419,9 @@ describe('pictures', () => {
 describe('the tables', () => {
   it('list a log in its order, and of one sheet only', async () => {
     const [a, b] = [logOf(wholeJob, uuid(1)), logOf(wholeJob.slice(0, 3), uuid(2))]
-    await data.db.logs.bulkAdd([data.logRowOf(uuid(1), a), data.logRowOf(uuid(2), b)])
+    await data.db.logs.add(
+      [a, b].map((log, n) => [data.bundleKey(uuid(n + 1), lengthOf({ lines: linesOf(log) })), linesOf(log)]),
+    )
     expect(await data.logOf(uuid(1))).toEqual(a)
     expect(await data.logOf(uuid(2))).toEqual(b)
   })

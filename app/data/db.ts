@@ -1,7 +1,7 @@
 import { whichWorkroom } from './whichWorkroom'
 import { WorkroomDb } from './workroomDb'
 
-export { rowOf, type TraceRow } from './workroomDb'
+export { type TraceRow } from './workroomDb'
 
 /** Whether this window shows the demo, which never touches one's own workroom. */
 export const isDemo = whichWorkroom() === 'demo'

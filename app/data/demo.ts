@@ -1,6 +1,7 @@
 import { ref } from 'vue'
 import { clearWorkroom, prepareImport } from './archives'
 import { db, isDemo } from './db'
+import { standingsOf } from './standings'
 
 /** Where the server writes the demo scenario afresh, relative to the present moment, as an ordinary archive. */
 const DEMO_ARCHIVE = '/demo/workroom.zip'
@@ -35,8 +36,10 @@ const STALE_MS = 12 * 3_600_000
 /** Whether the demo was laid out so long ago that nothing in it is under way any more. */
 export async function isDemoStale(): Promise<boolean> {
   if (!isDemo) return false
-  const standings = await db.standings.toArray()
-  return standings.length > 0 && Date.now() - Math.max(...standings.map((row) => row.state.lastAt)) > STALE_MS
+  let latest: number | null = null
+  for await (const piece of standingsOf(db).pieces())
+    for (const [, { lastAt }] of piece) latest = Math.max(latest ?? 0, lastAt)
+  return latest !== null && Date.now() - latest > STALE_MS
 }
 
 /** Sets the demo up afresh, with its clocks running from now. */

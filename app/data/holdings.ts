@@ -2,12 +2,14 @@ import type { Table } from 'dexie'
 import { CoreError } from '@core/errors'
 import type { PhotoPixels } from '@core/record/archive'
 import type { ReadWorkroom } from '@core/record/archiveReading'
-import { logsBySheet } from '@core/record/logs'
-import { applyMerge, KINDS, planMerge } from '@core/record/merge'
-import type { WorkroomRecords } from '@core/record/records'
+import { lengthOf, type LogLines } from '@core/record/logs'
+import { applyMerge, KINDS, planMerge, type Contents } from '@core/record/merge'
+import type { Holdings } from '@core/record/records'
 import { emptyRun } from '@core/process/run'
-import { storePictures } from './pictures'
-import { eventsIn, logRowOf, rowOf, type WorkroomDb } from './workroomDb'
+import { bundleKey, ownerOf, type BundleRow } from './bundles'
+import { picturedIds, storePictures } from './pictures'
+import { stateEntry } from './standings'
+import type { WorkroomDb } from './workroomDb'
 
 /** How far long work has come, 0 to 1, and what it is doing. */
 export type Progress = (share: number, doing: string) => void
@@ -15,16 +17,31 @@ export type Progress = (share: number, doing: string) => void
 export type Pulse = () => void
 
 const tables = (db: WorkroomDb) =>
-  [...KINDS.map((name) => db[name]), db.logs, db.standings, db.pixels, db.packs, db.traces] as Table[]
+  [...KINDS.map((name) => db[name]), db.logBundles, db.standingBundles, db.packs, db.traces] as Table[]
 
-/** Every record of a workroom, as one moment saw it. */
-export function allRecords(db: WorkroomDb): Promise<WorkroomRecords> {
+/** A workroom without its pictures. */
+export interface StoredContents extends Contents {
+  /** What each log amounts to, as JSON. */
+  standings: Map<string, string>
+}
+
+/** Every record and log of a workroom, as one moment saw them. */
+export function contentsOf(db: WorkroomDb): Promise<StoredContents> {
   return db.transaction('r', tables(db), async () => {
     const lists = await Promise.all(KINDS.map(async (name) => [name, await (db[name] as Table).toArray()]))
-    const events = (await db.logs.toArray()).flatMap(eventsIn)
-    return { ...Object.fromEntries(lists), events } as WorkroomRecords
+    const logs = textsIn(await db.logBundles.toArray())
+    return {
+      records: Object.fromEntries(lists) as Holdings,
+      logs: new Map(logs.map(([id, lines]): [string, LogLines] => [id, { lines }])),
+      standings: new Map(textsIn(await db.standingBundles.toArray())),
+    }
   })
 }
+/** In the order of identities, as tables give their rows: what lies with what in a bundle is nobody's business. */
+const textsIn = (rows: readonly BundleRow[]) =>
+  rows
+    .flatMap(({ keys, texts }) => keys.map((key, i) => [ownerOf(key), texts[i] as string] as const))
+    .sort(([a], [b]) => (a < b ? -1 : 1))
 
 /** Rows written at once: few enough that progress is seen and a stop is heard. */
 const PIECE = 1000
@@ -39,29 +56,21 @@ const PACK = 200
  */
 export async function writeImport(
   db: WorkroomDb,
-  { records: theirs, pixels, states }: ReadWorkroom,
+  theirs: ReadWorkroom,
   takeTheirs: ReadonlySet<string>,
   progress: Progress = () => undefined,
   pulse: Pulse = () => undefined,
 ): Promise<void> {
   await db.transaction('rw', tables(db), async () => {
     // Worked out afresh: another window may have gone on since the archive was read.
-    const plan = planMerge(await allRecords(db), theirs)
-    const { records } = applyMerge(plan, theirs, takeTheirs)
-    // A log that is new, carried on or replaced is the archive's from its beginning to its end.
-    const touched = new Set([
-      ...records.events.map((event) => event.sheetId),
-      ...[...plan.added.sheets, ...plan.added.paperRuns].map((one) => one.id),
-    ])
-    const logs = [...logsBySheet(theirs.events)].filter(([id]) => touched.has(id))
+    const here = await contentsOf(db)
+    const plan = planMerge(here, theirs)
+    const { records, logs: taken } = applyMerge(plan, theirs, takeTheirs)
+    const logs = taken.flatMap((id) => theirs.logs.get(id) ?? [])
     // A picture that went missing here comes back too.
-    const have = new Set(await db.pixels.toCollection().primaryKeys())
-    const pictures = theirs.photos.filter((photo) => !have.has(photo.id))
-    const total =
-      KINDS.reduce((sum, kind) => sum + records[kind].length, 0) +
-      pictures.length +
-      logs.length +
-      touched.size
+    const have = await picturedIds(db)
+    const pictures = theirs.records.photos.filter((photo) => !have.has(photo.id))
+    const total = KINDS.reduce((sum, kind) => sum + records[kind].length, 0) + pictures.length + logs.length
     let done = 0
     const inPieces = async <Row>(
       rows: readonly Row[],
@@ -82,7 +91,7 @@ export async function writeImport(
       (piece) =>
         storePictures(
           db,
-          piece.map(({ id }) => ({ id, ...(pixels.get(id) as PhotoPixels) })),
+          piece.map(({ id }) => ({ id, ...(theirs.pixels.get(id) as PhotoPixels) })),
         ),
       PACK,
     )
@@ -94,10 +103,17 @@ export async function writeImport(
       const replaced = (records[name] as { id: string }[]).filter((row) => !isNew.has(row.id))
       await inPieces(replaced, (piece) => (db[name] as Table).bulkPut(piece))
     }
-    await inPieces(logs, (piece) => db.logs.bulkPut(piece.map(([id, log]) => logRowOf(id, log))))
-    await inPieces([...touched], (piece) =>
-      db.standings.bulkPut(piece.map((id) => rowOf(states.get(id) ?? emptyRun(id)))),
-    )
+    const before = logs
+      .map(({ sheetId }) => sheetId)
+      .filter((id) => here.logs.has(id) || here.standings.has(id))
+    await db.logs.drop(before)
+    await db.standings.drop(before)
+    await inPieces(logs, async (piece) => {
+      await db.logs.add(piece.map((log) => [bundleKey(log.sheetId, lengthOf(log)), log.lines]))
+      await db.standings.add(piece.map((log) => [bundleKey(log.sheetId, log.revision), log.standing ?? '']))
+    })
+    const untouched = [...plan.added.sheets, ...plan.added.paperRuns].filter(({ id }) => !theirs.logs.has(id))
+    await db.standings.add(untouched.map(({ id }) => stateEntry(emptyRun(id))))
   })
 }
 

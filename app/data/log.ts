@@ -2,9 +2,9 @@ import { v4 as uuid } from 'uuid'
 import { CoreError } from '@core/errors'
 import { advance, emptyRun, replay, type RunState } from '@core/process/run'
 import { SheetEvent, type Happening } from '@core/record/event'
-import { db, rowOf } from './db'
-import { eventsIn } from './workroomDb'
-import { logIn } from './standings'
+import { eventsIn } from '@core/record/logs'
+import { db } from './db'
+import { logIn, stateIn, writeState } from './standings'
 
 /**
  * Writes down what happened to a sheet, now. The rules are asked inside the transaction, so of two windows that press
@@ -18,8 +18,8 @@ export function append(
   // Taken before anything is waited for: what counts is when the key was pressed, not when the disk was ready.
   pressedAt: number = Date.now(),
 ): Promise<RunState> {
-  return db.transaction('rw', db.logs, db.standings, async () => {
-    const state = (await db.standings.get(sheetId))?.state ?? emptyRun(sheetId)
+  return db.transaction('rw', db.logBundles, db.standingBundles, async () => {
+    const state = (await stateIn(db, sheetId)) ?? emptyRun(sheetId)
     const event = SheetEvent.parse({
       ...happening,
       id: uuid(),
@@ -28,17 +28,17 @@ export function append(
       // A system clock that was set back must not bend the order of what happened.
       at: Math.max(pressedAt, state.lastAt),
     })
-    const row = await db.logs.get(sheetId)
-    const next = event.type === 'undone' ? replay(sheetId, [...eventsIn(row), event]) : advance(state, event)
-    await db.logs.put({ sheetId, lines: [...(row ? [row.lines] : []), JSON.stringify(event)].join('\n') })
-    await db.standings.put(rowOf(next))
+    const lines = [await db.logs.textOf(sheetId), JSON.stringify(event)].filter(Boolean).join('\n')
+    const next = event.type === 'undone' ? replay(sheetId, eventsIn({ lines })) : advance(state, event)
+    await db.logs.put(sheetId, next.length, lines)
+    await writeState(db, next)
     return next
   })
 }
 
 /** Takes back the last thing that happened to a sheet; the log keeps both. */
 export async function undo(sheetId: string): Promise<RunState> {
-  const last = (await db.standings.get(sheetId))?.state.last
+  const last = (await stateIn(db, sheetId))?.last
   if (!last)
     throw new CoreError({
       code: 'nothing-to-undo',

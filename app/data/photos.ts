@@ -29,7 +29,7 @@ export async function addPhoto(sheetId: string, file: File): Promise<void> {
     ...(sha256 && { sha256 }),
     note: file.name.slice(0, 200),
   })
-  await db.transaction('rw', [db.photos, db.pixels, db.packs, db.logs, db.standings], async () => {
+  await db.transaction('rw', [db.photos, db.packs, db.logBundles, db.standingBundles], async () => {
     await db.photos.add(photo)
     await storePictures(db, [{ id: photo.id, original: file, thumbnail }])
     await append(sheetId, { type: 'photographed', photoId: photo.id })

@@ -6,10 +6,7 @@ export async function storePictures(
   db: WorkroomDb,
   pictures: readonly Picture<Blob | Uint8Array>[],
 ): Promise<void> {
-  if (!pictures.length) return
-  const { pack, rows } = packOf(uuid(), pictures)
-  await db.packs.add(pack)
-  await db.pixels.bulkPut(rows)
+  if (pictures.length) await db.packs.add(packOf(uuid(), pictures))
 }
 
 /** One kind of picture of photographs, by photo id, for as many of them as are here. */
@@ -18,34 +15,37 @@ export async function picturesIn(
   ids: readonly string[],
   which: 'original' | 'thumbnail',
 ): Promise<Map<string, Blob>> {
-  const rows = (await db.pixels.bulkGet([...ids])).filter((row) => row !== undefined)
-  const packs = [...new Set(rows.map((row) => row.pack))]
-  const bytes = new Map((await db.packs.bulkGet(packs)).map((pack) => [pack?.id, pack?.bytes]))
+  const wanted = new Set(ids)
+  const packs = await db.packs.where('photoIds').anyOf(ids).distinct().toArray()
   return new Map(
-    rows.flatMap((row) => {
-      const file = bytes.get(row.pack)
-      return file ? [[row.id, file.slice(...row[which])]] : []
-    }),
+    packs.flatMap(({ photoIds, spans, bytes }) =>
+      photoIds.flatMap((id, i) => {
+        const span = wanted.has(id) && spans[i]
+        return span ? [[id, bytes.slice(...span[which])] as const] : []
+      }),
+    ),
   )
 }
 
+/** Photographs whose pictures are here. */
+export const picturedIds = async (db: WorkroomDb): Promise<Set<string>> =>
+  new Set((await db.packs.orderBy('photoIds').keys()) as string[])
+
 /** Removes pictures for good. What else lies in their packs is packed anew, so that nothing of them stays on the disk. */
 export async function dropPictures(db: WorkroomDb, ids: readonly string[]): Promise<void> {
-  const going = (await db.pixels.bulkGet([...ids])).filter((row) => row !== undefined)
-  await db.pixels.bulkDelete([...ids])
-  for (const pack of new Set(going.map((row) => row.pack))) {
-    const staying = await db.pixels.where('pack').equals(pack).primaryKeys()
-    const [originals, thumbnails] = [
-      await picturesIn(db, staying, 'original'),
-      await picturesIn(db, staying, 'thumbnail'),
-    ]
+  const going = new Set(ids)
+  for (const { id: pack, photoIds, spans, bytes } of await db.packs
+    .where('photoIds')
+    .anyOf(ids)
+    .distinct()
+    .toArray()) {
     await db.packs.delete(pack)
-    await storePictures(
-      db,
-      [...originals].flatMap(([id, original]) => {
-        const thumbnail = thumbnails.get(id)
-        return thumbnail ? [{ id, original, thumbnail }] : []
-      }),
-    )
+    const staying = photoIds.flatMap((id, i) => {
+      const span = going.has(id) ? undefined : spans[i]
+      return span
+        ? [{ id, original: bytes.slice(...span.original), thumbnail: bytes.slice(...span.thumbnail) }]
+        : []
+    })
+    await storePictures(db, staying)
   }
 }

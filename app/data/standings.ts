@@ -1,13 +1,47 @@
-import { replay } from '@core/process/run'
+import { emptyRun, replay, revisionOf, type RunState } from '@core/process/run'
 import type { SheetEvent } from '@core/record/event'
-import { eventsIn, rowOf, type WorkroomDb } from './workroomDb'
+import { eventsIn } from '@core/record/logs'
+import { bundleKey } from './bundles'
+import type { Rows } from './useRowsById'
+import type { WorkroomDb } from './workroomDb'
 
 /** Every event of one sheet, in order. */
-export const logIn = async (db: WorkroomDb, sheetId: string): Promise<SheetEvent[]> =>
-  eventsIn(await db.logs.get(sheetId))
+export async function logIn(db: WorkroomDb, sheetId: string): Promise<SheetEvent[]> {
+  const lines = await db.logs.textOf(sheetId)
+  return lines === undefined ? [] : eventsIn({ lines })
+}
+
+/** What the log of a sheet amounts to, as it is kept beside the log so that lists need not replay every log. */
+export async function stateIn(db: WorkroomDb, sheetId: string): Promise<RunState | undefined> {
+  const text = await db.standings.textOf(sheetId)
+  return text === undefined ? undefined : (JSON.parse(text) as RunState)
+}
+
+export const writeState = (db: WorkroomDb, state: RunState): Promise<void> =>
+  db.standings.put(state.sheetId, revisionOf(state), JSON.stringify(state))
+
+/** A state as it lies in its bundle. */
+export const stateEntry = (state: RunState): [key: string, text: string] => [
+  bundleKey(state.sheetId, revisionOf(state)),
+  JSON.stringify(state),
+]
+
+/** Lays out the standing of a sheet or a treatment on which nothing has happened. */
+export const addStanding = (db: WorkroomDb, id: string): Promise<void> =>
+  db.standings.add([stateEntry(emptyRun(id))])
+
+/** Every standing, for lists of all sheets. */
+export const standingsOf = (db: WorkroomDb): Rows<RunState> => ({
+  revisions: () => db.standings.revisions(),
+  some: async (ids) => statesIn(await db.standings.textsOf(ids)),
+  async *pieces() {
+    for await (const piece of db.standings.pieces()) yield statesIn(piece)
+  },
+})
+const statesIn = (texts: Iterable<readonly [id: string, text: string]>) =>
+  [...texts].map(([id, text]) => [id, JSON.parse(text) as RunState] as const)
 
 /** Works out standings afresh from the logs, for sheets that were written by other means than `append`. */
 export async function rebuildStandings(db: WorkroomDb, sheetIds: readonly string[]): Promise<void> {
-  const logs = await db.logs.bulkGet([...sheetIds])
-  await db.standings.bulkPut(sheetIds.map((id, i) => rowOf(replay(id, eventsIn(logs[i])))))
+  for (const id of sheetIds) await writeState(db, replay(id, await logIn(db, id)))
 }

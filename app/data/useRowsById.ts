@@ -6,16 +6,43 @@ import { onBroughtIn } from './broughtIn'
 /** Rows read at once: few enough that the page stays answerable while thousands are read. */
 const PIECE = 400
 
+/** Where many rows come from. */
+export interface Rows<Row> {
+  /** Identity of every row, with something that is new whenever the row is. Followed as it changes. */
+  revisions(): Promise<[id: string, revision: unknown][]>
+  /** Some of them, as many as are here. */
+  some(ids: readonly string[]): Promise<Iterable<readonly [id: string, row: Row]>>
+  /** All of them, one after the other as they lie: several times faster than asking for each. */
+  pieces(): AsyncIterable<Iterable<readonly [id: string, row: Row]>>
+}
+
+/** The rows of a table, of which an index tells when they change. */
+export function rowsOf<Row extends { id: string }>(
+  table: Table<Row, string>,
+  revisions: Rows<Row>['revisions'],
+): Rows<Row> {
+  return {
+    revisions,
+    some: async (ids) =>
+      (await table.bulkGet([...ids])).flatMap((row) => (row ? [[row.id, row] as const] : [])),
+    async *pieces() {
+      for (let last = ''; ;) {
+        const piece = await table.where(':id').above(last).limit(PIECE).toArray()
+        yield piece.map((row) => [row.id, row] as const)
+        last = piece.at(-1)?.id ?? ''
+        if (piece.length < PIECE) return
+      }
+    },
+  }
+}
+
 /**
- * Every row of a large table by its identity, kept up by reading only what changed: an index of identity and revision is
- * followed, and rows whose revision is new are fetched in pieces.
+ * Many rows by their identity, kept up by reading only what changed: rows whose revision is new are fetched.
  *
- * @param index compound index of the identity and of something that is new whenever the row is.
- * @returns `null` until the whole table has been read once.
+ * @returns `null` until all have been read once.
  */
 export function useRowsById<Row extends object>(
-  table: Table<Row, string>,
-  index: string,
+  source: Rows<Row>,
 ): ShallowRef<ReadonlyMap<string, Row> | null> {
   const rows = shallowRef<ReadonlyMap<string, Row> | null>(null)
   const notice = useNotice()
@@ -49,42 +76,22 @@ export function useRowsById<Row extends object>(
         revisions.delete(id)
       }
     const fresh = keys.filter(([id, revision]) => revisions.get(id) !== revision || !next.has(id))
-    if (fresh.length > PIECE) await takeWhole(new Map(fresh), next)
-    else await takeEach(fresh, next)
+    const wants = new Map(fresh)
+    const takeIn = (piece: Iterable<readonly [id: string, row: Row]>) => {
+      for (const [id, row] of piece) {
+        if (!wants.has(id)) continue
+        next.set(id, row)
+        revisions.set(id, wants.get(id))
+      }
+    }
+    if (fresh.length > PIECE) for await (const piece of source.pieces()) takeIn(piece)
+    else if (fresh.length) takeIn(await source.some(fresh.map(([id]) => id)))
     rows.value = next
   }
 
-  /** Where much is new, rows are read one after the other as they lie, which is several times faster than asking for each. */
-  async function takeWhole(fresh: ReadonlyMap<string, unknown>, next: Map<string, Row>): Promise<void> {
-    const key = table.schema.primKey.keyPath as keyof Row
-    for (let last = ''; ;) {
-      const piece = await table.where(':id').above(last).limit(PIECE).toArray()
-      for (const row of piece) {
-        const id = (last = row[key] as string)
-        if (!fresh.has(id)) continue
-        next.set(id, row)
-        revisions.set(id, fresh.get(id))
-      }
-      if (piece.length < PIECE) return
-    }
-  }
-
-  async function takeEach(fresh: readonly [string, unknown][], next: Map<string, Row>): Promise<void> {
-    for (let from = 0; from < fresh.length; from += PIECE) {
-      const piece = fresh.slice(from, from + PIECE)
-      const found = await table.bulkGet(piece.map(([id]) => id))
-      for (const [i, [id, revision]] of piece.entries()) {
-        const row = found[i]
-        if (!row) continue
-        next.set(id, row)
-        revisions.set(id, revision)
-      }
-    }
-  }
-
-  const subscription = liveQuery(() => table.orderBy(index).keys()).subscribe({
+  const subscription = liveQuery(() => source.revisions()).subscribe({
     next: (keys) => {
-      wanted = last = keys as unknown as [string, unknown][]
+      wanted = last = keys
       void catchUp()
     },
     error: (error: unknown) => notice.refuse(error, 'reading the workroom'),

@@ -10,7 +10,9 @@ import type { ProcessDefinition } from '@core/record/definition'
 import type { PaperRun, Sheet } from '@core/record/records'
 import { db } from './db'
 import { useLiveQuery } from './useLiveQuery'
-import { useRowsById } from './useRowsById'
+import { standingsOf } from './standings'
+import { rowsOf, useRowsById } from './useRowsById'
+import { BY_NUMBER } from './workroomDb'
 
 /** A sheet that was touched since stays among the open ones: a day and a half. */
 const LATELY_MS = 36 * 3_600_000
@@ -39,10 +41,15 @@ export interface WorkInRoom {
   definition: ProcessDefinition
 }
 
+async function sheetRevisions(): Promise<[id: string, changedAt: number][]> {
+  const keys = (await db.sheets.orderBy(BY_NUMBER).keys()) as unknown as [number, string, number][]
+  return keys.map(([, id, changedAt]) => [id, changedAt])
+}
+
 /** What the workroom holds. Stores no sums: everything that can be computed is asked of core. */
 export const useWorkroom = defineStore('workroom', () => {
-  const sheetRows = useRowsById(db.sheets, '[id+changedAt]')
-  const standings = useRowsById(db.standings, '[sheetId+revision]')
+  const sheetRows = useRowsById(rowsOf(db.sheets, sheetRevisions))
+  const standings = useRowsById(standingsOf(db))
   const paperRuns = useLiveQuery(() => db.paperRuns.orderBy('number').reverse().toArray(), null)
   const shelf = useLiveQuery(
     async () => ({
@@ -81,7 +88,7 @@ export const useWorkroom = defineStore('workroom', () => {
     ...[...ownById.value.values()].filter((one) => one.kind === 'process'),
   ])
 
-  const stateOf = (id: string) => standings.value?.get(id)?.state ?? emptyRun(id)
+  const stateOf = (id: string) => standings.value?.get(id) ?? emptyRun(id)
   /** What has not changed stays the same object, so that what is shown of it need not be drawn again. */
   let known = new Map<string, SheetInRoom>()
   /** Every sheet, those in the bin too, newest number first. */
@@ -89,7 +96,7 @@ export const useWorkroom = defineStore('workroom', () => {
     const next = new Map<string, SheetInRoom>()
     for (const sheet of sheetRows.value?.values() ?? []) {
       const [state, definition, before] = [
-        standings.value?.get(sheet.id)?.state,
+        standings.value?.get(sheet.id),
         definitionOf(sheet.process.id),
         known.get(sheet.id),
       ]

@@ -3,6 +3,7 @@ import { createPinia, disposePinia, setActivePinia, type Pinia } from 'pinia'
 import { reactive } from 'vue'
 import { logOf, sheet, SHEET, T0, uuid, wholeJob } from '@core/fixtures/workroom'
 import { replay } from '@core/process/run'
+import { linesOf } from '@core/record/logs'
 import type { Light } from '@core/record/light'
 
 /** What the stores ask of the page, in the test's hand. */
@@ -47,14 +48,14 @@ afterAll(async () => {
 })
 
 async function room(count = 9) {
-  const { db, rowOf } = await import('../data/db')
-  const { logRowOf } = await import('../data/workroomDb')
+  const { db } = await import('../data/db')
+  const { writeState } = await import('../data/standings')
   await Promise.all(db.tables.map((table) => table.clear()))
   await db.lights.add(box)
   await db.sheets.add({ ...sheet, lightId: box.id })
   const log = logOf(wholeJob.slice(0, count))
-  await db.logs.add(logRowOf(SHEET, log))
-  await db.standings.put(rowOf(replay(SHEET, log)))
+  await db.logs.put(SHEET, log.length, linesOf(log))
+  await writeState(db, replay(SHEET, log))
   freshStores()
   listeners.length = 0
   meter.irradiance = null

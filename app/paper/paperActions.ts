@@ -1,10 +1,10 @@
 import { v4 as uuid } from 'uuid'
 import { beginningOfTreatment } from '@core/process/plan'
-import { emptyRun } from '@core/process/run'
 import type { ProcessDefinition } from '@core/record/definition'
 import { Paper, PaperRun, Piece } from '@core/record/records'
-import { db, rowOf } from '../data/db'
+import { db } from '../data/db'
 import { append } from '../data/log'
+import { addStanding } from '../data/standings'
 
 export async function addPaper(paper: Omit<Paper, 'id' | 'changedAt'>): Promise<string> {
   const id = uuid()
@@ -55,11 +55,11 @@ export async function beginTreatment(
   gramsPerM2: number | undefined,
 ): Promise<string> {
   const [id, at] = [uuid(), Date.now()]
-  await db.transaction('rw', [db.paperRuns, db.standings], async () => {
+  await db.transaction('rw', [db.paperRuns, db.standingBundles], async () => {
     const number = ((await db.paperRuns.orderBy('number').last())?.number ?? 0) + 1
     const process = { id: definition.id, version: definition.version }
     await db.paperRuns.add(PaperRun.parse({ ...run, id, number, process, createdAt: at, changedAt: at }))
-    await db.standings.add(rowOf(emptyRun(id)))
+    await addStanding(db, id)
   })
   await append(id, beginningOfTreatment(definition, run, gramsPerM2))
   return id

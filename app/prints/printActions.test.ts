@@ -2,21 +2,20 @@ import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { logOf, SHEET, sheet, T0, uuid, wholeJob } from '@core/fixtures/workroom'
 import { replay } from '@core/process/run'
+import { linesOf } from '@core/record/logs'
 import type * as database from '../data/db'
 import type * as actions from './printActions'
-import { logIn } from '../data/standings'
-import { logRowOf } from '../data/workroomDb'
+import { logIn, writeState } from '../data/standings'
 import { storageFault } from '../data/storageFaults'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.
 Object.assign(globalThis, { document: { querySelector: () => null, addEventListener: () => undefined } })
 
 let db: typeof database.db
-let rowOf: typeof database.rowOf
 let act: typeof actions
 
 beforeAll(async () => {
-  ;({ db, rowOf } = await import('../data/db'))
+  ;({ db } = await import('../data/db'))
   act = await import('./printActions')
 })
 beforeEach(async () => {
@@ -24,8 +23,8 @@ beforeEach(async () => {
   await db.delete()
   await db.open()
   await db.sheets.add(sheet)
-  await db.logs.add(logRowOf(SHEET, logOf(wholeJob)))
-  await db.standings.add(rowOf(replay(SHEET, logOf(wholeJob))))
+  await db.logs.put(SHEET, wholeJob.length, linesOf(logOf(wholeJob)))
+  await writeState(db, replay(SHEET, logOf(wholeJob)))
 })
 const refusing = (code: string) => expect.objectContaining({ code })
 
@@ -66,9 +65,9 @@ describe('the bin', () => {
     await db.sheets.add(again)
     await db.diagnoses.add({ id: uuid(75), sheetId: SHEET, at: T0, symptoms: ['pale'], answers: {}, ruledOut: [], note: '', changedAt: T0 }) // prettier-ignore
     await act.removeForGood([SHEET])
-    expect(await Promise.all([db.logs, db.standings, db.diagnoses].map((table) => table.count()))).toEqual([
-      0, 0, 0,
-    ])
+    expect(
+      await Promise.all([db.logBundles, db.standingBundles, db.diagnoses].map((table) => table.count())),
+    ).toEqual([0, 0, 0])
     expect((await db.sheets.get(uuid(8)))?.after).toBeUndefined()
   })
 

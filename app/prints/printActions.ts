@@ -67,10 +67,9 @@ export async function removeForGood(sheetIds: readonly string[]): Promise<void> 
     'rw',
     [
       db.sheets,
-      db.logs,
-      db.standings,
+      db.logBundles,
+      db.standingBundles,
       db.photos,
-      db.pixels,
       db.packs,
       db.registerChecks,
       db.diagnoses,
@@ -93,11 +92,12 @@ export async function removeForGood(sheetIds: readonly string[]): Promise<void> 
           void after
           await db.sheets.put({ ...rest, changedAt: later(sheet.changedAt) })
         }
+      const photos = await db.photos.filter((photo) => going.has(photo.sheetId)).primaryKeys()
+      await dropPictures(db, photos)
+      await db.photos.bulkDelete(photos)
+      await db.logs.drop(sheetIds)
+      await db.standings.drop(sheetIds)
       for (const id of sheetIds) {
-        const photos = await db.photos.where('sheetId').equals(id).primaryKeys()
-        await dropPictures(db, photos)
-        await db.photos.bulkDelete(photos)
-        await db.logs.delete(id)
         await db.registerChecks.where('sheetId').equals(id).delete()
         await db.diagnoses.where('sheetId').equals(id).delete()
         await db.traces.where('sheetId').equals(id).delete()
@@ -107,7 +107,6 @@ export async function removeForGood(sheetIds: readonly string[]): Promise<void> 
           .modify((film) => {
             delete film.sheetId
           })
-        await db.standings.delete(id)
         await db.sheets.delete(id)
       }
     },

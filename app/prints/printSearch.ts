@@ -89,15 +89,18 @@ export class ThreadTexts {
       this.texts = new WeakMap()
       this.names = names
     }
-    return stack
-      .map((one) => {
-        const known = this.texts.get(one)
-        if (known !== undefined) return known
-        const text = threadText(one, names)
-        this.texts.set(one, text)
-        return text
-      })
-      .join(' ')
+    const [first] = stack
+    // Most lie alone, and a text that is put together anew has to be laid out in memory before it can be searched.
+    if (first && stack.length === 1) return this.ofOne(first, names)
+    return stack.map((one) => this.ofOne(one, names)).join(' ')
+  }
+
+  private ofOne(one: SheetInRoom, names: ThreadNames): string {
+    const known = this.texts.get(one)
+    if (known !== undefined) return known
+    const text = threadText(one, names)
+    this.texts.set(one, text)
+    return text
   }
 }
 

@@ -1,12 +1,25 @@
-import { bytesToHex } from '@noble/hashes/utils.js'
 import { refusalOf, type Refusal } from '@core/errors'
-import { archiveFiles, packArchive, sumsOf, type PhotoPixels } from '@core/record/archive'
-import { checkSums, openArchive, recordsIn, type ReadWorkroom } from '@core/record/archiveReading'
-import { checkPictures, checkWorkroom, type Flaw, type StoredPicture } from '@core/record/integrity'
+import { END_SEARCH, unpackedTotal, unpackEntry, ZipLister, type ZipEntry } from '@core/formats/zip'
+import { archiveFiles, packArchive, type PhotoPixels } from '@core/record/archive'
+import {
+  checkSum,
+  isLog,
+  openArchive,
+  recordsIn,
+  soundLines,
+  tiedTogether,
+  type ReadWorkroom,
+} from '@core/record/archiveReading'
+import { checkLogs, checkPictures, checkRecords, type Flaw, type StoredPicture } from '@core/record/integrity'
+import type { LogLook } from '@core/record/logReading'
 import { planMerge, summaryOf, type MergeSummary } from '@core/record/merge'
+import { picturedIds } from '../data/pictures'
 import { rebuildStandings } from '../data/standings'
-import { allRecords, calledOff, writeImport } from '../data/holdings'
-import { WorkroomDb, type PixelsRow } from '../data/workroomDb'
+import { calledOff, contentsOf, writeImport } from '../data/holdings'
+import { WorkroomDb } from '../data/workroomDb'
+import { LogReaders } from './logReaders'
+import type { LogsAnswer } from './logs.worker'
+import { sumsOfAll } from './sums'
 
 /** Long work over a whole workroom. An archive that was read stays here until it is taken in or left. */
 export type ArchiveQuestion =
@@ -64,60 +77,85 @@ async function run<Result>(
   return step.value
 }
 
-/** Checksums by the browser's own means, which it offers only to pages it takes for safe. */
-async function fastSums(files: ReadonlyMap<string, Uint8Array>): Promise<Map<string, string>> {
-  if (!('subtle' in crypto)) return sumsOf(files)
-  const sums = new Map<string, string>()
-  const all = [...files]
-  for (let from = 0; from < all.length; from += 500) {
-    const found = await Promise.all(
-      all
-        .slice(from, from + 500)
-        .map(
-          async ([path, bytes]) =>
-            [path, await crypto.subtle.digest('SHA-256', bytes as BufferSource)] as const,
-        ),
-    )
-    for (const [path, sum] of found) sums.set(path, bytesToHex(new Uint8Array(sum)))
-    pulse()
-  }
-  return sums
-}
-
 async function read(file: Blob): Promise<void> {
-  progress(0, 'unpacking')
-  const open = openArchive(await bytesOf(file))
-  await breathe()
-  // The browser sums up files on threads of its own, while every record is looked at here.
-  const sums = fastSums(open.files).then((found) => checkSums(open, found))
-  // A refusal may come before anybody waits for it.
-  sums.catch(() => undefined)
+  const readers = new LogReaders()
   try {
-    held = await run(recordsIn(open), 'looking at every record', 0.3, 0.95)
-  } catch (error) {
-    // That a file was damaged on its way says more than what the damage did to its records.
-    await sums
-    throw error
+    held = await wholeArchive(file, readers)
+  } finally {
+    readers.leave()
   }
-  await sums
   progress(0.95, 'comparing')
   await breathe()
-  const here = await allRecords(db)
-  const have = new Set(await db.pixels.toCollection().primaryKeys())
-  const known = new Set(here.photos.map((photo) => photo.id))
+  const here = await contentsOf(db)
+  const have = await picturedIds(db)
+  const known = new Set(here.records.photos.map((photo) => photo.id))
   const missing = held.records.photos.filter(({ id }) => known.has(id) && !have.has(id)).length
-  say({ word: 'read', summary: summaryOf(planMerge(here, held.records)), missing })
+  say({ word: 'read', summary: summaryOf(planMerge(here, held)), missing })
+}
+
+/** Bytes of an archive that are read at once. */
+const SLICE = 4 * 2 ** 20
+
+async function wholeArchive(file: Blob, readers: LogReaders): Promise<ReadWorkroom> {
+  const entries = new Map<string, ZipEntry>()
+  const [files, sums] = [new Map<string, Uint8Array>(), new Map<string, string>()]
+  const looks: { path: string; look: Promise<LogsAnswer> }[] = []
+  const count = unpackedTotal()
+  const arrived: [path: string, bytes: Uint8Array][] = []
+  const [head, tail] = [await bytesOf(file.slice(0, 2)), await bytesOf(file.slice(-END_SEARCH))]
+  const lister = new ZipLister(head, tail, (path, entry) => {
+    entries.set(path, entry)
+    if (isLog(path)) {
+      // With bytes of its own, since the whole slice would go along with a part of it.
+      const look = readers.ask(() => ({ path, entry: { ...entry, bytes: entry.bytes.slice() } }))
+      // A refusal may come before anybody waits for it.
+      look.catch(() => undefined)
+      looks.push({ path, look })
+    } else {
+      const unpacked = unpackEntry(path, entry)
+      count(unpacked.length)
+      files.set(path, unpacked)
+      arrived.push([path, unpacked])
+    }
+  })
+  const sliceAt = (at: number) => bytesOf(file.slice(at, at + SLICE))
+  // While one slice is listed and summed up, the browser reads the next, and logs are looked through beside this worker.
+  let next = sliceAt(0)
+  for (let at = 0; at < file.size; at += SLICE) {
+    const bytes = await next
+    next = sliceAt(at + SLICE)
+    lister.push(bytes, at + SLICE >= file.size)
+    for (const [path, sum] of await sumsOfAll(arrived.splice(0), pulse)) sums.set(path, sum)
+    progress((0.4 * at) / file.size, 'unpacking')
+    await breathe()
+  }
+  const open = openArchive(entries)
+  for (const [path, sum] of sums) checkSum(open, path, files.get(path)?.length ?? 0, sum)
+  const { oldLogs, ...read } = await run(recordsIn(open.manifest, files), 'looking at every record', 0.4, 0.5)
+  for (const text of oldLogs) looks.push({ path: 'records.json', look: readers.ask(() => ({ text })) })
+
+  const logs: LogLook[] = []
+  let done = 0
+  for (const { path, look } of looks) {
+    const answer = await look
+    pulse()
+    count(answer.bytes)
+    if (isLog(path)) checkSum(open, path, answer.bytes, answer.sha256)
+    logs.push(...soundLines(path, answer))
+    progress(0.5 + (0.45 * ++done) / looks.length, 'looking through every log')
+  }
+  return { ...read, logs: tiedTogether(read.records, logs) }
 }
 
 async function write(name: string, at: number): Promise<void> {
   progress(0, 'reading')
-  const records = await allRecords(db)
+  const { records, logs } = await contentsOf(db)
   const pixels = new Map<string, PhotoPixels>()
-  await eachPicture((row, original, thumbnail) => pixels.set(row.id, { original, thumbnail }), 0, 0.5)
-  const files = archiveFiles({ records, pixels })
+  await eachPicture((id, original, thumbnail) => pixels.set(id, { original, thumbnail }), 0, 0.5)
+  const files = archiveFiles({ records, logs, pixels })
   progress(0.6, 'summing')
   await breathe()
-  const sums = await fastSums(files)
+  const sums = await sumsOfAll(files, pulse)
   progress(0.7, 'packing')
   await breathe()
   const bytes = packArchive(files, sums, name, at)
@@ -126,16 +164,18 @@ async function write(name: string, at: number): Promise<void> {
 
 /** Reads pack after pack. What cannot be read has no bytes: a file that is gone throws. */
 async function eachPicture(
-  take: (row: PixelsRow, original: Uint8Array, thumbnail: Uint8Array) => void,
+  take: (id: string, original: Uint8Array, thumbnail: Uint8Array) => void,
   from: number,
   to: number,
 ): Promise<void> {
   const packs = await db.packs.toCollection().primaryKeys()
-  for (const [i, id] of packs.entries()) {
-    const pack = await db.packs.get(id)
+  for (const [i, packId] of packs.entries()) {
+    const pack = await db.packs.get(packId)
     const bytes = pack ? await bytesOf(pack.bytes).catch(() => NOTHING) : NOTHING
-    for (const row of await db.pixels.where('pack').equals(id).toArray())
-      take(row, bytes.subarray(...row.original), bytes.subarray(...row.thumbnail))
+    for (const [n, id] of (pack?.photoIds ?? []).entries()) {
+      const span = pack?.spans[n]
+      if (span) take(id, bytes.subarray(...span.original), bytes.subarray(...span.thumbnail))
+    }
     progress(from + ((to - from) * (i + 1)) / packs.length, 'looking at pictures')
     await breathe()
   }
@@ -144,28 +184,63 @@ const NOTHING = new Uint8Array()
 
 async function check(): Promise<void> {
   progress(0, 'reading')
-  const records = await allRecords(db)
-  const standings = new Map((await db.standings.toArray()).map((row) => [row.sheetId, row.state]))
-  const flaws = await run(checkWorkroom(records, standings), 'looking through records', 0.1, 0.7)
-  // Only what can be compared is summed: pictures that were added before sums were kept have none.
-  const summed = new Set(
-    records.photos.filter((photo) => photo.sha256 !== undefined).map((photo) => photo.id),
+  const { records, logs, standings } = await contentsOf(db)
+  const readers = new LogReaders()
+  try {
+    const pieces = inPieces([...logs].map(([id, { lines }]): [string, string] => [id, lines]))
+    let done = 0
+    const looking = Promise.all(
+      pieces.map(async (stored) => {
+        const answer = await readers.ask(() => ({ stored }))
+        progress(0.1 + (0.8 * ++done) / pieces.length, 'looking through every log')
+        return answer
+      }),
+    )
+    // A stop may come before anybody waits for it.
+    looking.catch(() => undefined)
+    const flaws = await run(checkRecords(records), 'looking through records', 0.05, 0.1)
+    const summed = records.photos.flatMap((one) => (one.sha256 === undefined ? [] : [one.id]))
+    const stored = await storedPictures(new Set(summed))
+    const found = await looking
+    pulse()
+    flaws.push(
+      ...checkLogs(
+        records,
+        found.flatMap((one) => one.logs),
+        found.flatMap((one) => one.wrong),
+        standings,
+      ),
+      ...checkPictures(records.photos, stored),
+    )
+    const looked =
+      Object.values(records).reduce((sum, list) => sum + list.length, 0) + logs.size + stored.length
+    say({ word: 'checked', flaws, looked })
+  } finally {
+    readers.leave()
+  }
+}
+
+/** Logs that go to a reader together. */
+const LOGS_TOGETHER = 100
+const inPieces = <Item>(list: readonly Item[]): Item[][] =>
+  Array.from({ length: Math.ceil(list.length / LOGS_TOGETHER) }, (_, i) =>
+    list.slice(i * LOGS_TOGETHER, (i + 1) * LOGS_TOGETHER),
   )
+
+/** @param summed photographs that can be compared: pictures that were added before sums were kept have none. */
+async function storedPictures(summed: ReadonlySet<string>): Promise<StoredPicture[]> {
   const stored: StoredPicture[] = []
   const files = new Map<string, Uint8Array>()
   await eachPicture(
-    ({ id }, original, thumbnail) => {
+    (id, original, thumbnail) => {
       stored.push({ id, bytes: original.length, sha256: '', hasThumbnail: thumbnail.length > 0 })
       if (summed.has(id)) files.set(id, original)
     },
-    0.7,
-    0.95,
+    0.1,
+    0.9,
   )
-  const sums = await fastSums(files)
-  for (const picture of stored) picture.sha256 = sums.get(picture.id) ?? ''
-  flaws.push(...checkPictures(records.photos, stored))
-  const looked = Object.values(records).reduce((sum, list) => sum + list.length, 0) + stored.length
-  say({ word: 'checked', flaws, looked })
+  const sums = await sumsOfAll(files, pulse)
+  return stored.map((one) => ({ ...one, sha256: sums.get(one.id) ?? '' }))
 }
 
 async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Promise<void> {

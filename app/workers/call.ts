@@ -4,24 +4,43 @@ import { CoreError, refusalOf, type Refusal } from '@core/errors'
 export type Answer<Value> = { ok: true; value: Value } | { ok: false; refusal: Refusal }
 
 /**
- * Puts one question to a fresh worker and lets it go.
+ * Puts a question to a worker that answers one at a time.
  *
  * @throws CoreError whatever the worker refused.
  */
-export function callWorker<Question, Value>(
+export function askWorker<Question, Value>(
   worker: Worker,
   question: Question,
   transfer: Transferable[] = [],
 ): Promise<Value> {
+  const hearing = new AbortController()
+  const { signal } = hearing
   return new Promise<Value>((resolve, reject) => {
-    worker.addEventListener('message', ({ data }: MessageEvent<Answer<Value>>) => {
-      if (data.ok) resolve(data.value)
-      else reject(new CoreError(data.refusal))
+    worker.addEventListener(
+      'message',
+      ({ data }: MessageEvent<Answer<Value>>) => {
+        if (data.ok) resolve(data.value)
+        else reject(new CoreError(data.refusal))
+      },
+      { signal },
+    )
+    worker.addEventListener('error', (event) => reject(new Error(event.message || 'a worker stopped')), {
+      signal,
     })
-    worker.addEventListener('error', (event) => reject(new Error(event.message || 'a worker stopped')))
     worker.postMessage(question, transfer)
-  }).finally(() => worker.terminate())
+  }).finally(() => hearing.abort())
 }
+
+/**
+ * Puts one question to a fresh worker and lets it go.
+ *
+ * @throws CoreError whatever the worker refused.
+ */
+export const callWorker = <Question, Value>(
+  worker: Worker,
+  question: Question,
+  transfer?: Transferable[],
+): Promise<Value> => askWorker<Question, Value>(worker, question, transfer).finally(() => worker.terminate())
 
 /** The other side: answers every question with what `work` makes of it. */
 export function serve<Question, Value>(

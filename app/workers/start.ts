@@ -1,3 +1,5 @@
+import { startLogs } from './startLogs'
+
 /** Every worker that is started for one question, by name. Their scripts are brought in ahead, like the pages. */
 export const startWorker = {
   /** @param name of the database it works on. */
@@ -5,6 +7,7 @@ export const startWorker = {
     new Worker(new URL('./archive.worker.ts', import.meta.url), { type: 'module', name }),
   curves: () =>
     new Worker(new URL('./curves.worker.ts', import.meta.url), { type: 'module', name: 'curves' }),
+  logs: startLogs,
   negative: () =>
     new Worker(new URL('./negative.worker.ts', import.meta.url), { type: 'module', name: 'negative' }),
   packer: () =>

@@ -3,13 +3,14 @@ import { ElSwitch } from 'element-plus'
 import 'element-plus/es/components/switch/style/css'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { logCsv, printsCsv } from '@core/formats/logCsv'
+import type { SheetEvent } from '@core/record/event'
+import { eventsIn } from '@core/record/logs'
 import { prepareImport, type PreparedImport } from '../data/archives'
 import { db, isDemo } from '../data/db'
 import { reloadDemo } from '../data/demo'
 import type { Progress } from '../data/holdings'
 import { useStorage } from '../data/persistence'
 import { goToWorkroom } from '../data/whichWorkroom'
-import { eventsIn } from '../data/workroomDb'
 import { useWorkroom } from '../data/workroom.store'
 import { useRoomRecords } from '../prints/useRoomRecords'
 import BigTarget from '../shell/BigTarget.vue'
@@ -93,7 +94,9 @@ const again = () =>
 const tables = () =>
   busy('Writing the tables…', async () => {
     const records = [...workroom.sheets].reverse().flatMap((one) => recordOf(one.sheet.id) ?? [])
-    const logs = new Map((await db.logs.toArray()).map((row) => [row.sheetId, eventsIn(row)]))
+    const logs = new Map<string, SheetEvent[]>()
+    for await (const piece of db.logs.pieces())
+      for (const [id, lines] of piece) logs.set(id, eventsIn({ lines }))
     const day = new Date().toISOString().slice(0, 10)
     const csv = (text: string) => new Blob(['\ufeff', text], { type: 'text/csv' })
     saveFile(csv(printsCsv(records)), `ember-sheet-prints-${day}.csv`)

@@ -6,10 +6,12 @@ import { mutated, mutatedJson } from '../fixtures/mutations'
 import { T0, workroom } from '../fixtures/workroom'
 import { readLine } from '../instrument/protocol'
 import { readProcessFile, writeProcessFile } from '../process/processFile'
+import { replay } from '../process/run'
 import { unknownProcess } from '../process/unknown'
 import { writeArchive } from '../record/archive'
 import { readArchive } from '../record/archiveReading'
-import { WorkroomRecords } from '../record/records'
+import { eventsIn } from '../record/logs'
+import { Holdings } from '../record/records'
 import { readReadings } from './chartText'
 import { readProfile } from './icc'
 import { withWords } from './pictureWords'
@@ -39,7 +41,7 @@ describe('spoilt files', () => {
   it('700 archives: each refused with a reason, or sound to the last record', () => {
     const { refused } = outcomes(700, (seed) => {
       const { records } = readArchive(mutated(archive, seed))
-      expect(WorkroomRecords.parse(records)).toEqual(records)
+      expect(Holdings.parse(records)).toEqual(records)
     })
     expect(refused).toBeGreaterThan(500)
   })
@@ -59,9 +61,37 @@ describe('spoilt files', () => {
         ),
       })
       const read = readArchive(spoilt)
-      expect(WorkroomRecords.parse(read.records)).toEqual(read.records)
+      expect(Holdings.parse(read.records)).toEqual(read.records)
     })
     expect(refused).toBeGreaterThan(250)
+    expect(taken + refused).toBe(400)
+  })
+
+  it('400 archives with honest checksums and logs that are not: all of it replays, or none comes in', () => {
+    const files = unzipSync(archive)
+    const path = 'logs/0001.jsonl'
+    const lines = strFromU8(files[path]!).trim().split('\n')
+    const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as { files: Record<string, unknown> }
+    const { taken, refused } = outcomes(400, (seed) => {
+      const at = seed % lines.length
+      // Every other time the bytes of a line are spoilt, and not what they say.
+      const line =
+        seed % 2
+          ? JSON.stringify(mutatedJson(JSON.parse(lines[at]!), seed))
+          : strFromU8(mutated(strToU8(lines[at]!), seed), true)
+      const text = strToU8(lines.map((one, i) => (i === at ? line : one)).join('\n'))
+      const listed = { bytes: text.length, sha256: bytesToHex(sha256(text)) }
+      const spoilt = zipSync({
+        ...files,
+        [path]: text,
+        'manifest.json': strToU8(
+          JSON.stringify({ ...manifest, files: { ...manifest.files, [path]: listed } }),
+        ),
+      })
+      for (const [id, log] of readArchive(spoilt).logs)
+        expect(JSON.stringify(replay(id, eventsIn(log)))).toBe(log.standing)
+    })
+    expect(refused).toBeGreaterThan(150)
     expect(taken + refused).toBe(400)
   })
 

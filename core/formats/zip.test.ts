@@ -1,11 +1,12 @@
-import { strToU8, unzipSync, zipSync } from 'fflate'
+import { inflateSync, strToU8, unzipSync, zipSync } from 'fflate'
 import fc from 'fast-check'
-import { LIMITS, packZip, unpackZip } from './zip'
+import { LIMITS, listZip, packZip, unpackAll, unpackEntry, type ZipLimits } from './zip'
 
+const unpackZip = (bytes: Uint8Array, limits?: ZipLimits) => unpackAll(listZip(bytes, limits), limits)
 const AT = Date.UTC(2026, 0, 10)
 const refusing = (code: string) => expect.objectContaining({ code })
 
-describe('packZip and unpackZip', () => {
+describe('packing and unpacking', () => {
   it('give back what went in, whatever it was', () => {
     const path = fc.stringMatching(/^[a-z]{1,8}(\/[a-z0-9]{1,8}){0,2}\.(json|jpg)$/)
     const bytes = fc.uint8Array({ maxLength: 5000 })
@@ -27,6 +28,20 @@ describe('packZip and unpackZip', () => {
     expect(Object.fromEntries(unpackZip(zipSync(files)))).toEqual(files)
   })
 
+  it('lists without unpacking: each entry lies there as it is in the file', () => {
+    const picture = new Uint8Array(3_000_000).map((_, i) => (i * 7919) % 251)
+    const text = strToU8('word '.repeat(5000))
+    const zip = packZip(new Map([['a.json', text], ['b.jpg', picture], ['c.json', text]]), (path) => path.endsWith('jpg'), AT) // prettier-ignore
+    const entries = listZip(zip)
+    expect([...entries].map(([path, entry]) => [path, entry.isPacked])).toEqual([
+      ['a.json', true],
+      ['b.jpg', false],
+      ['c.json', true],
+    ])
+    expect(Buffer.compare(entries.get('b.jpg')!.bytes, picture)).toBe(0)
+    expect(inflateSync(entries.get('c.json')!.bytes)).toEqual(text)
+  })
+
   it('stores pictures as they are and packs text', () => {
     const text = strToU8('word '.repeat(5000))
     const packed = packZip(new Map([['a.json', text]]), () => false, AT)
@@ -36,7 +51,7 @@ describe('packZip and unpackZip', () => {
   })
 })
 
-describe('unpackZip refuses', () => {
+describe('unpacking refuses', () => {
   const good = zipSync({ 'a.json': strToU8('{}'), 'b.json': strToU8('[]') })
 
   it.each<[string, Uint8Array, string]>([
@@ -69,6 +84,21 @@ describe('unpackZip refuses', () => {
   ])('%s', (_, limit) =>
     expect(() => unpackZip(good, { ...LIMITS, ...limit })).toThrow(refusing('too-large')),
   )
+
+  it('an entry that stops before its end, or is no packed bytes at all', () => {
+    const { bytes } = listZip(zipSync({ 'a.json': strToU8('word '.repeat(5000)) })).get('a.json')!
+    const half = { bytes: bytes.slice(0, bytes.length / 2), isPacked: true }
+    expect(() => unpackEntry('a.json', half)).toThrow(refusing('damaged'))
+    const noise = { bytes: new Uint8Array(400).fill(0xff), isPacked: true }
+    expect(() => unpackEntry('a.json', noise)).toThrow(refusing('damaged'))
+  })
+
+  it('an entry packed by means that it does not know', () => {
+    const strange = good.slice()
+    // The method stands at byte 8 of the first local header: 12 is another way of packing.
+    strange[8] = 12
+    expect(() => unpackZip(strange)).toThrow(refusing('damaged'))
+  })
 
   it('an entry that swells', () => {
     const swelling = zipSync({ 'zeros.json': new Uint8Array(8 * 2 ** 20) }, { level: 9 })

@@ -1,4 +1,11 @@
-import { Unzip, UnzipInflate, zipSync, type Zippable } from 'fflate'
+import {
+  Inflate,
+  Unzip,
+  zipSync,
+  type AsyncFlateStreamHandler,
+  type UnzipDecoder,
+  type Zippable,
+} from 'fflate'
 import { CoreError } from '../errors'
 
 /** Sizes beyond which a file cannot be an honest archive of ours. */
@@ -21,7 +28,7 @@ export const LIMITS: ZipLimits = {
 
 const END_OF_DIRECTORY = [0x50, 0x4b, 0x05, 0x06]
 /** An end record is 22 bytes and may carry a comment of up to 65 535. */
-const END_SEARCH = 22 + 65_535
+export const END_SEARCH = 22 + 65_535
 
 /**
  * Packs files into one ZIP.
@@ -39,82 +46,178 @@ export function packZip(
   return zipSync(tree)
 }
 
-/**
- * Unpacks a ZIP that may be broken or meant to harm. Counts what really comes out, whatever the headers claim, and stops
- * at the first byte over a limit.
- *
- * @returns bytes by path.
- * @throws CoreError `not-a-zip`, `truncated`, `unsafe-path`, `twice`, `too-large` or `damaged`.
- */
-export function unpackZip(bytes: Uint8Array, limits: ZipLimits = LIMITS): Map<string, Uint8Array> {
-  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b)
-    throw refuse('not-a-zip', 'This file is not a ZIP archive.', 'Choose a file that Ember Sheet exported.')
-  const promised = entriesPromised(bytes)
-
-  const files = new Map<string, Uint8Array>()
-  const open = new Set<string>()
-  let total = 0
-  // The library catches what its callback throws and calls it again with that as the error, so the first cause is kept.
-  let cause: CoreError | null = null
-  const stop = (refusal: CoreError): never => {
-    cause ??= refusal
-    throw cause
-  }
-  const unzip = new Unzip((entry) => {
-    checkPath(entry.name)
-    if (files.has(entry.name) || open.has(entry.name))
-      throw refuse(
-        'twice',
-        `“${entry.name}” is in the archive twice.`,
-        'It was not written by Ember Sheet; choose another file.',
-      )
-    if (files.size + open.size >= limits.entries) throw tooLarge(`more than ${limits.entries} files`)
-    open.add(entry.name)
-    const chunks: Uint8Array[] = []
-    let size = 0
-    entry.ondata = (error, chunk, final) => {
-      if (error)
-        stop(
-          refuse('damaged', `“${entry.name}” cannot be unpacked.`, 'Export it again, or use an older copy.'),
-        )
-      size += chunk.length
-      total += chunk.length
-      if (size > limits.entryBytes)
-        stop(tooLarge(`“${entry.name}” unpacks to more than ${limits.entryBytes} bytes`))
-      if (total > limits.totalBytes) stop(tooLarge(`it unpacks to more than ${limits.totalBytes} bytes`))
-      if (size > 2 ** 20 && size > limits.ratio * (entry.size ?? bytes.length))
-        stop(tooLarge(`“${entry.name}” swells more than ${limits.ratio} times`))
-      chunks.push(chunk)
-      if (final) {
-        files.set(entry.name, join(chunks, size))
-        open.delete(entry.name)
-      }
-    }
-    entry.start()
-  })
-  unzip.register(UnzipInflate)
-  try {
-    // In slices, so that a bomb is noticed before the whole of it lies in memory.
-    for (let at = 0; at < bytes.length; at += SLICE)
-      unzip.push(bytes.subarray(at, at + SLICE), at + SLICE >= bytes.length)
-  } catch (error) {
-    if (error instanceof CoreError) throw error
-    throw refuse(
-      'damaged',
-      'The archive is damaged and cannot be unpacked.',
-      'Export it again, or use an older copy.',
-    )
-  }
-  if (open.size || files.size !== promised)
-    throw refuse(
-      'truncated',
-      'The archive is not whole: files are missing from it.',
-      'Copy or export it again.',
-    )
-  return files
+/** A file of a ZIP as it lies there: its own bytes, or packed ones. */
+export interface ZipEntry {
+  bytes: Uint8Array
+  isPacked: boolean
 }
 
-const SLICE = 64 * 1024
+/** Takes packed bytes as they come: what is large is unpacked later, and elsewhere. */
+class AsItLies implements UnzipDecoder {
+  static compression = 8
+  ondata: AsyncFlateStreamHandler = () => undefined
+  push(chunk: Uint8Array<ArrayBuffer>, final: boolean): void {
+    this.ondata(null, chunk, final)
+  }
+}
+
+/**
+ * Lists the files of a ZIP that may be broken or meant to harm, as its bytes come in. Nothing is unpacked.
+ */
+export class ZipLister {
+  private readonly open = new Set<string>()
+  private readonly seen = new Set<string>()
+  private readonly promised: number
+  private readonly unzip: Unzip
+
+  /**
+   * @param head the first bytes of the file, two at least.
+   * @param tail its end, of `END_SEARCH` bytes where it has as many.
+   * @param take hears each entry when all of it has come in.
+   * @throws CoreError `not-a-zip` or `truncated`.
+   */
+  constructor(
+    head: Uint8Array,
+    tail: Uint8Array,
+    take: (path: string, entry: ZipEntry) => void,
+    limits: ZipLimits = LIMITS,
+  ) {
+    if (head[0] !== 0x50 || head[1] !== 0x4b)
+      throw refuse('not-a-zip', 'This file is not a ZIP archive.', 'Choose a file that Ember Sheet exported.')
+    this.promised = entriesPromised(tail)
+    this.unzip = new Unzip((file) => {
+      checkPath(file.name)
+      if (this.seen.has(file.name))
+        throw refuse(
+          'twice',
+          `“${file.name}” is in the archive twice.`,
+          'It was not written by Ember Sheet; choose another file.',
+        )
+      if (this.seen.size >= limits.entries) throw tooLarge(`more than ${limits.entries} files`)
+      this.seen.add(file.name)
+      this.open.add(file.name)
+      const chunks: Uint8Array[] = []
+      let size = 0
+      file.ondata = (error, chunk, final) => {
+        if (error) throw cannotUnpack(file.name)
+        size += chunk.length
+        if (chunk.length) chunks.push(chunk)
+        if (!final) return
+        this.open.delete(file.name)
+        take(file.name, { bytes: join(chunks, size), isPacked: file.compression === 8 })
+      }
+      file.start()
+    })
+    this.unzip.register(AsItLies)
+  }
+
+  /**
+   * Takes the next bytes.
+   *
+   * @throws CoreError `truncated`, `unsafe-path`, `twice`, `too-large` or `damaged`.
+   */
+  push(bytes: Uint8Array, isLast: boolean): void {
+    try {
+      // In slices, since the library calls itself once for every entry of one.
+      for (let at = 0; at < bytes.length; at += SLICE)
+        this.unzip.push(bytes.subarray(at, at + SLICE), isLast && at + SLICE >= bytes.length)
+    } catch (error) {
+      if (error instanceof CoreError) throw error
+      throw refuse(
+        'damaged',
+        'The archive is damaged and cannot be unpacked.',
+        'Export it again, or use an older copy.',
+      )
+    }
+    if (isLast && (this.open.size || this.seen.size !== this.promised))
+      throw refuse(
+        'truncated',
+        'The archive is not whole: files are missing from it.',
+        'Copy or export it again.',
+      )
+  }
+}
+
+/** Lists the files of a small ZIP, by path. @throws CoreError those of `ZipLister`. */
+export function listZip(bytes: Uint8Array, limits?: ZipLimits): Map<string, ZipEntry> {
+  const entries = new Map<string, ZipEntry>()
+  new ZipLister(bytes, bytes, (path, entry) => entries.set(path, entry), limits).push(bytes, true)
+  return entries
+}
+
+const SLICE = 2 ** 20
+/** So much is unpacked at a time, so that a bomb is noticed before the whole of it lies in memory. */
+const PACKED_SLICE = 64 * 1024
+
+/**
+ * Unpacks one file of a ZIP. Counts what really comes out, whatever the headers claim, and stops at the first byte over
+ * a limit.
+ *
+ * @throws CoreError `too-large` or `damaged`.
+ */
+export function unpackEntry(
+  path: string,
+  { bytes, isPacked }: ZipEntry,
+  limits: ZipLimits = LIMITS,
+): Uint8Array {
+  let size = 0
+  const count = (more: number) => {
+    size += more
+    if (size > limits.entryBytes) throw tooLarge(`“${path}” unpacks to more than ${limits.entryBytes} bytes`)
+    if (size > 2 ** 20 && size > limits.ratio * bytes.length)
+      throw tooLarge(`“${path}” swells more than ${limits.ratio} times`)
+  }
+  if (!isPacked || !bytes.length) {
+    count(bytes.length)
+    return bytes
+  }
+  const chunks: Uint8Array[] = []
+  let isWhole = false
+  const inflate = new Inflate((chunk, final) => {
+    count(chunk.length)
+    chunks.push(chunk)
+    isWhole ||= final
+  })
+  try {
+    for (let at = 0; at < bytes.length; at += PACKED_SLICE)
+      inflate.push(bytes.subarray(at, at + PACKED_SLICE), at + PACKED_SLICE >= bytes.length)
+  } catch (error) {
+    throw error instanceof CoreError ? error : cannotUnpack(path)
+  }
+  if (!isWhole) throw cannotUnpack(path)
+  return join(chunks, size)
+}
+
+/**
+ * Unpacks every file of a small ZIP.
+ *
+ * @throws CoreError `too-large` or `damaged`.
+ */
+export function unpackAll(
+  entries: ReadonlyMap<string, ZipEntry>,
+  limits: ZipLimits = LIMITS,
+): Map<string, Uint8Array> {
+  const count = unpackedTotal(limits)
+  return new Map(
+    [...entries].map(([path, entry]) => {
+      const file = unpackEntry(path, entry, limits)
+      count(file.length)
+      return [path, file]
+    }),
+  )
+}
+
+/** Counts what comes out of all files of one archive. @throws CoreError `too-large`, from what is returned. */
+export function unpackedTotal(limits: ZipLimits = LIMITS): (bytes: number) => void {
+  let total = 0
+  return (bytes) => {
+    total += bytes
+    if (total > limits.totalBytes) throw tooLarge(`it unpacks to more than ${limits.totalBytes} bytes`)
+  }
+}
+
+const cannotUnpack = (path: string) =>
+  refuse('damaged', `“${path}” cannot be unpacked.`, 'Export it again, or use an older copy.')
 
 function entriesPromised(bytes: Uint8Array): number {
   for (let at = bytes.length - 22; at >= Math.max(0, bytes.length - END_SEARCH); at--)

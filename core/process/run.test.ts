@@ -98,6 +98,18 @@ describe('a run', () => {
     expect(() => advance(state, event)).toThrow(refusing(code))
   })
 
+  it('leaves the state that it goes on from as it was, at every step', () => {
+    let state = emptyRun(SHEET)
+    for (const event of logOf(wholeJob)) {
+      const before = structuredClone(state)
+      const next = advance(state, event)
+      expect(next).not.toBe(state)
+      expect(state).toEqual(before)
+      state = next
+    }
+    expect(state).toEqual(upTo(wholeJob.length))
+  })
+
   it('refuses a stamp before the last one', () => {
     expect(() =>
       replay(

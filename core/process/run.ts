@@ -89,6 +89,9 @@ export const emptyRun = (sheetId: string): RunState => ({
   lastAt: 0,
 })
 
+/** New with every event: tells two states of one sheet apart. */
+export const revisionOf = (state: RunState): string => `${state.length}/${state.last?.id ?? ''}`
+
 /**
  * The state of a sheet from its whole log.
  *
@@ -136,15 +139,15 @@ export function standing(log: readonly SheetEvent[]): SheetEvent[] {
  * @throws CoreError when the event cannot happen in this state, saying what would have to come first.
  */
 export function advance(state: RunState, event: SheetEvent): RunState {
-  const next = transition(state, event)
-  return {
-    ...next,
+  // An object of its own already: to copy it once more would take a third of the time of replaying a log.
+  return Object.assign(transition(state, event), {
     length: event.index + 1,
     last: { id: event.id, type: event.type, at: event.at },
     lastAt: event.at,
-  }
+  })
 }
 
+/** @returns a fresh state, whatever happened. */
 function transition(state: RunState, event: SheetEvent): RunState {
   if (event.at < state.lastAt)
     throw refuse(
@@ -340,7 +343,7 @@ function finish(
 
 const put = (state: RunState, step: StepState): RunState => ({
   ...state,
-  steps: state.steps.map((other, index) => (index === state.current ? step : other)),
+  steps: state.steps.with(state.current, step),
 })
 
 const closeHolds = (holds: readonly Hold[], at: number): Hold[] =>

@@ -2,12 +2,12 @@ import fc from 'fast-check'
 import { begun, jpeg, sheet, T0, uuid } from '../fixtures/workroom'
 import { nextMove } from '../process/nextMove'
 import { advance, emptyRun, replay } from '../process/run'
-import { writeArchive, type Workroom } from './archive'
+import { writeArchive, type PhotoPixels } from './archive'
 import { readArchive } from './archiveReading'
 import type { SheetEvent } from './event'
-import { logsBySheet } from './logs'
+import { eventsIn, logBook, logsBySheet } from './logs'
 import { applyMerge, conflictKey, planMerge } from './merge'
-import { emptyRecords, WorkroomRecords, type Sheet } from './records'
+import { emptyHoldings, emptyRecords, Holdings, type Sheet, type WorkroomRecords } from './records'
 
 /** A log as some hand might have made it: the next thing again and again, with notes and undos between. */
 function logFor(sheetId: string, moves: readonly ('move' | 'undo' | 'note')[], salt: number): SheetEvent[] {
@@ -41,7 +41,7 @@ const text = fc.string({ minLength: 1, maxLength: 40 })
 const moves = fc.array(fc.constantFrom<'move' | 'undo' | 'note'>('move', 'move', 'move', 'undo', 'note'), {
   maxLength: 25,
 })
-const workroom: fc.Arbitrary<Workroom> = fc
+const workroom: fc.Arbitrary<{ records: WorkroomRecords; pixels: Map<string, PhotoPixels> }> = fc
   .array(
     fc.record({
       title: text,
@@ -54,7 +54,7 @@ const workroom: fc.Arbitrary<Workroom> = fc
   )
   .map((entries) => {
     const records = emptyRecords()
-    const pixels = new Map<string, { original: Uint8Array; thumbnail: Uint8Array }>()
+    const pixels = new Map<string, PhotoPixels>()
     entries.forEach((entry, n) => {
       const one: Sheet = {
         ...sheet,
@@ -83,23 +83,32 @@ const workroom: fc.Arbitrary<Workroom> = fc
     return { records, pixels }
   })
 
-const none = emptyRecords()
+const contentsOf = ({ events, ...records }: WorkroomRecords) => ({ records, logs: logBook(events) })
+type Contents = ReturnType<typeof contentsOf>
+
+/** The logs after an import, each with all of its events. */
+function logsAfter(here: Contents, theirs: Contents, take = new Set<string>()) {
+  const { logs } = applyMerge(planMerge(here, theirs), theirs, take)
+  const both = new Map([...here.logs, ...logs.map((id) => [id, theirs.logs.get(id)!] as const)])
+  return new Map([...both].map(([id, log]) => [id, eventsIn(log)]))
+}
 
 describe('any workroom', () => {
   it('is a sound set of records', () => {
     fc.assert(
-      fc.property(workroom, ({ records }) => void WorkroomRecords.parse(records)),
+      fc.property(workroom, ({ records }) => void Holdings.parse(contentsOf(records).records)),
       { numRuns: 60 },
     )
   })
 
-  it('comes back from its archive as it was', () => {
+  it('comes back from its archive as it was, with what every log amounts to', () => {
     fc.assert(
       fc.property(workroom, (room) => {
-        const { states, ...read } = readArchive(writeArchive(room, 'any', T0))
-        expect(read).toEqual(room)
+        const { records, logs, pixels } = readArchive(writeArchive(room, 'any', T0))
+        expect({ ...records, events: [...logs.values()].flatMap(eventsIn) }).toEqual(room.records)
+        expect(pixels).toEqual(room.pixels)
         for (const [id, log] of logsBySheet(room.records.events))
-          expect(states.get(id)).toEqual(replay(id, log))
+          expect(logs.get(id)?.standing).toBe(JSON.stringify(replay(id, log)))
       }),
       { numRuns: 40 },
     )
@@ -108,10 +117,13 @@ describe('any workroom', () => {
   it('merged into nothing is itself, and into itself is nothing', () => {
     fc.assert(
       fc.property(workroom, ({ records }) => {
-        const into = (here: WorkroomRecords) =>
-          applyMerge(planMerge(here, records), records, new Set()).records
-        expect(into(none)).toEqual({ ...records, events: [...logsBySheet(records.events).values()].flat() })
-        expect(into(records)).toEqual(none)
+        const theirs = contentsOf(records)
+        const into = (here: Contents) => applyMerge(planMerge(here, theirs), theirs, new Set())
+        expect(into(contentsOf(emptyRecords()))).toEqual({
+          records: theirs.records,
+          logs: [...theirs.logs.keys()],
+        })
+        expect(into(theirs)).toEqual({ records: emptyHoldings(), logs: [] })
       }),
       { numRuns: 60 },
     )
@@ -121,10 +133,8 @@ describe('any workroom', () => {
     fc.assert(
       fc.property(workroom, fc.nat(40), ({ records }, cut) => {
         const earlier = { ...records, events: records.events.filter((event) => event.index < cut) }
-        const { records: added } = applyMerge(planMerge(earlier, records), records, new Set())
-        const together = logsBySheet([...earlier.events, ...added.events])
+        const together = logsAfter(contentsOf(earlier), contentsOf(records))
         expect(together).toEqual(logsBySheet(records.events))
-        for (const [id, log] of together) expect(() => replay(id, log)).not.toThrow()
       }),
       { numRuns: 60 },
     )
@@ -133,12 +143,11 @@ describe('any workroom', () => {
   it('never loses what is here to an import, whatever comes', () => {
     fc.assert(
       fc.property(workroom, workroom, (mine, theirs) => {
-        const plan = planMerge(mine.records, theirs.records)
-        const { records: added, replaceLogs } = applyMerge(plan, theirs.records, new Set())
-        expect(replaceLogs).toEqual([])
+        const [here, other] = [contentsOf(mine.records), contentsOf(theirs.records)]
+        const { records: added } = applyMerge(planMerge(here, other), other, new Set())
         const known = new Set(mine.records.sheets.map((one) => one.id))
         for (const one of added.sheets) expect(known).not.toContain(one.id)
-        const logs = logsBySheet([...mine.records.events, ...added.events])
+        const logs = logsAfter(here, other)
         for (const [id, log] of logsBySheet(mine.records.events))
           expect(logs.get(id)?.slice(0, log.length)).toEqual(log)
         for (const [id, log] of logs) expect(() => replay(id, log)).not.toThrow()
@@ -150,13 +159,14 @@ describe('any workroom', () => {
   it('given every conflict becomes what the archive says', () => {
     fc.assert(
       fc.property(workroom, workroom, (mine, theirs) => {
-        const plan = planMerge(mine.records, theirs.records)
+        const [here, other] = [contentsOf(mine.records), contentsOf(theirs.records)]
+        const plan = planMerge(here, other)
         const all = new Set(plan.conflicts.map(conflictKey))
-        const { records: taken, replaceLogs } = applyMerge(plan, theirs.records, all)
-        const kept = mine.records.events.filter((event) => !replaceLogs.includes(event.sheetId))
-        const logs = logsBySheet([...kept, ...taken.events])
-        for (const id of replaceLogs) expect(logs.get(id)).toEqual(logsBySheet(theirs.records.events).get(id))
-        for (const one of taken.sheets) expect(theirs.records.sheets).toContainEqual(one)
+        const logs = logsAfter(here, other, all)
+        const parted = plan.conflicts.filter((one) => one.kind === 'log')
+        for (const { id } of parted) expect(logs.get(id)).toEqual(eventsIn(other.logs.get(id)))
+        for (const one of applyMerge(plan, other, all).records.sheets)
+          expect(theirs.records.sheets).toContainEqual(one)
       }),
       { numRuns: 60 },
     )

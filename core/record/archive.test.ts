@@ -6,17 +6,20 @@ import { LIMITS } from '../formats/zip'
 import { mimeOf, writeArchive } from './archive'
 import { readArchive } from './archiveReading'
 import { applyMerge, conflictKey, planMerge } from './merge'
+import { eventsIn, logBook } from './logs'
 import { migrate, MIGRATIONS } from './migrations'
-import { emptyRecords, RECORD_VERSION, type WorkroomRecords } from './records'
+import type { SheetEvent } from './event'
+import { emptyHoldings, emptyRecords, RECORD_VERSION, type Holdings, type WorkroomRecords } from './records'
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
 
 const archive = () => writeArchive(workroom(), 'Test workroom', T0)
-/** What was written, without what reading made of it. */
+/** What was written, its logs as events again. */
 function readBack(bytes: Uint8Array) {
-  const { records, pixels } = readArchive(bytes)
-  return { records, pixels }
+  const { records, logs, pixels } = readArchive(bytes)
+  return { records: { ...records, events: [...logs.values()].flatMap(eventsIn) }, pixels }
 }
+const contentsOf = ({ events, ...records }: WorkroomRecords) => ({ records, logs: logBook(events) })
 const refusing = (code: string) => expect.objectContaining({ code })
 
 /** Opens an archive, lets a test spoil it, and closes it again, with honest checksums unless told otherwise. */
@@ -38,7 +41,18 @@ const editJson = (path: string, edit: (json: ReturnType<typeof JSON.parse>) => v
     edit(json)
     files[path] = strToU8(JSON.stringify(json))
   })
-const editRecords = (edit: (records: WorkroomRecords) => void) => editJson('records.json', edit)
+/** Edits the first file of logs as the events that it holds. */
+const editEvents = (edit: (events: SheetEvent[]) => void) =>
+  spoiled((files) => {
+    const events = eventsIn({ lines: strFromU8(files['logs/0001.jsonl']!).trim() })
+    edit(events)
+    files['logs/0001.jsonl'] = strToU8(events.map((event) => `${JSON.stringify(event)}\n`).join(''))
+  })
+const editLogs = (edit: (text: string) => string) =>
+  spoiled((files) => {
+    files['logs/0001.jsonl'] = strToU8(edit(strFromU8(files['logs/0001.jsonl']!)))
+  })
+const editRecords = (edit: (records: Holdings) => void) => editJson('records.json', edit)
 
 describe('the archive', () => {
   it('gives back exactly what was written', () => {
@@ -47,6 +61,7 @@ describe('the archive', () => {
 
   it('is an ordinary ZIP that any tool opens', () => {
     expect(Object.keys(unzipSync(archive())).sort()).toEqual([
+      'logs/0001.jsonl',
       'manifest.json',
       `photos/${uuid(50)}.jpg`,
       'records.json',
@@ -58,8 +73,12 @@ describe('the archive', () => {
     const text = strFromU8(unzipSync(archive())['records.json']!)
     const lines = text.split('\n').filter((line) => line.includes('"id"'))
     const { records } = workroom()
-    expect(lines).toHaveLength(Object.values(records).reduce((sum, list) => sum + list.length, 0))
-    expect(JSON.parse(text)).toEqual(records)
+    const { events, ...holdings } = records
+    expect(lines).toHaveLength(Object.values(holdings).reduce((sum, list) => sum + list.length, 0))
+    expect(JSON.parse(text)).toEqual(holdings)
+    const log = strFromU8(unzipSync(archive())['logs/0001.jsonl']!)
+    expect(log.endsWith('\n')).toBe(true)
+    expect(log.trim().split('\n').map((line) => JSON.parse(line) as unknown)).toEqual(events) // prettier-ignore
   })
 
   it('does not write what it would not read', () => {
@@ -95,13 +114,21 @@ describe('the archive', () => {
     ['a prototype in disguise', () => editRecords((records) => { records.sheets[0]!.choices = JSON.parse('{"__proto__": {"x": 1}, "Bad key!": "x"}') }), 'wrong-record'],
     ['a picture that is a script', () => spoiled((files) => { files[`photos/${uuid(50)}.jpg`] = strToU8('<svg onload=alert(1)>') }), 'wrong-record'],
     ['two sheets of one identity', () => editRecords((records) => { records.sheets.push(records.sheets[0]!) }), 'loose-end'],
-    ['an event of no sheet', () => editRecords((records) => { records.events[3]!.sheetId = uuid(99) }), 'loose-end'],
-    ['a log with a hole', () => editRecords((records) => { records.events.splice(4, 1) }), 'loose-end'],
-    ['a log that could not have happened', () => editRecords((records) => { Object.assign(records.events[8]!, { step: 'wash' }) }), 'loose-end'],
+    ['an event of no sheet', () => editEvents((events) => { for (const event of events) event.sheetId = uuid(99) }), 'loose-end'],
+    ['a log with a hole', () => editEvents((events) => { events.splice(4, 1) }), 'loose-end'],
+    ['a log that could not have happened', () => editEvents((events) => { Object.assign(events[8]!, { step: 'wash' }) }), 'loose-end'],
+    ['a log that is parted by another one', () => editEvents((events) => { events.push(events.shift()!) }), 'loose-end'],
+    ['two events of one identity', () => editEvents((events) => { events[5]!.id = events[4]!.id }), 'loose-end'],
+    ['a photograph that no file is about', () => editRecords((records) => { records.photos = [] }), 'loose-end'],
+    ['an event with a field of its own', () => editEvents((events) => { Object.assign(events[2]!, { script: 'x' }) }), 'wrong-record'],
+    ['an event among the records', () => editJson('records.json', (records) => { records.events = [] }), 'wrong-record'],
+    ['two events in one line', () => editLogs((text) => text.replace('\n', ',')), 'wrong-record'],
+    ['a line that was cut off', () => editLogs((text) => text.slice(0, -9)), 'wrong-record'],
+    ['an empty line between two events', () => editLogs((text) => text.replace('\n', '\n\n')), 'wrong-record'],
     ['something taken from no bottle', () => editRecords((records) => { records.takings[0]!.bottleId = uuid(99) }), 'loose-end'],
     ['a base exposure under no light', () => editRecords((records) => { records.bases[0]!.lightId = uuid(99) }), 'loose-end'],
     ['a piece of no paper', () => editRecords((records) => { records.pieces[0]!.paperId = uuid(99) }), 'loose-end'],
-    ['a treatment that could not have happened', () => editRecords((records) => { Object.assign(records.events.at(-1)!, { step: 'hang' }) }), 'loose-end'],
+    ['a treatment that could not have happened', () => editEvents((events) => { Object.assign(events.at(-1)!, { step: 'hang' }) }), 'loose-end'],
     ['a bottle of a strength beyond all solubility', () => editRecords((records) => { records.bottles[0]!.contents[0]!.percent = 4000 }), 'wrong-record'],
     ['a tearing into nothing', () => editRecords((records) => { records.pieces[0]!.widthMillimetres = 0 }), 'wrong-record'],
     ['a photograph of no sheet', () => editRecords((records) => { records.photos[0]!.sheetId = uuid(99) }), 'loose-end'],
@@ -112,6 +139,11 @@ describe('the archive', () => {
   it('names the place of a wrong record', () => {
     const bad = editRecords((records) => { (records.lights[0] as { kind: string }).kind = 'candle' })
     expect(() => readArchive(bad)).toThrow(expect.objectContaining({ refusal: expect.objectContaining({ problem: expect.stringContaining('lights.0.kind') }) }))
+  }) // prettier-ignore
+
+  it('names the line of an event that is none', () => {
+    const bad = editEvents((events) => { (events[6] as { at: unknown }).at = 'noon' })
+    expect(() => readArchive(bad)).toThrow(expect.objectContaining({ refusal: expect.objectContaining({ problem: expect.stringContaining('logs/0001.jsonl, line 7: at ') }) }))
   }) // prettier-ignore
 
   it('stops a bomb by what comes out, not by what it claims', () => {
@@ -146,12 +178,15 @@ describe('the archive', () => {
 })
 
 describe('a merge', () => {
-  const none = emptyRecords()
-  const theirs = workroom().records
+  const none = contentsOf(emptyRecords())
+  const records = workroom().records
+  const theirs = contentsOf(records)
+  const both = [SHEET, records.paperRuns[0]!.id]
 
   it('adds everything to an empty workroom', () => {
     const plan = planMerge(none, theirs)
-    expect(applyMerge(plan, theirs, new Set()).records).toEqual(theirs)
+    expect(applyMerge(plan, theirs, new Set())).toEqual({ records: theirs.records, logs: both })
+    expect(plan.events).toBe(records.events.length)
     expect(plan.conflicts).toEqual([])
   })
 
@@ -180,73 +215,79 @@ describe('a merge', () => {
       lights: 1,
       photos: 1,
     })
-    expect(applyMerge(plan, theirs, new Set()).records).toEqual(none)
+    expect(applyMerge(plan, theirs, new Set())).toEqual({ records: emptyHoldings(), logs: [] })
   })
 
   it('carries a log on', () => {
-    const here = { ...theirs, events: theirs.events.slice(0, 5) }
-    const plan = planMerge(here, theirs)
-    expect(plan.continued).toEqual([theirs.sheets[0]!.id])
-    expect(plan.events).toEqual(theirs.events.slice(5))
+    const plan = planMerge(contentsOf({ ...records, events: records.events.slice(0, 5) }), theirs)
+    expect([plan.continued, plan.logs]).toEqual([[SHEET], both])
+    expect(plan.events).toBe(records.events.length - 5)
   })
 
   it('leaves a longer log here alone', () => {
-    expect(planMerge(theirs, { ...theirs, events: theirs.events.slice(0, 5) }).events).toEqual([])
+    const plan = planMerge(theirs, contentsOf({ ...records, events: records.events.slice(0, 5) }))
+    expect([plan.logs, plan.events]).toEqual([[], 0])
+  })
+
+  it('finds a log the same that another program wrote in other words', () => {
+    const spaced = (log: { lines: string }) => ({
+      lines: log.lines.replaceAll('":', '": ').replace(/^\{(.*?), ?("\w+": .*)\}$/gm, '{ $1, $2 }'),
+    })
+    const other = { ...theirs, logs: new Map([...theirs.logs].map(([id, log]) => [id, spaced(log)])) }
+    expect(other.logs.get(SHEET)?.lines).not.toBe(theirs.logs.get(SHEET)?.lines)
+    expect(planMerge(theirs, other)).toMatchObject({ logs: [], events: 0, conflicts: [] })
   })
 
   it('keeps what is here in a conflict, unless told otherwise', () => {
-    const here = structuredClone(theirs)
+    const here = structuredClone(records)
     here.papers[0]!.name = 'Another rag'
-    const treatment = theirs.events.filter((event) => event.sheetId !== SHEET)
-    const ofSheet = theirs.events.filter((event) => event.sheetId === SHEET)
     here.events = [
       ...logOf([...wholeJob.slice(0, 4), [60, { type: 'noted', text: 'went another way' }]]),
-      ...treatment,
+      ...records.events.filter((event) => event.sheetId !== SHEET),
     ]
-    const plan = planMerge(here, theirs)
+    const plan = planMerge(contentsOf(here), theirs)
     expect(plan.conflicts.map((conflict) => [conflictKey(conflict), conflict.differs])).toEqual([
       [`papers/${uuid(2)}`, ['name']],
       [`log/${uuid(1)}`, ['the logs part after 4 events']],
     ])
-    expect(applyMerge(plan, theirs, new Set()).records).toEqual(none)
-    const taken = applyMerge(plan, theirs, new Set(plan.conflicts.map(conflictKey)))
-    expect(taken).toEqual({
-      records: { ...none, papers: theirs.papers, events: ofSheet },
-      replaceLogs: [uuid(1)],
+    expect(applyMerge(plan, theirs, new Set())).toEqual({ records: emptyHoldings(), logs: [] })
+    expect(applyMerge(plan, theirs, new Set(plan.conflicts.map(conflictKey)))).toEqual({
+      records: { ...emptyHoldings(), papers: records.papers },
+      logs: [SHEET],
     })
   })
 })
 
 describe('a merge of shelf and paper', () => {
-  const theirs = workroom().records
+  const records = workroom().records
+  const theirs = contentsOf(records)
 
   it('names what differs as a person would, and asks', () => {
-    const here = structuredClone(theirs)
+    const here = structuredClone(records)
     here.bottles[0]!.amount = 50
     here.pieces[0]!.side = 'the other one'
     here.wastes[0]!.amount = 5
     here.droppers[0]!.name = 'Steel'
-    const plan = planMerge(here, theirs)
+    const plan = planMerge(contentsOf(here), theirs)
     expect(plan.conflicts.map((one) => [one.kind, one.name, one.differs])).toEqual([
       ['pieces', 'Piece R-1', ['side']],
       ['bottles', 'Bottle A-7', ['amount']],
       ['wastes', 'Waste, Iron citrate A-7', ['amount']],
       ['droppers', 'Glass', ['name']],
     ])
-    const { records } = applyMerge(plan, theirs, new Set([conflictKey(plan.conflicts[1]!)]))
-    expect(records.bottles).toEqual(theirs.bottles)
-    expect(records.pieces).toEqual([])
+    const taken = applyMerge(plan, theirs, new Set([conflictKey(plan.conflicts[1]!)])).records
+    expect(taken.bottles).toEqual(records.bottles)
+    expect(taken.pieces).toEqual([])
   })
 
   it('carries a treatment’s log on like a sheet’s', () => {
-    const [begun, ...rest] = theirs.events.filter((event) => event.sheetId !== SHEET)
-    const ofSheet = theirs.events.filter((event) => event.sheetId === SHEET)
-    const plan = planMerge({ ...theirs, events: [...ofSheet, begun!] }, theirs)
-    expect(plan.continued).toEqual([theirs.paperRuns[0]!.id])
-    expect(plan.events).toEqual(rest)
-    const other = structuredClone(begun!)
-    other.at += 1000
-    const conflict = planMerge({ ...theirs, events: [...ofSheet, other] }, theirs).conflicts[0]
+    const [begun, ...rest] = records.events.filter((event) => event.sheetId !== SHEET)
+    const ofSheet = records.events.filter((event) => event.sheetId === SHEET)
+    const run = records.paperRuns[0]!.id
+    const plan = planMerge(contentsOf({ ...records, events: [...ofSheet, begun!] }), theirs)
+    expect([plan.continued, plan.logs, plan.events]).toEqual([[run], [run], rest.length])
+    const other = { ...begun!, at: begun!.at + 1000 }
+    const [conflict] = planMerge(contentsOf({ ...records, events: [...ofSheet, other] }), theirs).conflicts
     expect([conflict?.kind, conflict?.name]).toEqual(['log', 'Treatment 1'])
   })
 })
@@ -294,7 +335,7 @@ describe('migration', () => {
 
   it('version 2 is read as it was meant, and grows the lists that came later', () => {
     const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v2.zip')))
-    const { records } = readArchive(stored)
+    const { records } = readBack(stored)
     expect(records.sheets).toHaveLength(7)
     expect(records.events).toHaveLength(280)
     expect(records.lights.map((light) => [light.name, light.usualSeconds])).toEqual([
@@ -313,7 +354,7 @@ describe('migration', () => {
 
   it('version 3 is read as it was meant, and grows baths, register checks and plans', () => {
     const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v3.zip')))
-    const { records } = readArchive(stored)
+    const { records } = readBack(stored)
     expect(
       [records.sheets, records.events, records.calibrations, records.lightEntries].map((list) => list.length),
     ).toEqual([20, 1002, 2, 15])
@@ -322,7 +363,7 @@ describe('migration', () => {
 
   it('version 4 is read as it was meant, and grows diagnoses', () => {
     const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v4.zip')))
-    const { records } = readArchive(stored)
+    const { records } = readBack(stored)
     expect(
       [records.sheets, records.events, records.baths, records.plans, records.registerChecks].map(
         (list) => list.length,
@@ -330,4 +371,34 @@ describe('migration', () => {
     ).toEqual([25, 1356, 4, 1, 1])
     expect(records.diagnoses).toEqual([])
   })
+
+  it('version 5 is read as it was meant: the logs that lay among its records are whole', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip')))
+    const among = JSON.parse(strFromU8(unzipSync(stored)['records.json']!)) as WorkroomRecords
+    const { records } = readBack(stored)
+    expect([records.sheets, records.events, records.diagnoses].map((list) => list.length)).toEqual([
+      25, 1366, 2,
+    ])
+    const byId = (events: readonly SheetEvent[]) => [...events].sort((a, b) => a.id.localeCompare(b.id))
+    expect(byId(records.events)).toEqual(byId(among.events))
+    const { events, ...rest } = among
+    void events
+    expect(records).toMatchObject(rest)
+  })
+
+  it('an archive of version 5 that lies about its events is refused', () => {
+    const old = (events: (events: SheetEvent[]) => unknown) => {
+      const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))
+      const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as { files: Record<string, object> }
+      const among = JSON.parse(strFromU8(files['records.json']!)) as WorkroomRecords
+      const text = strToU8(JSON.stringify({ ...among, events: events(among.events) }))
+      manifest.files['records.json'] = { bytes: text.length, sha256: bytesToHex(sha256(text)) }
+      return zipSync({ ...files, 'manifest.json': strToU8(JSON.stringify(manifest)), 'records.json': text })
+    }
+    expect(() => readArchive(old((events) => events.reverse()))).not.toThrow()
+    expect(() => readArchive(old(() => 'none'))).toThrow(refusing('wrong-record'))
+    expect(() => readArchive(old((events) => events.slice(1)))).toThrow(refusing('loose-end'))
+    expect(() => readArchive(old((events) => [...events, { index: 3 }]))).toThrow(refusing('wrong-record'))
+    expect(() => readArchive(old((events) => [...events, { ...events[0], id: uuid(9), index: 1e6 }]))).toThrow(refusing('loose-end'))
+  }) // prettier-ignore
 })

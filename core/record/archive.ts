@@ -5,7 +5,9 @@ import { z } from 'zod'
 import { CoreError } from '../errors'
 import { LIMITS, packZip, type ZipLimits } from '../formats/zip'
 import { Stamp } from './common'
-import { RECORD_VERSION, WorkroomRecords, type Photo } from './records'
+import { SheetEvent } from './event'
+import { lengthOf, logBook, type LogLines } from './logs'
+import { Holdings, RECORD_VERSION, type Photo, type WorkroomRecords } from './records'
 
 export const ARCHIVE_FORMAT = 'ember-sheet-archive'
 
@@ -24,12 +26,17 @@ export const Manifest = z.strictObject({
 export type Manifest = z.infer<typeof Manifest>
 
 /** The archive as its readers need it: one schema a JSON file. Exported as JSON Schema to docs/schema. */
-export const ARCHIVE_SCHEMAS = { 'manifest.json': Manifest, 'records.json': WorkroomRecords } as const
+export const ARCHIVE_SCHEMAS = {
+  'manifest.json': Manifest,
+  'records.json': Holdings,
+  /** One line of `logs/0001.jsonl` and its like. */
+  'event.json': SheetEvent,
+} as const
 
 /** Schema of one record of each kind. */
 export const RECORD_SCHEMAS = Object.fromEntries(
-  Object.entries(WorkroomRecords.shape).map(([kind, list]) => [kind, list.element]),
-) as unknown as Readonly<Record<keyof WorkroomRecords, z.ZodType>>
+  Object.entries(Holdings.shape).map(([kind, list]) => [kind, list.element]),
+) as unknown as Readonly<Record<keyof Holdings, z.ZodType>>
 
 /** Pixels of one photograph: the file as it was added, and a small one for lists. */
 export interface PhotoPixels {
@@ -38,7 +45,9 @@ export interface PhotoPixels {
 }
 
 export interface Workroom {
-  records: WorkroomRecords
+  records: Holdings
+  /** By sheet or treatment. */
+  logs: ReadonlyMap<string, LogLines>
   /** By photo id. */
   pixels: ReadonlyMap<string, PhotoPixels>
 }
@@ -59,6 +68,8 @@ export const thumbnailPath = (photo: Photo) => `thumbnails/${photo.id}.jpg`
  */
 export function archiveFiles(workroom: Workroom, limits: ZipLimits = LIMITS): Map<string, Uint8Array> {
   const files = new Map<string, Uint8Array>([['records.json', strToU8(recordsJson(workroom.records))]])
+  for (const [i, text] of logTexts(workroom.logs.values()).entries())
+    files.set(`logs/${String(i + 1).padStart(4, '0')}.jsonl`, strToU8(text))
   for (const photo of workroom.records.photos) {
     const pixels = workroom.pixels.get(photo.id)
     if (!pixels) throw missing(photoPath(photo))
@@ -98,22 +109,46 @@ export function packArchive(
     ),
   } satisfies Manifest
   const all = new Map([['manifest.json', strToU8(JSON.stringify(manifest, null, 1))], ...files])
-  return packZip(all, (path) => !path.endsWith('.json'), at)
+  return packZip(all, (path) => !/\.jsonl?$/.test(path), at)
 }
 
 /**
- * Writes a workroom as one archive.
+ * Writes a small workroom as one archive.
  *
  * @throws CoreError those of `archiveFiles`.
  */
 export function writeArchive(
-  workroom: Workroom,
+  { records, pixels }: { records: WorkroomRecords; pixels: Workroom['pixels'] },
   workroomName: string,
   at: number,
   limits?: ZipLimits,
 ): Uint8Array {
-  const files = archiveFiles(workroom, limits)
+  const { events, ...holdings } = records
+  const files = archiveFiles({ records: holdings, logs: logBook(events), pixels }, limits)
   return packArchive(files, sumsOf(files), workroomName, at)
+}
+
+/** Lines after which the next log begins a file of its own: a piece that is read in a part of a second. */
+const FILE_LINES = 5000
+
+/** Logs one behind the other, so many to a file. */
+export function logTexts(logs: Iterable<LogLines>): string[] {
+  const texts: string[] = []
+  let open: string[] = []
+  let count = 0
+  const close = () => {
+    if (open.length) texts.push(`${open.join('\n')}\n`)
+    open = []
+    count = 0
+  }
+  for (const log of logs) {
+    if (!log.lines) continue
+    open.push(log.lines)
+    count += lengthOf(log)
+    if (count >= FILE_LINES) close()
+  }
+  close()
+  return texts
 }
 
 /** SHA-256 of each file in hexadecimal, by path. A browser's own is much faster, and has to be waited for. */
@@ -121,7 +156,7 @@ export const sumsOf = (files: ReadonlyMap<string, Uint8Array>): Map<string, stri
   new Map([...files].map(([path, bytes]) => [path, bytesToHex(sha256(bytes))]))
 
 /** A record a line: any editor opens it, and what differs between two archives can be read. */
-const recordsJson = (records: WorkroomRecords): string =>
+const recordsJson = (records: Holdings): string =>
   `{\n${Object.entries(records)
     .map(
       ([kind, list]) =>

@@ -1,36 +1,66 @@
-import { SHEET, uuid, workroom } from '../fixtures/workroom'
-import { replay, type RunState } from '../process/run'
-import { checkPictures, checkWorkroom, type Flaw } from './integrity'
-import { logsBySheet } from './logs'
+import { SHEET, T0, uuid, workroom } from '../fixtures/workroom'
+import { emptyRun } from '../process/run'
+import { checkLogs, checkPictures, checkRecords, type Flaw } from './integrity'
+import { lookThroughLogs, type WrongLine } from './logReading'
+import { linesOf, logsBySheet } from './logs'
 import type { WorkroomRecords } from './records'
 
+/** Looks through a workroom as a store keeps it: a text a log, and what it amounts to beside it. */
 function look(
   spoil: (records: WorkroomRecords) => void = () => undefined,
-  standings?: ReadonlyMap<string, RunState>,
+  standings?: ReadonlyMap<string, string>,
 ) {
   const { records } = workroom()
-  const logs = logsBySheet(records.events)
+  const read = () =>
+    [...logsBySheet(records.events)].map(([id, log]) => [id, lookThroughLogs(linesOf(log))] as const)
   const sound = new Map(
-    [...records.sheets, ...records.paperRuns].map(({ id }) => [id, replay(id, logs.get(id) ?? [])]),
+    read().map(([id, { logs }]) => [id, logs[0]?.standing ?? JSON.stringify(emptyRun(id))]),
   )
   spoil(records)
-  const work = checkWorkroom(records, standings ?? sound)
+  const { events, ...holdings } = records
+  void events
+  const work = checkRecords(holdings)
   const shares: number[] = []
   let step = work.next()
   while (!step.done) {
     shares.push(step.value)
     step = work.next()
   }
-  return { flaws: step.value, shares }
+  const wrong: (WrongLine & { sheetId: string })[] = read().flatMap(([sheetId, found]) =>
+    found.wrong.map((line) => ({ ...line, sheetId })),
+  )
+  const logs = read().flatMap(([, found]) => found.logs)
+  return { flaws: [...step.value, ...checkLogs(holdings, logs, wrong, standings ?? sound)], shares }
 }
 const kinds = (flaws: readonly Flaw[]) => [...new Set(flaws.map((flaw) => flaw.kind))]
 
 describe('looking through a workroom', () => {
   it('finds nothing in a sound one, and says how far it is', () => {
-    const { flaws, shares } = look()
+    expect(look().flaws).toEqual([])
+    const paper = workroom().records.papers[0]!
+    const { flaws, shares } = look((records) => {
+      for (let n = 0; n < 5000; n++) records.papers.push({ ...paper, id: uuid(7000 + n) })
+    })
     expect(flaws).toEqual([])
-    expect(shares.at(-1)).toBe(1)
-    expect(shares).toEqual([...shares].sort((a, b) => a - b))
+    expect(shares).toHaveLength(2)
+    expect(shares[0]).toBeLessThan(shares[1]!)
+  })
+
+  it('says nothing of the standing of a log that cannot be read: that has been said', () => {
+    const { flaws } = look((r) => Object.assign(r.events[3]!, { at: 'noon' }))
+    expect(flaws.map((flaw) => [flaw.kind, flaw.id])).toEqual([
+      ['event', SHEET],
+      ['end', ''],
+    ])
+    expect(flaws[0]?.problem).toContain('Event 4 of a log: at')
+  })
+
+  it('knows a sheet on which nothing has happened', () => {
+    const { sheets } = workroom().records
+    const fresh = (records: WorkroomRecords) => {
+      records.sheets.push({ ...sheets[0]!, id: uuid(98), number: 98, createdAt: T0 })
+    }
+    expect(look(fresh).flaws.map((flaw) => [flaw.kind, flaw.id])).toEqual([['standing', uuid(98)]])
   })
 
   it.each<[string, (records: WorkroomRecords) => void, Flaw['kind']]>([

@@ -1,8 +1,9 @@
-import type { RunState } from '../process/run'
+import { emptyRun } from '../process/run'
 import { RECORD_SCHEMAS } from './archive'
+import type { LogLook, WrongLine } from './logReading'
 import { looseEnds } from './looseEnds'
 import { KINDS } from './merge'
-import type { Photo, WorkroomRecords } from './records'
+import type { Holdings, Photo } from './records'
 
 /** Something in a workroom that is not as it was written. */
 export interface Flaw {
@@ -20,73 +21,65 @@ export interface StoredPicture {
   hasThumbnail: boolean
 }
 
-/** So many rows are looked at between two reports. */
+/** So many records are looked at between two reports. */
 const PIECE = 2000
 
 /**
- * Looks through everything a workroom holds: each record by its schema, what records point at, every log by replaying it,
- * and the standings that lists are made from.
+ * Looks through the records of a workroom, each by its schema.
  *
- * @param standings what is stored beside the logs; those that differ can be made anew.
  * @returns flaws; yields the share that is done.
  */
-export function* checkWorkroom(
-  records: WorkroomRecords,
-  standings: ReadonlyMap<string, RunState>,
-): Generator<number, Flaw[]> {
+export function* checkRecords(records: Holdings): Generator<number, Flaw[]> {
   const flaws: Flaw[] = []
-  const total = KINDS.reduce((sum, kind) => sum + records[kind].length, 0) + 2 * records.events.length || 1
+  const total = KINDS.reduce((sum, kind) => sum + records[kind].length, 0)
   let done = 0
-  const look = function* (
-    list: readonly { id: string }[],
-    check: (row: { id: string }) => string | null,
-    kind: Flaw['kind'],
-  ) {
-    for (const [i, row] of list.entries()) {
-      const problem = check(row)
-      if (problem) flaws.push({ kind, id: String(row.id), problem })
-      if (i % PIECE === PIECE - 1) yield (done + i) / total
+  for (const kind of KINDS)
+    for (const row of records[kind]) {
+      const issue = RECORD_SCHEMAS[kind].safeParse(row).error?.issues[0]
+      if (issue)
+        flaws.push({
+          kind: 'record',
+          id: String(row.id),
+          problem: `${kind}: ${issue.path.join('.')} ${issue.message}`,
+        })
+      if (++done % PIECE === 0) yield done / total
     }
-    done += list.length
-  }
-  for (const kind of KINDS) {
-    const schema = RECORD_SCHEMAS[kind]
-    yield* look(
-      records[kind],
-      (row) => {
-        const read = schema.safeParse(row)
-        const issue = read.error?.issues[0]
-        return read.success ? null : `${kind}: ${issue?.path.join('.') ?? ''} ${issue?.message ?? ''}`.trim()
-      },
-      'record',
-    )
-  }
-  yield* look(
-    records.events,
-    (row) => {
-      const read = RECORD_SCHEMAS.events.safeParse(row)
-      return read.success ? null : `event: ${read.error.issues[0]?.message ?? ''}`
-    },
-    'event',
-  )
-  yield done / total
-  const replayed = new Map<string, RunState>()
-  for (const problem of looseEnds(records, (state) => replayed.set(state.sheetId, state)))
-    flaws.push({ kind: 'end', id: '', problem })
-  yield (done + records.events.length / 2) / total
+  return flaws
+}
+
+/**
+ * What looking through every log found, set beside the records and beside the standings that lists are made from.
+ *
+ * @param wrong lines of logs that are no events, with whose they are.
+ * @param standings what is stored beside the logs, as JSON, by sheet; those that differ can be made anew.
+ */
+export function checkLogs(
+  records: Holdings,
+  logs: readonly Omit<LogLook, 'lines'>[],
+  wrong: readonly (WrongLine & { sheetId: string })[],
+  standings: ReadonlyMap<string, string>,
+): Flaw[] {
+  const flaws = wrong.map(({ sheetId, line, problem }): Flaw => ({
+    kind: 'event',
+    id: sheetId,
+    problem: `Event ${line} of a log: ${problem}`,
+  }))
+  for (const problem of looseEnds(records, logs)) flaws.push({ kind: 'end', id: '', problem })
+  const looked = new Map(logs.map((log) => [log.sheetId, log]))
+  const broken = new Set(wrong.map(({ sheetId }) => sheetId))
   for (const { id, number } of [...records.sheets, ...records.paperRuns]) {
-    const problem = standingFlaw(replayed.get(id), standings.get(id))
+    const log = looked.get(id)
+    const means = log ? log.standing : JSON.stringify(emptyRun(id))
+    const problem = standingFlaw(broken.has(id) ? null : means, standings.get(id))
     if (problem) flaws.push({ kind: 'standing', id, problem: `${problem} (${number})` })
   }
-  yield 1
   return flaws
 }
 
 /** A log that could not have happened amounts to nothing, and has been said already. */
-function standingFlaw(replayed: RunState | undefined, stands: RunState | undefined): string | null {
-  if (!stands) return 'What its log amounts to is not kept'
-  if (!replayed || JSON.stringify(replayed) === JSON.stringify(stands)) return null
-  return 'What is shown of it is not what its log says'
+function standingFlaw(means: string | null, stands: string | undefined): string | null {
+  if (stands === undefined) return 'What its log amounts to is not kept'
+  return means === null || means === stands ? null : 'What is shown of it is not what its log says'
 }
 
 /** Pictures that are gone, cut short or changed, and pixels that belong to no photograph. */

@@ -1,16 +1,14 @@
-import { CoreError } from '../errors'
-import { replay, type RunState } from '../process/run'
-import { logsBySheet } from './logs'
-import type { WorkroomRecords } from './records'
+import type { LogLook } from './logReading'
+import type { Holdings } from './records'
 
 /**
  * Records that point at nothing, identities used twice and logs that could not have happened, one by one.
  *
- * @param sound told what each log amounts to that could have happened.
+ * @param logs what looking through every log found.
  */
 export function* looseEnds(
-  records: WorkroomRecords,
-  sound: (state: RunState) => void = () => undefined,
+  records: Holdings,
+  logs: Iterable<Pick<LogLook, 'sheetId' | 'problem' | 'photoIds'>>,
 ): Generator<string> {
   for (const [kind, list] of Object.entries(records)) {
     const ids = new Set<string>()
@@ -29,27 +27,23 @@ export function* looseEnds(
     if (!sheets.has(check.sheetId)) yield `A register check belongs to no sheet: ${check.id}.`
   for (const diagnosis of records.diagnoses)
     if (!sheets.has(diagnosis.sheetId)) yield `A diagnosis belongs to no sheet: ${diagnosis.id}.`
-  const logged = new Set([...sheets, ...records.paperRuns.map((run) => run.id)])
-  for (const event of records.events)
-    if (!logged.has(event.sheetId)) yield `An event belongs to no sheet: ${event.id}.`
-  const photos = new Set(records.photos.map((photo) => photo.id))
-  for (const event of records.events)
-    if (event.type === 'photographed' && !photos.has(event.photoId))
-      yield `An event names a photograph that is not here: ${event.photoId}.`
 
-  const logs = logsBySheet(records.events)
-  const owners = [
-    ...records.sheets.map(({ id, number }) => ({ id, name: `sheet ${number}` })),
-    ...records.paperRuns.map(({ id, number }) => ({ id, name: `treatment ${number}` })),
-  ]
-  for (const { id, name } of owners) {
-    try {
-      sound(replay(id, logs.get(id) ?? []))
-    } catch (error) {
-      const reason = error instanceof CoreError ? error.refusal.problem : String(error)
-      yield `The log of ${name} could not have happened. ${reason}`
-    }
+  const photos = new Set(records.photos.map((photo) => photo.id))
+  const owners = new Map([
+    ...records.sheets.map(({ id, number }) => [id, `sheet ${number}`] as const),
+    ...records.paperRuns.map(({ id, number }) => [id, `treatment ${number}`] as const),
+  ])
+  const seen = new Set<string>()
+  for (const { sheetId, problem, photoIds } of logs) {
+    const name = owners.get(sheetId)
+    if (!name) yield `A log belongs to no sheet: ${sheetId}.`
+    if (seen.has(sheetId)) yield `The log of ${name ?? sheetId} lies in two places.`
+    seen.add(sheetId)
+    if (problem) yield `The log of ${name ?? sheetId} could not have happened. ${problem}`
+    for (const id of photoIds)
+      if (!photos.has(id)) yield `An event names a photograph that is not here: ${id}.`
   }
+
   const bottles = new Set(records.bottles.map((bottle) => bottle.id))
   for (const taking of records.takings)
     if (!bottles.has(taking.bottleId))

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { begun, logOf, sheet, SHEET, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
-import { applyMerge, planMerge, summaryOf } from './merge'
+import { logBook } from './logs'
+import { applyMerge, conflictKey, planMerge, summaryOf } from './merge'
 import { emptyRecords, type Paper, type Sheet, type WorkroomRecords } from './records'
-import { conflictKey } from './merge'
 
 const paper = (n: number): Paper => ({ id: uuid(100 + n), name: `Paper ${n}`, note: '', changedAt: T0 })
 const sheetOf = (n: number): Sheet => ({ ...sheet, id: uuid(200 + n), number: n + 1 })
@@ -31,13 +31,20 @@ const twoRooms = fc
     return [room(mine, 0), room(theirs, 1)] as const
   })
 
+const contentsOf = ({ events, ...records }: WorkroomRecords) => ({ records, logs: logBook(events) })
+const planned = (here: WorkroomRecords, theirs: WorkroomRecords) =>
+  planMerge(contentsOf(here), contentsOf(theirs))
+
 /** A workroom after an import, as a set: order is nobody's. */
 function merged(here: WorkroomRecords, theirs: WorkroomRecords, take = new Set<string>()): WorkroomRecords {
-  const { records, replaceLogs } = applyMerge(planMerge(here, theirs), theirs, take)
-  const gone = new Set(replaceLogs)
+  const { records, logs } = applyMerge(planned(here, theirs), contentsOf(theirs), take)
+  const taken = new Set(logs)
   const out = {
     ...here,
-    events: [...here.events.filter((event) => !gone.has(event.sheetId)), ...records.events],
+    events: [
+      ...here.events.filter((event) => !taken.has(event.sheetId)),
+      ...theirs.events.filter((event) => taken.has(event.sheetId)),
+    ],
   }
   for (const kind of ['papers', 'sheets'] as const) {
     const fresh = new Set(records[kind].map((one) => one.id))
@@ -55,7 +62,7 @@ describe('merging two workrooms', () => {
   it('where nothing conflicts comes to the same, whichever is taken into which', () => {
     fc.assert(
       fc.property(twoRooms, ([mine, theirs]) => {
-        expect(planMerge(mine, theirs).conflicts).toEqual([])
+        expect(planned(mine, theirs).conflicts).toEqual([])
         expect(asSet(merged(mine, theirs))).toEqual(asSet(merged(theirs, mine)))
       }),
     )
@@ -65,7 +72,7 @@ describe('merging two workrooms', () => {
     fc.assert(
       fc.property(twoRooms, ([mine, theirs]) => {
         const once = merged(mine, theirs)
-        const again = planMerge(once, theirs)
+        const again = planned(once, theirs)
         expect(summaryOf(again)).toMatchObject({ events: 0, continued: 0, conflicts: [] })
         expect(asSet(merged(once, theirs))).toEqual(asSet(once))
       }),
@@ -85,7 +92,7 @@ describe('merging two workrooms', () => {
     const mine = workroom().records
     const theirs = workroom().records
     theirs.papers[0]! = { ...theirs.papers[0]!, name: 'Rag, washed', gramsPerM2: 310 }
-    const plan = planMerge(mine, theirs)
+    const plan = planned(mine, theirs)
     expect(plan.conflicts).toHaveLength(1)
     expect(plan.conflicts[0]?.fields).toEqual([
       { name: 'name', here: 'Rag', theirs: 'Rag, washed' },
@@ -101,7 +108,7 @@ describe('merging two workrooms', () => {
       sheets: [sheet],
       events: logOf([[0, begun], [5, { type: 'noted', text: last }]]),
     }) // prettier-ignore
-    const [conflict] = planMerge(of('mine'), of('theirs')).conflicts
+    const [conflict] = planned(of('mine'), of('theirs')).conflicts
     expect(conflict).toMatchObject({ kind: 'log', id: SHEET, differs: ['the logs part after 1 events'] })
     expect(conflict?.fields[0]).toMatchObject({ here: '1 line of its own', theirs: '1 line of its own' })
   })
@@ -110,7 +117,7 @@ describe('merging two workrooms', () => {
     const other: Sheet = { ...sheet, id: uuid(301) }
     const layer: Sheet = { ...sheet, id: uuid(302), over: SHEET }
     const here = { ...emptyRecords(), sheets: [sheet] }
-    expect(planMerge(here, { ...emptyRecords(), sheets: [other] }).clashes).toEqual([7])
-    expect(planMerge(here, { ...emptyRecords(), sheets: [sheet, layer] }).clashes).toEqual([])
+    expect(planned(here, { ...emptyRecords(), sheets: [other] }).clashes).toEqual([7])
+    expect(planned(here, { ...emptyRecords(), sheets: [sheet, layer] }).clashes).toEqual([])
   })
 })

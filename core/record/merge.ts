@@ -1,10 +1,15 @@
 import { formatSpan } from '../quantity/format'
-import type { SheetEvent } from './event'
-import { logsBySheet } from './logs'
-import type { WorkroomRecords } from './records'
+import { eventsIn, lengthOf, type LogLines } from './logs'
+import type { Holdings } from './records'
 
-type Kind = Exclude<keyof WorkroomRecords, 'events'>
-type RecordOf<K extends Kind> = WorkroomRecords[K][number]
+type Kind = keyof Holdings
+type RecordOf<K extends Kind> = Holdings[K][number]
+
+/** What is merged: records, and the log of each sheet and treatment that has one. */
+export interface Contents {
+  records: Holdings
+  logs: ReadonlyMap<string, LogLines>
+}
 
 /** A record that is here and in the archive, and differs. Nothing happens to it unless the user says so. */
 export interface Conflict {
@@ -21,9 +26,11 @@ export interface Conflict {
 /** What an import would do, worked out before anything is written. */
 export interface MergePlan {
   added: { [K in Kind]: RecordOf<K>[] }
-  /** Events of new sheets and events that carry on a log that is here. */
-  events: SheetEvent[]
-  /** Sheets whose log here is carried on by the archive. */
+  /** Sheets and treatments whose log is taken as the archive has it: it is new, or carries on the one here. */
+  logs: string[]
+  /** Events that are new with these. */
+  events: number
+  /** Those whose log here is carried on. */
   continued: string[]
   same: Record<Kind, number>
   conflicts: Conflict[]
@@ -44,7 +51,7 @@ export interface MergeSummary {
 export const summaryOf = (plan: MergePlan): MergeSummary => ({
   added: eachKind((kind) => plan.added[kind].length),
   same: plan.same,
-  events: plan.events.length,
+  events: plan.events,
   continued: plan.continued.length,
   conflicts: plan.conflicts,
   clashes: plan.clashes,
@@ -79,7 +86,7 @@ const eachKind = <Value>(make: (kind: Kind) => Value): Record<Kind, Value> =>
   Object.fromEntries(KINDS.map((kind) => [kind, make(kind)])) as Record<Kind, Value>
 
 /** Records that have a log of events: sheets, and treatments of paper. */
-const withLogs = (records: WorkroomRecords): { id: string; name: string }[] => [
+const withLogs = (records: Holdings): { id: string; name: string }[] => [
   ...records.sheets.map((sheet) => ({ id: sheet.id, name: `Sheet ${sheet.number}, ${sheet.title}` })),
   ...records.paperRuns.map((run) => ({ id: run.id, name: `Treatment ${run.number}` })),
 ]
@@ -90,41 +97,21 @@ const withLogs = (records: WorkroomRecords): { id: string; name: string }[] => [
  * @param here what the workroom holds.
  * @param theirs what a sound archive holds.
  */
-export function planMerge(here: WorkroomRecords, theirs: WorkroomRecords): MergePlan {
+export function planMerge(here: Contents, theirs: Contents): MergePlan {
   const plan: MergePlan = {
     added: eachKind(() => []) as MergePlan['added'],
-    events: [],
+    logs: [],
+    events: 0,
     continued: [],
     same: eachKind(() => 0),
     conflicts: [],
     clashes: [],
   }
-  for (const kind of KINDS) compare(kind, here, theirs, plan)
+  for (const kind of KINDS) compare(kind, here.records, theirs.records, plan)
+  for (const owner of withLogs(theirs.records))
+    compareLogs(owner, here.logs.get(owner.id), theirs.logs.get(owner.id), plan)
 
-  const [logsHere, logsTheirs] = [logsBySheet(here.events), logsBySheet(theirs.events)]
-  for (const { id, name } of withLogs(theirs)) {
-    const [mine, other] = [logsHere.get(id) ?? [], logsTheirs.get(id) ?? []]
-    const parts = other.findIndex((event, i) => mine[i] !== undefined && !same(event, mine[i]))
-    if (parts >= 0)
-      plan.conflicts.push({
-        kind: 'log',
-        id,
-        name,
-        differs: [`the logs part after ${parts} events`],
-        fields: [
-          {
-            name: 'log',
-            here: `${plural(mine.length - parts)} of its own`,
-            theirs: `${plural(other.length - parts)} of its own`,
-          },
-        ],
-      })
-    else if (other.length > mine.length) {
-      plan.events.push(...other.slice(mine.length))
-      if (mine.length) plan.continued.push(id)
-    }
-  }
-  const numbers = new Set(here.sheets.map((sheet) => sheet.number))
+  const numbers = new Set(here.records.sheets.map((sheet) => sheet.number))
   const ids = new Set(plan.added.sheets.map((sheet) => sheet.id))
   const own = plan.added.sheets.filter((sheet) => sheet.over === undefined || ids.has(sheet.over))
   plan.clashes = [...new Set(own.map((sheet) => sheet.number).filter((number) => numbers.has(number)))].sort(
@@ -133,43 +120,71 @@ export function planMerge(here: WorkroomRecords, theirs: WorkroomRecords): Merge
   return plan
 }
 
+function compareLogs(
+  { id, name }: { id: string; name: string },
+  here: LogLines | undefined,
+  theirs: LogLines | undefined,
+  plan: MergePlan,
+): void {
+  if (!theirs || here?.lines === theirs.lines) return
+  if (!here) {
+    plan.logs.push(id)
+    plan.events += lengthOf(theirs)
+    return
+  }
+  const [mine, other] = [eventsIn(here), eventsIn(theirs)]
+  const parts = other.findIndex((event, i) => mine[i] !== undefined && !same(event, mine[i]))
+  if (parts >= 0)
+    plan.conflicts.push({
+      kind: 'log',
+      id,
+      name,
+      differs: [`the logs part after ${parts} events`],
+      fields: [
+        {
+          name: 'log',
+          here: `${plural(mine.length - parts)} of its own`,
+          theirs: `${plural(other.length - parts)} of its own`,
+        },
+      ],
+    })
+  else if (other.length > mine.length) {
+    plan.logs.push(id)
+    plan.continued.push(id)
+    plan.events += other.length - mine.length
+  }
+}
+
 const plural = (count: number) => `${count} line${count === 1 ? '' : 's'}`
 
 /**
- * The records to write: what is new, and the conflicts that the user gave to the archive.
+ * What to write: what is new, and the conflicts that the user gave to the archive.
  *
  * @param takeTheirs keys of conflicts, as `conflictKey` makes them.
- * @returns `records` to put, and `replaceLogs`: sheets whose log here is to be replaced by the events given.
+ * @returns `records` to put, and `logs`: sheets and treatments whose log is to be the archive's from its beginning to its end.
  */
 export function applyMerge(
   plan: MergePlan,
-  theirs: WorkroomRecords,
+  theirs: Contents,
   takeTheirs: ReadonlySet<string>,
-): { records: WorkroomRecords; replaceLogs: string[] } {
-  const records: WorkroomRecords = { ...structuredCopy(plan.added), events: [...plan.events] }
-  const replaceLogs: string[] = []
+): { records: Holdings; logs: string[] } {
+  const records = eachKind((kind) => [...plan.added[kind]]) as Holdings
+  const logs = [...plan.logs]
   for (const conflict of plan.conflicts) {
     if (!takeTheirs.has(conflictKey(conflict))) continue
-    if (conflict.kind === 'log') {
-      replaceLogs.push(conflict.id)
-      records.events.push(...theirs.events.filter((event) => event.sheetId === conflict.id))
-    } else {
-      const found = (theirs[conflict.kind] as { id: string }[]).find((record) => record.id === conflict.id)
+    if (conflict.kind === 'log') logs.push(conflict.id)
+    else {
+      const found = (theirs.records[conflict.kind] as { id: string }[]).find(({ id }) => id === conflict.id)
       ;(records[conflict.kind] as { id: string }[]).push(found as { id: string })
     }
   }
-  return { records, replaceLogs }
+  return { records, logs }
 }
 
 export const conflictKey = (conflict: Pick<Conflict, 'kind' | 'id'>): string =>
   `${conflict.kind}/${conflict.id}`
 
-function compare<K extends Kind>(
-  kind: K,
-  here: WorkroomRecords,
-  theirs: WorkroomRecords,
-  plan: MergePlan,
-): void {
+function compare<K extends Kind>(kind: K, here: Holdings, theirs: Holdings, plan: MergePlan): void {
   const mine = new Map((here[kind] as RecordOf<K>[]).map((record) => [record.id, record]))
   for (const record of theirs[kind] as RecordOf<K>[]) {
     const other = mine.get(record.id)
@@ -226,6 +241,3 @@ function same(a: unknown, b: unknown): boolean {
     same((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
   )
 }
-
-const structuredCopy = (added: MergePlan['added']): MergePlan['added'] =>
-  eachKind((kind) => [...added[kind]]) as MergePlan['added']

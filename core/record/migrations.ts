@@ -5,7 +5,13 @@ import { RECORD_VERSION } from './records'
 export type Migration = (records: unknown) => unknown
 
 /** Migration at place n takes version n + 1 to n + 2. */
-export const MIGRATIONS: readonly Migration[] = [shelfAndPaper, lightAndDose, bathsAndPlans, judgement]
+export const MIGRATIONS: readonly Migration[] = [
+  shelfAndPaper,
+  lightAndDose,
+  bathsAndPlans,
+  judgement,
+  logsOfTheirOwn,
+]
 
 type Row = Record<string, unknown>
 
@@ -64,6 +70,11 @@ function bathsAndPlans(records: unknown): unknown {
 /** Version 5: prints are measured, diagnosed, numbered and repeated; nothing that was there changes. */
 function judgement(records: unknown): unknown {
   return { ...(records as Row), diagnoses: [] }
+}
+
+/** Version 6: events lie in logs of their own and no longer among the records; an archive's reader takes them from there. */
+function logsOfTheirOwn(records: unknown): unknown {
+  return records
 }
 
 /** What is not a list is left for the schema to refuse. */

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { Id, Key, Line, Stamp, Text } from './common'
 import { ProcessDefinition } from './definition'
-import { SheetEvent } from './event'
+import type { SheetEvent } from './event'
 import { Base, Calibration, Light, LightEntry, MadeNegative, Strip, Tablet, TabletPrint } from './light'
 import { Diagnosis, Edition } from './judgement'
 import { DayPlan } from './plan'
@@ -10,7 +10,7 @@ import { WasteClass } from './substance'
 import { Bath } from './bath'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
-export const RECORD_VERSION = 5
+export const RECORD_VERSION = 6
 
 export const Paper = z.strictObject({
   id: Id,
@@ -200,10 +200,9 @@ export const Photo = z.strictObject({
   note: Line,
 })
 
-/** Everything a workroom holds except the pixels. */
-export const WorkroomRecords = z.strictObject({
+/** Everything a workroom holds except its logs and pixels. */
+export const Holdings = z.strictObject({
   sheets: z.array(Sheet),
-  events: z.array(SheetEvent),
   papers: z.array(Paper),
   bottles: z.array(Bottle),
   lights: z.array(Light),
@@ -227,9 +226,10 @@ export const WorkroomRecords = z.strictObject({
 })
 
 /** A workroom with nothing in it. */
-export const emptyRecords = (): WorkroomRecords => ({
+export const emptyRecords = (): WorkroomRecords => ({ ...emptyHoldings(), events: [] })
+
+export const emptyHoldings = (): Holdings => ({
   sheets: [],
-  events: [],
   papers: [],
   bottles: [],
   lights: [],
@@ -263,4 +263,6 @@ export type Bottle = z.infer<typeof Bottle>
 export type { Light } from './light'
 export type Sheet = z.infer<typeof Sheet>
 export type Photo = z.infer<typeof Photo>
-export type WorkroomRecords = z.infer<typeof WorkroomRecords>
+export type Holdings = z.infer<typeof Holdings>
+/** A whole small workroom, with every event of every log. */
+export type WorkroomRecords = Holdings & { events: SheetEvent[] }
