@@ -32,7 +32,7 @@ import { useMaterials } from './useMaterials'
 import PrintActs from './PrintActs.vue'
 import PrintIdentity from './PrintIdentity.vue'
 import { setBinned } from './printActions'
-import { dryDownNote, fadingNote } from './printNotes'
+import { dryDownNote, fadingNote, settlingNote, settlingOf } from './printNotes'
 import { editionSaid, lookWords, standingWords } from './printWords'
 import { useRoomRecords } from './useRoomRecords'
 import { slipsOf } from '@core/process/timing'
@@ -194,6 +194,7 @@ useKeyRows('This print', () => [
 ])
 const stepTitle = (wordsId: string) =>
   one.value?.definition.steps.find((step) => step.id === wordsId)?.title ?? wordsId
+const settles = computed(() => (one.value ? settlingOf(one.value, workroom.sheets) : []))
 useMarginNotes(() => {
   const words = lookNow.value ?? look.value?.words
   const early = one.value ? slipsOf(one.value.state, one.value.definition, now.now) : []
@@ -208,6 +209,7 @@ useMarginNotes(() => {
           },
         ]
       : []),
+    ...(one.value ? settlingNote(one.value, settles.value, now.now) : []),
     ...(one.value ? fadingNote(one.value, now.now) : []),
     ...(one.value && (look.value?.id === 'wet' || writing.value === 'measure')
       ? dryDownNote(one.value, workroom.sheets)

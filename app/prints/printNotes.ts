@@ -1,5 +1,6 @@
 import { dryDown, wetAim, type DriedPrint } from '@core/judge/dryDown'
 import { changesSince, densityAt, DRY, fadingOf } from '@core/judge/measured'
+import { driftPerDay, settlesTo, settling, STANDS_STILL, type Settling } from '@core/judge/settling'
 import { digits } from '@core/quantity/format'
 import type { Figure } from '@core/quantity/figure'
 import { usualDryDown } from '@library/index'
@@ -37,6 +38,53 @@ export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
     },
   ]
 }
+
+const PLACES = [
+  { of: 'black', name: 'deepest black' },
+  { of: 'white', name: 'bare white' },
+] as const
+
+/** How the colour of such prints moves after drying, as other prints tell it. */
+export function settlingOf(one: SheetInRoom, all: readonly SheetInRoom[]): Settling[] {
+  const prints = all
+    .filter((each) => each.sheet.id !== one.sheet.id && each.state.measurements.length)
+    .map(dried)
+  return PLACES.map(({ of }) => settling(dried(one), prints, { of, name: '' }))
+}
+
+/** What the colour of a print will come to, and whether it still moves. @param learned see `settlingOf`. */
+export function settlingNote(
+  { state }: SheetInRoom,
+  learned: readonly Settling[],
+  now: number,
+): MarginNote[] {
+  const lines = PLACES.flatMap(({ of, name }, i) => {
+    const place = { of, name: '' }
+    const others = learned[i]
+    const to = others?.prints ? settlesTo(state, place, others) : null
+    const drift = driftPerDay(state, place)
+    return [
+      ...(others && to && to.difference >= SEEN
+        ? [
+            `The ${name} will settle by about ΔE₀₀ ${to.difference.toFixed(1)}, to L* a* b* ${labSaid(to.lab)}, as ${countSaid(others)} did. Judge its colour then.`,
+          ]
+        : []),
+      ...(drift
+        ? [
+            drift.perDay > STANDS_STILL
+              ? `The ${name} still moves: ΔE₀₀ ${drift.perDay.toFixed(1)} a day since ${dateOf(drift.from, now)}.`
+              : `The ${name} has stood still since ${dateOf(drift.from, now)}.`,
+          ]
+        : []),
+    ]
+  })
+  return lines.length ? [{ title: 'How its colour settles', lines }] : []
+}
+/** Less than this nobody sees side by side: common practice. */
+const SEEN = 1
+const labSaid = (lab: readonly number[]) => lab.map((value) => value.toFixed(1).replace('-', '−')).join(' ')
+const countSaid = ({ prints, onThisPaper }: Settling) =>
+  `${prints === 1 ? 'one print' : `${prints} prints`} of the process${onThisPaper ? `, ${onThisPaper} on this paper,` : ''}`
 
 const dried = (one: SheetInRoom): DriedPrint => ({
   processId: one.sheet.process.id,

@@ -4,7 +4,7 @@ import { logOf, sheet, SHEET, T0, uuid, wholeJob } from '@core/fixtures/workroom
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import type { SheetInRoom } from '../data/workroom.store'
 import { readReadings, type ReadingDraft } from './measureDraft'
-import { dryDownNote, fadingNote } from './printNotes'
+import { dryDownNote, fadingNote, settlingNote, settlingOf } from './printNotes'
 import { found, standingIdOf, ThreadTexts, wordsOf, type PrintFilter } from './printSearch'
 import { editionSaid, sheetColour, standingWords, wantsLook } from './printWords'
 
@@ -203,4 +203,32 @@ describe('a print over the years', () => {
     )
     expect(dryDownNote(other, [])).toEqual([])
   })
+
+  const blue = (moment: 'dry' | 'settled', lab: [number, number, number]): Happening => ({
+    type: 'measured',
+    moment,
+    by: 'typed',
+    readings: [{ of: 'black', name: '', lab }],
+  })
+  const settled = (n: number, to: [number, number, number]): SheetInRoom => ({
+    ...inRoom(16, [90_000, blue('dry', [26, 1, -24])], [1_300_000, blue('settled', to)]),
+    sheet: { ...sheet, id: uuid(80 + n) },
+  })
+
+  it('tells a print that is dry what others came to, and says nothing where none moved', () => {
+    const dry = inRoom(16, [90_000, blue('dry', [27, 1, -22])])
+    const others = [0, 1, 2, 3].map((n) => settled(n, [23, 1, -32]))
+    const [note] = settlingNote(dry, settlingOf(dry, [dry, ...others]), at(100_000))
+    expect(note?.title).toBe('How its colour settles')
+    expect(note?.lines).toHaveLength(1)
+    expect(note?.lines[0]).toMatch(/^The deepest black will settle by about ΔE₀₀ \d\.\d, to L\* a\* b\* \d\d\.\d 1\.0 −2\d\.\d, as 4 prints of the process, 4 on this paper, did\./) // prettier-ignore
+    expect(settlingNote(dry, settlingOf(dry, [dry]), at(100_000))).toEqual([])
+    expect(settlingNote(dry, settlingOf(dry, [dry, settled(0, [26, 1, -24])]), at(100_000))).toEqual([])
+  })
+
+  it('says whether the colour still moves', () => {
+    const lines = (to: [number, number, number]) => settlingNote(settled(0, to), [], at(1_300_001))[0]?.lines.join()
+    expect(lines([22, 1, -34])).toMatch(/^The deepest black still moves: ΔE₀₀ 0\.\d a day since/)
+    expect(lines([26, 1, -24.4])).toMatch(/^The deepest black has stood still since/)
+  }) // prettier-ignore
 })
