@@ -3,7 +3,7 @@ import { db } from './db'
 import { picturesIn } from './pictures'
 
 /** Pictures opened between two drawings of the page: each costs it a part of a millisecond. */
-const AT_ONCE = 8
+const AT_ONCE = 4
 
 /**
  * Addresses of pictures for showing, by photo id; let go of when the view closes.
