@@ -90,7 +90,7 @@ const ENTRIES: readonly Entry[] = [
     look: { scene: fogWall, depth: 0.93 },
     after: [
       [25 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'The far ones nearly go. As it was.' })],
-      [25.1 * HOUR, measured('dry', 1.41, 0.07, [20, -1, -30])],
+      [25.1 * HOUR, measured('dry', 1.39, 0.07, [21.6, -1.7, -27.6])],
       [16 * DAY, judged('settled', { verdict: 'keep', note: '', lookAgainAt: 0 })],
       [16.01 * DAY, measured('settled', 1.44, 0.07, [19.2, -0.6, -30.8])],
     ],
@@ -102,8 +102,9 @@ const ENTRIES: readonly Entry[] = [
     after: [
       [20 * MINUTE, judged('wet', { whites: 'clean', note: 'Looks far too pale. Wait.' })],
       [22 * MINUTE, measured('wet', 1.2, 0.09)],
-      [26.1 * HOUR, measured('dry', 1.43, 0.07, [19.6, -0.9, -30.4])],
+      [26.1 * HOUR, measured('dry', 1.41, 0.07, [21.1, -1.5, -28.2])],
       [26 * HOUR, judged('dry', { verdict: 'keep', shadows: 'right', highlights: 'right', whites: 'clean', note: 'There it is. The wall holds its plaster.' })],
+      [15 * DAY, measured('settled', 1.46, 0.07, [18.9, -0.4, -31.4])],
       [15 * DAY, judged('settled', { verdict: 'keep', whites: 'clean', note: 'A shade deeper than the dry note. Signed, in the box.' })],
     ],
   },

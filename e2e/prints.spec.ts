@@ -4,7 +4,7 @@ import exifr from 'exifr'
 import sharp from 'sharp'
 import { DEMO_ADDRESS } from './browser.ts'
 import { readPdf } from './readPdf.ts'
-import { expectDim, open } from './workroom.ts'
+import { expectDim, open, pick } from './workroom.ts'
 
 /** Opens one print of the demo by words of its thread. */
 async function openPrint(page: Page, words: string, title: string): Promise<void> {
@@ -32,6 +32,16 @@ test('the collection is sifted and searched, walked by arrows, and two prints ar
   await expect(prints).toHaveCount(1)
   await expect(prints).toContainText('21 Lamp-room lens')
   await page.getByRole('button', { name: 'show all' }).click()
+
+  await pick(page, 'A value', 'deepest black, density')
+  await page.getByLabel('From', { exact: true }).fill('deep')
+  await expect(page.getByText('“deep” is not a number. Write one, such as 40.')).toBeVisible()
+  await page.getByLabel('From', { exact: true }).fill('0.9')
+  await page.getByLabel('To', { exact: true }).fill('1,1')
+  await expect(prints).toHaveCount(1)
+  await expect(prints).toContainText('21 Lamp-room lens')
+  await page.getByRole('button', { name: 'show all' }).click()
+  await expect(page.getByRole('status').filter({ hasText: '24 prints' })).toBeVisible()
 
   await prints.first().getByRole('button').first().focus()
   await page.keyboard.press('ArrowRight')
@@ -133,6 +143,14 @@ test('a talk with a print that went wrong: looks, record, question, test, and wh
 test('a print is measured, typed and from a photograph with a grey in it, and followed over time', async ({
   page,
 }) => {
+  await openPrint(page, 'lens state', '22 Lamp-room lens, second state')
+  await expect(margin(page)).toContainText(
+    /The deepest black will settle by about ΔE₀₀ \d\.\d, to L\* a\* b\* 1\d\.\d/,
+  )
+  await openPrint(page, 'horn house landing', '19 Horn house')
+  await expect(margin(page)).toContainText('How its colour settles')
+  await expect(margin(page)).toContainText('That is its settling. What moves from now on is fading.')
+
   await openPrint(page, 'slack water', '26 Tide gauge')
   await expect(page.getByRole('button', { name: 'Measure' })).toBeVisible()
   await page.keyboard.press('m')

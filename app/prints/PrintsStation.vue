@@ -2,6 +2,7 @@
 import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { refusalOf } from '@core/errors'
 import { differencesOf, threadFacts } from '@core/judge/compare'
 import { resultsOf } from '@core/judge/results'
 import { looksDue } from '@core/schedule/nextThing'
@@ -12,15 +13,19 @@ import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import { useKeyRows } from '../shell/keys.store'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
+import { usePreferences } from '../shell/preferences.store'
 import SelectField from '../shell/SelectField.vue'
+import TextField from '../shell/TextField.vue'
 import { differenceLine, resultName, resultSaid } from './compareWords'
 import { usePicks } from './picks.store'
 import PrintsLines from './PrintsLines.vue'
 import PrintsNav from './PrintsNav.vue'
 import { found, STANDINGS, ThreadTexts, type PrintFilter } from './printSearch'
+import { exampleOf, rangeOf, VALUES, type ValueId } from './printValues'
 import { useRoomRecords } from './useRoomRecords'
 
 const [workroom, now, router, picks] = [useWorkroom(), useNow(), useRouter(), usePicks()]
+const preferences = usePreferences()
 const { recordOf } = useRoomRecords()
 const isNarrow = useMediaQuery('(width <= 820px)')
 const filter = ref<PrintFilter>({ words: '', portfolio: '', processId: '', standing: '' })
@@ -35,7 +40,21 @@ const names = computed(() => ({
 }))
 const texts = new ThreadTexts()
 const textOf = (one: SheetInRoom) => texts.of(workroom.layered.get(one.sheet.id) ?? [one], names.value)
-const shown = computed(() => found(onLine.value, filter.value, textOf))
+/** Prints of which one value lies between two others. */
+const range = ref<{ of: ValueId | ''; from: string; to: string }>({ of: '', from: '', to: '' })
+const within = computed(() => {
+  const { of, ...ends } = range.value
+  try {
+    return { isWithin: of ? rangeOf(of, ends, preferences.chosen.length) : null, fault: null }
+  } catch (error) {
+    return { isWithin: null, fault: refusalOf(error, 'from') }
+  }
+})
+const faultOf = (end: 'from' | 'to') => {
+  const { fault } = within.value
+  return fault?.field === end ? fault : undefined
+}
+const shown = computed(() => found(onLine.value, filter.value, textOf, within.value.isWithin))
 const open = (sheetId: string) => void router.push({ name: 'print', params: { sheetId } })
 
 // Texts of thousands of threads are made before the first word is typed, a few at a time.
@@ -59,8 +78,13 @@ const processOptions = computed(() => {
   const used = new Map(onLine.value.map((one) => [one.definition.id, one.definition.name]))
   return [...used].map(([id, name]) => ({ id, name }))
 })
-const isAsked = computed(() => Object.values(filter.value).some((one) => one.trim() !== ''))
-const clear = () => (filter.value = { words: '', portfolio: '', processId: '', standing: '' })
+const isAsked = computed(() =>
+  [...Object.values(filter.value), range.value.of].some((one) => one.trim() !== ''),
+)
+function clear(): void {
+  filter.value = { words: '', portfolio: '', processId: '', standing: '' }
+  range.value = { of: '', from: '', to: '' }
+}
 /** The earlier print stands first, whichever was picked first. */
 const pickedIds = computed(() =>
   picks.ids
@@ -200,6 +224,16 @@ useMarginNotes(() => {
         clearable
         :options="STANDINGS"
       />
+      <SelectField v-model="range.of" label="A value" placeholder="any" clearable :options="VALUES" />
+      <template v-if="range.of">
+        <TextField
+          v-model="range.from"
+          label="From"
+          :placeholder="exampleOf(range.of)"
+          :fault="faultOf('from')"
+        />
+        <TextField v-model="range.to" label="To" :fault="faultOf('to')" />
+      </template>
       <p class="PrintsStation-count" role="status">
         {{
           shown.length === onLine.length ? `${onLine.length} prints` : `${shown.length} of ${onLine.length}`
@@ -250,12 +284,13 @@ header {
 
 .PrintsStation-sift {
   display: grid;
-  grid-template-columns: repeat(3, minmax(110px, 190px)) 1fr;
+  grid-template-columns: repeat(4, minmax(100px, 170px)) 1fr;
   gap: 0 20px;
   margin-bottom: 12px;
 }
 
 .PrintsStation-count {
+  grid-column-end: -1;
   align-self: center;
   color: var(--es-quiet);
   text-align: right;

@@ -17,8 +17,8 @@ const FADING = {
 /** How a print has changed since it was first measured dry. */
 export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
   const changes = changesSince(state)
+  if (!changes.length) return []
   const fading = fadingOf(changes)
-  if (!fading) return []
   return [
     {
       title: 'Since it was first measured',
@@ -32,7 +32,7 @@ export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
           ].filter(Boolean)
           return `${one.of === 'patch' ? one.name : one.of}: ${parts.join(', ')} since ${dateOf(one.from.at, now)}`
         }),
-        FADING[fading],
+        fading ? FADING[fading] : 'That is its settling. What moves from now on is fading.',
       ],
       tone: fading === 'strong' ? 'caution' : 'plain',
     },

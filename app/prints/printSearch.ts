@@ -114,11 +114,13 @@ export const wordsOf = (text: string): string[] =>
  * Prints that the filter lets through, in the order given.
  *
  * @param textOf text of everything known of a print (see `ThreadTexts`); asked only where words are.
+ * @param isWithin whether a value of it lies where it is wanted (see `rangeOf`).
  */
 export function found(
   prints: readonly SheetInRoom[],
   { words, portfolio, processId, standing }: PrintFilter,
   textOf: (one: SheetInRoom) => string,
+  isWithin: ((one: SheetInRoom) => boolean) | null = null,
 ): SheetInRoom[] {
   const wanted = wordsOf(words).filter(Boolean)
   return prints.filter(
@@ -126,6 +128,7 @@ export function found(
       (!portfolio || one.sheet.portfolio === portfolio) &&
       (!processId || one.sheet.process.id === processId) &&
       (!standing || standingIdOf(one) === standing) &&
+      (!isWithin || isWithin(one)) &&
       (!wanted.length || includesAll(textOf(one), wanted)),
   )
 }

@@ -6,6 +6,7 @@ import type { SheetInRoom } from '../data/workroom.store'
 import { readReadings, type ReadingDraft } from './measureDraft'
 import { dryDownNote, fadingNote, settlingNote, settlingOf } from './printNotes'
 import { found, standingIdOf, ThreadTexts, wordsOf, type PrintFilter } from './printSearch'
+import { exampleOf, rangeOf, VALUES, type ValueId } from './printValues'
 import { editionSaid, sheetColour, standingWords, wantsLook } from './printWords'
 
 const at = (seconds: number) => T0 + seconds * 1000
@@ -131,6 +132,69 @@ describe('finding in any thread', () => {
     expect(wordsOf('"never closed')).toEqual(['never closed'])
   })
 })
+
+describe('prints by a value', () => {
+  const within = (id: ValueId, from: string, to: string, one: SheetInRoom) => rangeOf(id, { from, to }, 'cm')?.(one)
+  const hung = inRoom(16, [90_000, { type: 'measured', moment: 'dry', by: 'typed', readings: [{ of: 'black', name: '', density: 1.42 }, { of: 'white', name: '', density: 0.08 }] }])
+  const one = { ...hung, sheet: { ...hung.sheet, widthMillimetres: 200, heightMillimetres: 250, coats: 2, coverageMillilitresPerM2: 45 } }
+  const unread = { ...one, state: { ...one.state, measurements: [], room: null } }
+  const roomed = { ...one, state: { ...one.state, room: { at: T0, celsius: 21.5, relativeHumidity: 38 } } }
+
+  it.each<[ValueId, string, string, boolean]>([
+    ['black', '1.4', '', true],
+    ['black', '', '1.4', false],
+    ['black', '1,4', '1.42', true],
+    ['black', '1.5', '1.3', true],
+    ['white', '90', '', true],
+    ['white', '', '90', false],
+    ['humidity', '30', '40', true],
+    ['humidity', '40', '', false],
+    ['celsius', '20', '22', true],
+    ['side', '25', '25', true],
+    ['side', '10 in', '', false],
+    ['coats', '2', '2', true],
+    ['coverage', '', '40', false],
+    ['made', '2026', '2026', true],
+    ['made', '2026-01', '', true],
+    ['made', '', '2025-12-31', false],
+    ['made', '2026-02', '2026-01', true],
+  ])('%s from “%s” to “%s”', (id, from, to, isFound) => expect(within(id, from, to, roomed)).toBe(isFound))
+
+  it('by the exposure that it was given, in minutes where no unit is written', () => {
+    const step = one.state.steps.find((each) => each.planned.kind === 'expose')!
+    const given = { ...one, state: { ...one.state, steps: one.state.steps.map((each) => (each === step ? { ...each, dose: { by: 'meter' as const, seconds: 500 } } : each)) } }
+    expect(within('exposure', '8', '9', given)).toBe(true)
+    expect(within('exposure', '8:21', '', given)).toBe(false)
+    expect(within('exposure', '', '500 s', given)).toBe(true)
+    const planned = { ...inRoom(0), sheet: { ...sheet, exposureSeconds: 480 } }
+    expect(within('exposure', '8', '8', planned)).toBe(true)
+  })
+
+  it('leaves out what nobody read, and asks nothing while both ends are open', () => {
+    expect(within('black', '0', '9', unread)).toBe(false)
+    expect(within('humidity', '0', '', unread)).toBe(false)
+    expect(rangeOf('black', { from: ' ', to: '' }, 'in')).toBeNull()
+  })
+
+  it.each<[ValueId, string, string, 'from' | 'to']>([
+    ['black', 'deep', '', 'from'],
+    ['exposure', '8', 'long', 'to'],
+    ['made', '2026-13', '', 'from'],
+    ['made', '', '2026-02-30', 'to'],
+    ['side', 'large', '', 'from'],
+  ])('refuses %s from “%s” to “%s” beside its field', (id, from, to, field) =>
+    expect(() => rangeOf(id, { from, to }, 'cm')).toThrow(expect.objectContaining({ refusal: expect.objectContaining({ field }) })))
+
+  it('has an example for each that it can read itself', () => {
+    for (const { id } of VALUES) expect(rangeOf(id, { from: exampleOf(id), to: exampleOf(id) }, 'cm')).not.toBeNull()
+  })
+
+  it('sifts along with words and standings', () => {
+    const filter = { words: 'tide', portfolio: '', processId: '', standing: '' } as const
+    expect(found([roomed, unread], filter, () => 'tide', rangeOf('black', { from: '1', to: '' }, 'cm'))).toEqual([roomed])
+    expect(found([roomed], { ...filter, words: 'buoy' }, () => 'tide', rangeOf('black', { from: '1', to: '' }, 'cm'))).toEqual([])
+  })
+}) // prettier-ignore
 
 describe('an edition', () => {
   it('is written as it is pencilled', () => {

@@ -66,6 +66,13 @@ describe('fading', () => {
     expect(fadingOf(changes)).toBe('strong')
     expect(fadingOf(changes.slice(1))).toBe('none')
     expect(fadingOf([])).toBeNull()
+    // Settling is no fading, however far it goes.
+    const settled = withThese(
+      measured('dry', 2, [{ of: 'white', lab: [95, 0, 2] }]),
+      measured('settled', 3, [{ of: 'white', lab: [80, 0, 20] }]),
+    )
+    expect(changesSince(settled)[0]?.colour).toBeGreaterThan(4)
+    expect(fadingOf(changesSince(settled))).toBeNull()
   })
 })
 

@@ -39,7 +39,7 @@ export interface Change {
   of: Reading['of']
   name: string
   from: { at: number; reading: Reading }
-  to: { at: number; reading: Reading }
+  to: { at: number; reading: Reading; moment: LookMoment }
   /** Change of density, where both have one. */
   density: number | null
   /** Difference of colour, CIEDE2000, where both have one. */
@@ -62,7 +62,7 @@ export function changesSince(state: Pick<RunState, 'measurements'>): Change[] {
     for (const reading of readings) {
       const key = keyOf(reading)
       if (!first.has(key)) first.set(key, { at, reading })
-      else last.set(key, { at, reading })
+      else last.set(key, { at, reading, moment })
     }
   }
   return [...last].flatMap(([key, to]) => {
@@ -91,11 +91,16 @@ export type Fading = 'none' | 'seen' | 'strong'
 const SEEN = { colour: 1.5, density: 0.03 }
 const STRONG = { colour: 4, density: 0.1 }
 
-/** The worst of all changes of a print, in a word; `null` where nothing was measured twice. */
+/**
+ * The worst of all changes of a print, in a word. What a colour does until it has settled is no fading.
+ *
+ * @returns `null` where nothing was measured again after that.
+ */
 export function fadingOf(changes: readonly Change[]): Fading | null {
-  if (!changes.length) return null
+  const later = changes.filter((one) => one.to.moment === 'later')
+  if (!later.length) return null
   const passes = (limit: typeof SEEN) =>
-    changes.some(
+    later.some(
       (one) =>
         (one.colour ?? 0) >= limit.colour ||
         (one.colour === null && Math.abs(one.density ?? 0) >= limit.density),
