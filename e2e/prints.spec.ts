@@ -158,6 +158,8 @@ test('a print is measured, typed and from a photograph with a grey in it, and fo
   await button(page, 'Write it down').click()
   await expect(page.getByText('“black” is not a density. Write it like 1.35.')).toBeVisible()
   await expect(margin(page)).toContainText('What drying does to it')
+  await page.getByRole('button', { name: 'with colour' }).click()
+  await expect(page.getByLabel('L* a* b*').first()).toBeFocused()
   await page.getByLabel('Deepest black, density').fill('1,45')
   await page.getByLabel('Bare white, density').fill('0.07')
   await page.getByText('Dry', { exact: true }).click()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import type { Happening, Measured } from '@core/record/event'
 import type { LookMoment, Reading } from '@core/record/judgement'
 import TakeReading from '../instruments/TakeReading.vue'
@@ -55,6 +55,13 @@ function took(index: number, value: number): void {
   draft.density = String(value)
   by.value = 'instrument'
 }
+const form = useTemplateRef<HTMLFormElement>('form')
+/** The button goes, and whoever pressed it goes on in the field that came. */
+async function showColour(): Promise<void> {
+  showsColour.value = true
+  await nextTick()
+  form.value?.querySelector<HTMLInputElement>('.MeasurePrint-colour input')?.focus()
+}
 const write = async () => {
   for (const key of Object.keys(faults.value)) faults.value[key] = undefined
   let readings: Reading[] = []
@@ -69,7 +76,7 @@ const faultOf = (field: string) => (faults.value.reading?.field === field ? faul
 
 <template>
   <PhotoSpots v-if="isPointing && photo" :address="photo" @read="fromPhoto" @close="isPointing = false" />
-  <form v-else class="MeasurePrint" @submit.prevent="write" @keydown.escape.stop="emit('close')">
+  <form v-else ref="form" class="MeasurePrint" @submit.prevent="write" @keydown.escape.stop="emit('close')">
     <h2>What it measures</h2>
     <ChoiceRow v-model="moment" label="When" :options="MOMENTS" />
     <div v-for="(draft, i) in drafts" :key="i" class="MeasurePrint-row">
@@ -88,6 +95,7 @@ const faultOf = (field: string) => (faults.value.reading?.field === field ? faul
       <TextField
         v-if="showsColour || hasColour"
         v-model="draft.lab"
+        class="MeasurePrint-colour"
         label="L* a* b*"
         placeholder="20 -1 -30"
         :fault="faultOf(`lab-${i}`)"
@@ -101,7 +109,7 @@ const faultOf = (field: string) => (faults.value.reading?.field === field ? faul
       <button type="button" @click="drafts.push({ of: 'patch', name: '', density: '', lab: '' })">
         another patch
       </button>
-      <button v-if="!showsColour && !hasColour" type="button" @click="showsColour = true">with colour</button>
+      <button v-if="!showsColour && !hasColour" type="button" @click="showColour">with colour</button>
       <button v-if="photo" type="button" @click="isPointing = true">from its photograph, by a grey</button>
     </div>
     <div class="MeasurePrint-acts">

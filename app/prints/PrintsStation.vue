@@ -228,11 +228,12 @@ useMarginNotes(() => {
       <template v-if="range.of">
         <TextField
           v-model="range.from"
+          class="PrintsStation-from"
           label="From"
           :placeholder="exampleOf(range.of)"
           :fault="faultOf('from')"
         />
-        <TextField v-model="range.to" label="To" :fault="faultOf('to')" />
+        <TextField v-model="range.to" class="PrintsStation-to" label="To" :fault="faultOf('to')" />
       </template>
       <p class="PrintsStation-count" role="status">
         {{
@@ -284,14 +285,16 @@ header {
 
 .PrintsStation-sift {
   display: grid;
-  grid-template-columns: repeat(4, minmax(100px, 170px)) 1fr;
+  grid-template-columns: repeat(4, minmax(100px, 160px)) 1fr;
   gap: 0 20px;
   margin-bottom: 12px;
 }
 
 .PrintsStation-count {
+  grid-row: 1;
   grid-column-end: -1;
   align-self: center;
+  white-space: nowrap;
   color: var(--es-quiet);
   text-align: right;
 }
@@ -322,9 +325,29 @@ header {
   margin-right: auto;
 }
 
+/* Its ends stand below the value. */
+.PrintsStation-from {
+  grid-column: 4;
+}
+
+.PrintsStation-to {
+  grid-column: 5;
+}
+
 @media (width <= 820px) {
   .PrintsStation-sift {
     grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+
+  .PrintsStation-from,
+  .PrintsStation-to,
+  .PrintsStation-count {
+    grid-row: auto;
+    grid-column: auto;
+  }
+
+  .PrintsStation-count {
+    grid-column-end: -1;
   }
 }
 </style>

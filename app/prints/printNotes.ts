@@ -83,8 +83,11 @@ export function settlingNote(
 /** Less than this nobody sees side by side: common practice. */
 const SEEN = 1
 const labSaid = (lab: readonly number[]) => lab.map((value) => value.toFixed(1).replace('-', '−')).join(' ')
-const countSaid = ({ prints, onThisPaper }: Settling) =>
-  `${prints === 1 ? 'one print' : `${prints} prints`} of the process${onThisPaper ? `, ${onThisPaper} on this paper,` : ''}`
+function countSaid({ prints, onThisPaper }: Settling): string {
+  const count = prints === 1 ? 'one print' : `${prints} prints`
+  if (prints === onThisPaper) return `${count} of the process on this paper`
+  return `${count} of the process${onThisPaper ? `, ${onThisPaper} of them on this paper,` : ''}`
+}
 
 const dried = (one: SheetInRoom): DriedPrint => ({
   processId: one.sheet.process.id,
