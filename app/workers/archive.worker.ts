@@ -18,7 +18,7 @@ import { rebuildStandings } from '../data/standings'
 import { calledOff, contentsOf, writeImport } from '../data/holdings'
 import { WorkroomDb } from '../data/workroomDb'
 import { LogReaders } from './logReaders'
-import type { LogsAnswer } from './logs.worker'
+import type { LogsAnswer, LogsQuestion } from './logs.worker'
 import { sumsOfAll } from './sums'
 
 /** Long work over a whole workroom. An archive that was read stays here until it is taken in or left. */
@@ -103,14 +103,17 @@ async function wholeArchive(file: Blob, readers: LogReaders): Promise<ReadWorkro
   const count = unpackedTotal()
   const arrived: [path: string, bytes: Uint8Array][] = []
   const [head, tail] = [await bytesOf(file.slice(0, 2)), await bytesOf(file.slice(-END_SEARCH))]
+  const lookThrough = (path: string, make: () => LogsQuestion) => {
+    const look = readers.ask(make)
+    // A refusal may come before anybody waits for it.
+    look.catch(() => undefined)
+    looks.push({ path, look })
+  }
   const lister = new ZipLister(head, tail, (path, entry) => {
     entries.set(path, entry)
     if (isLog(path)) {
       // With bytes of its own, since the whole slice would go along with a part of it.
-      const look = readers.ask(() => ({ path, entry: { ...entry, bytes: entry.bytes.slice() } }))
-      // A refusal may come before anybody waits for it.
-      look.catch(() => undefined)
-      looks.push({ path, look })
+      lookThrough(path, () => ({ path, entry: { ...entry, bytes: entry.bytes.slice() } }))
     } else {
       const unpacked = unpackEntry(path, entry)
       count(unpacked.length)
@@ -132,7 +135,7 @@ async function wholeArchive(file: Blob, readers: LogReaders): Promise<ReadWorkro
   const open = openArchive(entries)
   for (const [path, sum] of sums) checkSum(open, path, files.get(path)?.length ?? 0, sum)
   const { oldLogs, ...read } = await run(recordsIn(open.manifest, files), 'looking at every record', 0.4, 0.5)
-  for (const text of oldLogs) looks.push({ path: 'records.json', look: readers.ask(() => ({ text })) })
+  for (const text of oldLogs) lookThrough('records.json', () => ({ text }))
 
   const logs: LogLook[] = []
   let done = 0

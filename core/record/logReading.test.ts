@@ -37,6 +37,12 @@ describe('looking through logs', () => {
     expect(wrong).toEqual([{ line: 4, problem: expect.stringContaining(problem) }])
   })
 
+  it('does not go through a text of nothing but line ends to its end', () => {
+    const { logs, wrong } = lookThroughLogs(`${linesOf(log)}${'\n'.repeat(1_000_000)}`)
+    expect(logs).toHaveLength(1)
+    expect(wrong).toHaveLength(100)
+  })
+
   it('says why a log could not have happened, and goes on with the next', () => {
     const hole = log.filter((event) => event.index !== 4)
     const twins = log.map((event) => (event.index === 6 ? { ...event, id: log[5]!.id } : event))

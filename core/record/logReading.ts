@@ -23,10 +23,13 @@ export interface WrongLine {
   problem: string
 }
 
+/** After so many lines that are no events nobody asks for more, and a text of nothing but line ends would fill the memory. */
+const MOST_WRONG = 100
+
 /**
  * Looks through logs that lie one behind the other, each in its order. Whatever is in them is read.
  *
- * @returns the logs as far as they are made of events, and the lines that are none.
+ * @returns the logs as far as they are made of events, and the first lines that are none.
  */
 export function lookThroughLogs(text: string): { logs: LogLook[]; wrong: WrongLine[] } {
   const logs: LogLook[] = []
@@ -38,7 +41,7 @@ export function lookThroughLogs(text: string): { logs: LogLook[]; wrong: WrongLi
     if (first) logs.push(lookAt(first.sheetId, text.slice(from, to), log))
     log = []
   }
-  for (let at = 0, line = 1; at < text.length; line++) {
+  for (let at = 0, line = 1; at < text.length && wrong.length < MOST_WRONG; line++) {
     const next = text.indexOf('\n', at)
     const end = next < 0 ? text.length : next
     const event = eventIn(text.slice(at, end))
