@@ -174,8 +174,10 @@ test('a print is measured, typed and from a photograph with a grey in it, and fo
     left,
     top: 0,
   })
-  const photo = await sharp({ create: { width: 900, height: 400, channels: 3, background: '#000' } })
-    .composite([field(118, 0), field(230, 300), field(60, 600)])
+  // Below them lies a strip of three steps, each as wide.
+  const step = (code: number, left: number) => ({ ...field(code, left), top: 400 })
+  const photo = await sharp({ create: { width: 900, height: 800, channels: 3, background: '#000' } })
+    .composite([field(118, 0), field(230, 300), field(60, 600), step(200, 0), step(140, 300), step(90, 600)])
     .png()
     .toBuffer()
   await page
@@ -187,16 +189,28 @@ test('a print is measured, typed and from a photograph with a grey in it, and fo
   const canvas = page.getByRole('application', { name: /Photograph to point at/ })
   await expect.poll(() => canvas.evaluate((one) => (one as HTMLCanvasElement).width)).toBe(900)
   const box = (await canvas.boundingBox())!
-  for (const [what, share] of [['Grey', 0.17], ['Bare white', 0.5], ['Deepest black', 0.83]] as const) {
+  for (const [what, across, down] of [['Grey', 0.17, 0.25], ['Bare white', 0.5, 0.25], ['Deepest black', 0.83, 0.25], ['First step of a strip', 0.17, 0.75], ['Its last step', 0.83, 0.75]] as const) {
     await page.getByText(what, { exact: true }).click()
-    await canvas.click({ position: { x: box.width * share, y: box.height / 2 } })
+    await canvas.click({ position: { x: box.width * across, y: box.height * down } })
   } // prettier-ignore
+  await page.getByLabel('Steps of the strip').fill('many')
+  await expect(page.getByText('A whole number from 2 to 41.')).toBeVisible()
+  await page.getByLabel('Steps of the strip').fill('3')
   await button(page, 'Read it').click()
   // Codes 118, 230 and 60 are 18.1 %, 79.1 % and 4.5 % of light (IEC 61966-2-1): densities 0.74, 0.10 and 1.35.
   await expect(page.getByLabel('Bare white, density')).toHaveValue(/^0\.(09|10|11)$/)
   await expect(page.getByLabel('Deepest black, density')).toHaveValue(/^1\.3[3-7]$/)
+  // The steps are 57.8 %, 26.2 % and 10.2 % of light: densities 0.24, 0.58 and 0.99.
+  const patches = page.getByLabel('Patch', { exact: true })
+  await expect(patches).toHaveCount(3)
+  await expect(patches.nth(2)).toHaveValue('step 3')
+  const densities = page.getByLabel('Density', { exact: true })
+  await expect(densities.nth(0)).toHaveValue(/^0\.2[2-5]$/)
+  await expect(densities.nth(1)).toHaveValue(/^0\.(57|58|59)$/)
+  await expect(densities.nth(2)).toHaveValue(/^(0\.9[7-9]|1\.00|1\.01)$/)
   await button(page, 'Write it down').click()
   await expect(page.getByText('from a photograph', { exact: false })).toBeVisible()
+  await expect(page.getByText(/step 2 0\.5\d/).first()).toBeVisible()
 
   await open(page, `${DEMO_ADDRESS}/prints/trends`)
   const lamp = page.getByRole('region', { name: /^Light of the lamp/ })

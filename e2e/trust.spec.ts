@@ -226,6 +226,7 @@ test.describe('installed', () => {
     await expect(page.getByRole('button', { name: 'Take it now' })).toBeHidden()
     await page.keyboard.press('8')
     await page.getByRole('listitem').getByText('Without a server').click()
+    await expect(page.getByRole('heading', { level: 1, name: 'Without a server' })).toBeVisible()
     await page.keyboard.press('x')
     await page.getByRole('textbox', { name: /what went wrong/ }).fill('Enough.')
     await page.getByRole('button', { name: 'Set it aside' }).click()

@@ -4,8 +4,14 @@ import { run, stop } from './setup.mjs'
 
 /** The whole browser; what is measured is measured in it. */
 const BROWSER = { packageName: 'chromium', places: ['/usr/bin/chromium', '/usr/bin/chromium-browser'] }
-/** The same without any window to draw: tests take two thirds of the time in it. */
-const SHELL = { packageName: 'chromium-headless-shell', places: ['/usr/bin/chromium-headless-shell'] }
+/**
+ * The same without any window to draw: tests take two thirds of the time in it. The program itself, not the script that
+ * starts it: whoever kills the browser would only kill the script.
+ */
+const SHELL = {
+  packageName: 'chromium-headless-shell',
+  places: ['/usr/lib/chromium/chromium-headless-shell'],
+}
 
 const found = ({ places }) => places.find((path) => existsSync(path))
 

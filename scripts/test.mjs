@@ -1,9 +1,10 @@
 // npm test: everything set up, then lint, types, unit tests, build and browser tests. Goes on after a failure, so that
 // one run tells all, and counts what passed and failed into a file for CI.
+import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureTestBrowser } from './chromium.mjs'
-import { ensureBuild, ensurePackages, root, run, tool } from './setup.mjs'
+import { ensurePackages, root, run } from './setup.mjs'
 
 ensurePackages()
 const chromium = ensureTestBrowser()
@@ -15,30 +16,61 @@ const jestFile = join(results, 'jest.json')
 const playwrightFile = join(results, 'playwright.json')
 
 const failures = []
-function stage(name, work) {
-  console.log(`\n== ${name}`)
-  const began = Date.now()
-  if (work() !== 0) failures.push(name)
-  console.log(`   ${Math.round((Date.now() - began) / 1000)} s`)
+/** Runs one of this Node's scripts, and keeps what it says until it is asked for. */
+function later(script, args) {
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, [join(root, script), ...args], { cwd: root })
+    let said = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text))
+    child.on('error', (error) => resolve({ status: 1, said: String(error) }))
+    child.on('close', (status) => resolve({ status: status ?? 1, said }))
+  })
 }
-const mayFail = { mayFail: true }
+const seconds = (began) => Math.round((Date.now() - began) / 1000)
 
-stage('lint', () => tool('eslint/bin/eslint.js', ['.'], mayFail))
-stage('format', () => tool('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.'], mayFail))
-stage('unused', () => tool('knip/bin/knip.js', [], mayFail))
-stage('types', () => tool('vue-tsc/bin/vue-tsc.js', ['--noEmit', '-p', 'tsconfig.json'], mayFail))
-stage('types of core', () => tool('typescript/bin/tsc', ['--noEmit', '-p', 'tsconfig.core.json'], mayFail))
-stage('unit tests', () => tool('jest/bin/jest.js', ['--json', `--outputFile=${jestFile}`], mayFail))
-stage('build', () => {
-  ensureBuild()
-  return 0
-})
-stage('browser tests', () =>
-  run(process.execPath, [join(root, 'node_modules', '@playwright', 'test', 'cli.js'), 'test'], {
-    mayFail: true,
-    env: { CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: playwrightFile },
-  }),
+const inModules = (name) => join('node_modules', name)
+const CHECKS = [
+  ['lint', inModules('eslint/bin/eslint.js'), ['.']],
+  ['format', inModules('prettier/bin/prettier.cjs'), ['--check', '--log-level', 'warn', '.']],
+  ['unused', inModules('knip/bin/knip.js'), []],
+  ['types', inModules('vue-tsc/bin/vue-tsc.js'), ['--noEmit', '-p', 'tsconfig.json']],
+  ['types of core', inModules('typescript/bin/tsc'), ['--noEmit', '-p', 'tsconfig.core.json']],
+  ['build', join('scripts', 'build.mjs'), []],
+]
+/** One after the other, beside the unit tests: those use one core and leave the other alone. */
+async function checks() {
+  const found = []
+  for (const [name, script, args] of CHECKS) {
+    const began = Date.now()
+    found.push({ name, ...(await later(script, args)), took: seconds(began) })
+  }
+  return found
+}
+
+const checking = checks()
+console.log('\n== unit tests, with lint, types and build beside them')
+const began = Date.now()
+const units = await new Promise((resolve) =>
+  spawn(process.execPath, [join(root, inModules('jest/bin/jest.js')), '--json', `--outputFile=${jestFile}`], {
+    cwd: root,
+    stdio: 'inherit',
+  }).on('close', (status) => resolve(status ?? 1)),
 )
+if (units !== 0) failures.push('unit tests')
+console.log(`   ${seconds(began)} s`)
+for (const { name, status, said, took } of await checking) {
+  console.log(`\n== ${name}\n${said.trim()}\n   ${took} s`)
+  if (status !== 0) failures.push(name)
+}
+
+console.log('\n== browser tests')
+const opened = Date.now()
+const browsers = run(process.execPath, [join(root, inModules('@playwright/test/cli.js')), 'test'], {
+  mayFail: true,
+  env: { CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: playwrightFile },
+})
+if (browsers !== 0) failures.push('browser tests')
+console.log(`   ${seconds(opened)} s`)
 
 const read = (file) => {
   try {

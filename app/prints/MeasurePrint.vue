@@ -40,10 +40,13 @@ const showsColour = ref(false)
 
 function fromPhoto(readings: Reading[], lost: string[]): void {
   for (const reading of readings) {
-    const draft = drafts.value.find((one) => one.of === reading.of)
-    if (!draft) continue
-    draft.density = reading.density?.toFixed(2) ?? ''
-    draft.lab = reading.lab?.map((value) => value.toFixed(1)).join(' ') ?? ''
+    const read = {
+      density: reading.density?.toFixed(2) ?? '',
+      lab: reading.lab?.map((value) => value.toFixed(1)).join(' ') ?? '',
+    }
+    const draft = drafts.value.find((one) => one.of === reading.of && one.name === reading.name)
+    if (draft) Object.assign(draft, read)
+    else drafts.value.push({ of: reading.of, name: reading.name, ...read })
   }
   doubtful.value = lost
   by.value = 'photo'
@@ -75,7 +78,13 @@ const faultOf = (field: string) => (faults.value.reading?.field === field ? faul
 </script>
 
 <template>
-  <PhotoSpots v-if="isPointing && photo" :address="photo" @read="fromPhoto" @close="isPointing = false" />
+  <PhotoSpots
+    v-if="isPointing && photo"
+    :address="photo"
+    :patches="drafts.flatMap((draft) => (draft.of === 'patch' ? [draft.name] : []))"
+    @read="fromPhoto"
+    @close="isPointing = false"
+  />
   <form v-else ref="form" class="MeasurePrint" @submit.prevent="write" @keydown.escape.stop="emit('close')">
     <h2>What it measures</h2>
     <ChoiceRow v-model="moment" label="When" :options="MOMENTS" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import { readPhoto, type Spot } from '@core/judge/photoReading'
+import { readPhoto, stepSpots, type Spot } from '@core/judge/photoReading'
 import type { Reading } from '@core/record/judgement'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
@@ -9,19 +9,61 @@ import TintedPicture from '../shell/TintedPicture.vue'
 import { useAttempt } from '../shell/useAttempt'
 
 /** Densities from a photograph that shows a grey of known density beside the print: one points at both. */
-const props = defineProps<{ address: string }>()
+const props = defineProps<{
+  address: string
+  /** Names of patches that were measured before. */
+  patches: readonly string[]
+}>()
 const emit = defineEmits<{ read: [readings: Reading[], doubtful: string[]]; close: [] }>()
 
-const WHAT = [
+const MOST_STEPS = 41
+const isStep = (name: string) => /^step \d+$/.test(name)
+const choices = computed(() => [
   { id: 'grey', name: 'Grey' },
   { id: 'white', name: 'Bare white' },
   { id: 'black', name: 'Deepest black' },
-]
+  { id: 'first', name: 'First step of a strip' },
+  { id: 'last', name: 'Its last step' },
+  ...props.patches
+    .filter((name) => name && !isStep(name))
+    .map((name) => ({ id: patchId(name), name: `“${name}”` })),
+])
+const patchId = (name: string) => `patch/${name}`
 /** Larger photographs are read from a smaller drawing: discs of some pixels do not mind. */
 const LONGEST = 1600
 const what = ref<string | undefined>('grey')
 const grey = ref('0.74')
-const spots = ref<Spot[]>([])
+/** Of a strip; those that it had when it was last measured, or what most tablets have. */
+const steps = ref(String(props.patches.filter(isStep).length || 21))
+/** Where one pointed, by what was in hand. */
+const pointed = ref<ReadonlyMap<string, { x: number; y: number }>>(new Map())
+const stepCount = computed(() => {
+  const count = Number(steps.value)
+  return Number.isInteger(count) && count > 1 && count <= MOST_STEPS ? count : null
+})
+const spots = computed((): Spot[] => {
+  const [first, last] = [pointed.value.get('first'), pointed.value.get('last')]
+  const single = [...pointed.value].flatMap(([id, place]): Spot[] =>
+    id === 'first' || id === 'last'
+      ? []
+      : id.startsWith(patchId(''))
+        ? [{ of: 'patch', name: id.slice(patchId('').length), ...place }]
+        : [{ of: id as Spot['of'], name: '', ...place }],
+  )
+  if (!first || !last || !stepCount.value) return single
+  return [...single, ...stepSpots(first, last, stepCount.value)]
+})
+/** What is drawn: an end of a strip is seen before the other is there. */
+const marks = computed(() => [
+  ...spots.value.map((spot) => ({
+    ...spot,
+    said: isStep(spot.name) ? spot.name.slice('step '.length) : spot.name || spot.of,
+  })),
+  ...(['first', 'last'] as const).flatMap((id) => {
+    const place = pointed.value.get(id)
+    return place && !spots.value.some((spot) => isStep(spot.name)) ? [{ ...place, said: `${id} step` }] : []
+  }),
+])
 const size = ref({ width: 1, height: 1 })
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { faults, attempt } = useAttempt()
@@ -55,12 +97,11 @@ function point(event: MouseEvent): void {
   )
 }
 function put(x: number, y: number): void {
-  const of = what.value as Spot['of']
   const held = {
     x: Math.min(size.value.width - 1, Math.max(0, x)),
     y: Math.min(size.value.height - 1, Math.max(0, y)),
   }
-  spots.value = [...spots.value.filter((spot) => spot.of !== of), { of, name: '', ...held }]
+  pointed.value = new Map([...pointed.value, [what.value ?? 'grey', held]])
 }
 /** The place in hand goes by arrows too, a disc at a time, a pixel with shift. */
 function nudge(event: KeyboardEvent): void {
@@ -71,7 +112,7 @@ function nudge(event: KeyboardEvent): void {
   if (!way) return
   event.preventDefault()
   const step = event.shiftKey ? 1 : radius.value * 2
-  const from = spots.value.find((spot) => spot.of === what.value) ?? { x: size.value.width / 2, y: size.value.height / 2 } // prettier-ignore
+  const from = pointed.value.get(what.value ?? 'grey') ?? { x: size.value.width / 2, y: size.value.height / 2 } // prettier-ignore
   put(from.x + way[0] * step, from.y + way[1] * step)
 }
 const read = () =>
@@ -92,11 +133,19 @@ const read = () =>
 <template>
   <div class="PhotoSpots">
     <p>
-      Point at the grey, at bare paper and at the deepest black. Grey and print must lie in the same even
-      light; a gloss on either spoils it.
+      Point at the grey, at bare paper and at the deepest black; at both ends of a step strip where the sheet
+      has one. Grey and print must lie in the same even light; a gloss on either spoils it.
     </p>
-    <ChoiceRow v-model="what" label="Pointing at" :options="WHAT" />
-    <TextField v-model="grey" label="Density of the grey" hint="0.74 for a grey of 18 %" />
+    <ChoiceRow v-model="what" label="Pointing at" :options="choices" />
+    <div class="PhotoSpots-figures">
+      <TextField v-model="grey" label="Density of the grey" hint="0.74 for a grey of 18 %" />
+      <TextField
+        v-if="pointed.has('first') || pointed.has('last')"
+        v-model="steps"
+        label="Steps of the strip"
+        :hint="stepCount ? 'They lie evenly between its ends.' : `A whole number from 2 to ${MOST_STEPS}.`"
+      />
+    </div>
     <TintedPicture class="PhotoSpots-picture">
       <canvas
         ref="canvas"
@@ -107,9 +156,11 @@ const read = () =>
         @keydown="nudge"
       />
       <svg :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
-        <g v-for="spot in spots" :key="spot.of">
-          <circle :cx="spot.x" :cy="spot.y" :r="radius" />
-          <text :x="spot.x + radius * 1.4" :y="spot.y" :font-size="radius * 2">{{ spot.of }}</text>
+        <g v-for="mark in marks" :key="mark.said">
+          <circle :cx="mark.x" :cy="mark.y" :r="radius" />
+          <text :x="mark.x + radius * 1.6" :y="mark.y + radius * 0.9" :font-size="radius * 3.2">
+            {{ mark.said }}
+          </text>
         </g>
       </svg>
     </TintedPicture>
@@ -127,6 +178,12 @@ const read = () =>
 .PhotoSpots {
   display: grid;
   gap: 10px;
+}
+
+.PhotoSpots-figures {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0 14px;
 }
 
 .PhotoSpots-picture {

@@ -24,8 +24,27 @@ export interface PhotoReading {
   doubtful: string[]
 }
 
+/**
+ * Places of a step strip of which the first and the last step were pointed at: its steps lie evenly between the two.
+ *
+ * @param count steps, two at least.
+ */
+export function stepSpots(first: Pick<Spot, 'x' | 'y'>, last: Pick<Spot, 'x' | 'y'>, count: number): Spot[] {
+  return Array.from({ length: count }, (_, i): Spot => {
+    const share = i / (count - 1)
+    return {
+      of: 'patch',
+      name: `step ${i + 1}`,
+      x: first.x + share * (last.x - first.x),
+      y: first.y + share * (last.y - first.y),
+    }
+  })
+}
+
 const CLIPPED = 253
 const BLACK = 3
+/** Density below that of a perfect white, with room for the grain of a photograph. */
+const LIGHTEST = -0.1
 
 /**
  * Reads densities and colours from a photograph that has a grey of known density in it, lit like the print. The grey
@@ -33,7 +52,8 @@ const BLACK = 3
  *
  * @param greyDensity density of the grey reference: 0.74 for one of 18 %.
  * @param radius of the disc that is read, pixels; the middle value of each channel counts.
- * @throws CoreError `no-grey`, `clipped` where the grey itself is lost.
+ * @throws CoreError `no-grey`, `clipped` where the grey itself is lost, `not-the-grey` where by it something is lighter than
+ *   any paper.
  */
 export function readPhoto(
   photo: PhotoPixels,
@@ -77,6 +97,12 @@ export function readPhoto(
         lab: lab.map((value) => Math.round(100 * value) / 100) as [number, number, number],
       }
     })
+  if (readings.some(({ density }) => (density ?? 0) < LIGHTEST))
+    throw refuse(
+      'not-the-grey',
+      'By this grey a place on the print is lighter than any white.',
+      'Point at the grey itself, and write the density that it really has.',
+    )
   return { readings, doubtful }
 }
 
