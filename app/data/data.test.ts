@@ -249,6 +249,16 @@ describe('writeImport', () => {
     expect(log.at(-1)).toMatchObject({ type: 'noted', text: 'meanwhile' })
   })
 
+  it('brings back a log that the disk has spoilt, where that is asked for', async () => {
+    await data.writeImport(data.db, readBack(workroom()), new Set())
+    await data.db.logs.put(SHEET, 1, '{"id": "half of a li')
+    await data.writeImport(data.db, readBack(workroom()), new Set())
+    await expect(data.logOf(SHEET)).rejects.toThrow()
+    await data.writeImport(data.db, readBack(workroom()), new Set([`log/${SHEET}`]))
+    expect(await data.logOf(SHEET)).toEqual(ofSheet(workroom().records.events))
+    expect(await placeIn()).toBe('line')
+  })
+
   it('a sheet that is only planned here takes on the log that the archive has of it', async () => {
     const mine = workroom()
     mine.records.events = mine.records.events.filter((event) => event.sheetId !== SHEET)

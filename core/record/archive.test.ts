@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { jpeg, logOf, SHEET, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
 import { LIMITS } from '../formats/zip'
-import { mimeOf, writeArchive } from './archive'
+import { archiveFiles, mimeOf, writeArchive } from './archive'
 import { readArchive } from './archiveReading'
 import { applyMerge, conflictKey, planMerge } from './merge'
 import { eventsIn, logBook } from './logs'
@@ -85,6 +85,19 @@ describe('the archive', () => {
     const write = (limit: object) => () => writeArchive(workroom(), 'Test', T0, { ...LIMITS, ...limit })
     expect(write({ totalBytes: 1000 })).toThrow(refusing('too-large'))
     expect(write({ entries: 3 })).toThrow(refusing('too-large'))
+  })
+
+  it('refuses to write a log that a disk has spoilt, and says how it comes back', () => {
+    const { events, ...records } = workroom().records
+    const spoilt = new Map([...logBook(events), [SHEET, { lines: '{"id": "half of a li' }]])
+    expect(() => archiveFiles({ records, logs: spoilt, pixels: workroom().pixels })).toThrow(
+      expect.objectContaining({
+        refusal: expect.objectContaining({
+          code: 'unreadable-log',
+          problem: expect.stringContaining('sheet 7'),
+        }),
+      }),
+    )
   })
 
   it('holds an empty workroom too', () => {
@@ -227,6 +240,16 @@ describe('a merge', () => {
   it('leaves a longer log here alone', () => {
     const plan = planMerge(theirs, contentsOf({ ...records, events: records.events.slice(0, 5) }))
     expect([plan.logs, plan.events]).toEqual([[], 0])
+  })
+
+  it('offers its log in place of one that a disk has spoilt', () => {
+    const spoilt = { ...theirs, logs: new Map([...theirs.logs, [SHEET, { lines: '{"id": "half of a li' }]]) }
+    const plan = planMerge(spoilt, theirs)
+    expect(plan.conflicts).toMatchObject([
+      { kind: 'log', id: SHEET, differs: ['the log here cannot be read'], fields: [{ here: 'damaged' }] },
+    ])
+    expect(applyMerge(plan, theirs, new Set()).logs).toEqual([])
+    expect(applyMerge(plan, theirs, new Set([`log/${SHEET}`])).logs).toEqual([SHEET])
   })
 
   it('finds a log the same that another program wrote in other words', () => {

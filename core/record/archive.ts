@@ -6,7 +6,7 @@ import { CoreError } from '../errors'
 import { LIMITS, packZip, type ZipLimits } from '../formats/zip'
 import { Stamp } from './common'
 import { SheetEvent } from './event'
-import { lengthOf, logBook, type LogLines } from './logs'
+import { eventsIn, lengthOf, logBook, type LogLines } from './logs'
 import { Holdings, RECORD_VERSION, type Photo, type WorkroomRecords } from './records'
 
 export const ARCHIVE_FORMAT = 'ember-sheet-archive'
@@ -64,9 +64,11 @@ export const thumbnailPath = (photo: Photo) => `thumbnails/${photo.id}.jpg`
 /**
  * The files of an archive, but for its manifest, by path.
  *
- * @throws CoreError `missing-file` for a photo without pixels; `too-large` for what no import would take again.
+ * @throws CoreError `missing-file` for a photo without pixels; `unreadable-log` and `too-large` for what no import would
+ *   take again.
  */
 export function archiveFiles(workroom: Workroom, limits: ZipLimits = LIMITS): Map<string, Uint8Array> {
+  for (const [id, log] of workroom.logs) checkReadable(id, log, workroom.records)
   const files = new Map<string, Uint8Array>([['records.json', strToU8(recordsJson(workroom.records))]])
   for (const [i, text] of logTexts(workroom.logs.values()).entries())
     files.set(`logs/${String(i + 1).padStart(4, '0')}.jsonl`, strToU8(text))
@@ -84,6 +86,21 @@ export function archiveFiles(workroom: Workroom, limits: ZipLimits = LIMITS): Ma
       'Take large photographs out of it, or add smaller ones.',
     )
   return files
+}
+
+function checkReadable(id: string, log: LogLines, { sheets, paperRuns }: Holdings): void {
+  try {
+    eventsIn(log)
+  } catch {
+    const sheet = sheets.find((one) => one.id === id)
+    const run = paperRuns.find((one) => one.id === id)
+    const name = sheet ? `sheet ${sheet.number}` : run ? `treatment ${run.number}` : id
+    throw refuse(
+      'unreadable-log',
+      `The log of ${name} is damaged: no archive could be read with it.`,
+      'Import an earlier archive and take its log, then export again.',
+    )
+  }
 }
 
 /**

@@ -1,4 +1,5 @@
 import { formatSpan } from '../quantity/format'
+import type { SheetEvent } from './event'
 import { eventsIn, lengthOf, type LogLines } from './logs'
 import type { Holdings } from './records'
 
@@ -132,7 +133,17 @@ function compareLogs(
     plan.events += lengthOf(theirs)
     return
   }
-  const [mine, other] = [eventsIn(here), eventsIn(theirs)]
+  const [mine, other] = [readable(here), eventsIn(theirs)]
+  if (!mine) {
+    plan.conflicts.push({
+      kind: 'log',
+      id,
+      name,
+      differs: ['the log here cannot be read'],
+      fields: [{ name: 'log', here: 'damaged', theirs: plural(other.length) }],
+    })
+    return
+  }
   const parts = other.findIndex((event, i) => mine[i] !== undefined && !same(event, mine[i]))
   if (parts >= 0)
     plan.conflicts.push({
@@ -152,6 +163,15 @@ function compareLogs(
     plan.logs.push(id)
     plan.continued.push(id)
     plan.events += other.length - mine.length
+  }
+}
+
+/** A disk may have spoilt what lies here: the archive is the way to get it back. */
+function readable(log: LogLines): SheetEvent[] | null {
+  try {
+    return eventsIn(log)
+  } catch {
+    return null
   }
 }
 
