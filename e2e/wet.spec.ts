@@ -21,12 +21,16 @@ test('three prints of three processes lie in the trays at once, each with its cl
 }) => {
   test.setTimeout(150_000)
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  // What is pressed counts when it lies on the disk, and only then does its clock run.
+  const clocks = page.getByRole('region', { name: 'Running clocks' })
   await toTheWater(page, 'Classic cyanotype', 'First')
   await next(page).click()
   await expect(page.getByRole('heading', { name: 'Wash', level: 1 })).toBeVisible()
+  await expect(clocks).toContainText('Sheet 1')
   await toTheWater(page, 'Van Dyke brown', 'Second')
   await next(page).click()
   await expect(page.getByRole('heading', { name: 'Clear in water', level: 1 })).toBeVisible()
+  await expect(clocks).toContainText('Sheet 2')
   await toTheWater(page, 'Kallitype', 'Third')
 
   // The developer's tray is empty; filled, its prints are counted.
