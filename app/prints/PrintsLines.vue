@@ -6,7 +6,7 @@ import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import HungPrint from './HungPrint.vue'
 import { usePicks } from './picks.store'
 
-/** Prints on their lines; only those in sight, and a line or two beyond, are drawn. */
+/** Prints on their lines; only those in sight, and a line beyond, are drawn. */
 const props = defineProps<{ prints: readonly SheetInRoom[]; isNarrow: boolean }>()
 const emit = defineEmits<{ open: [sheetId: string] }>()
 const [workroom, picks] = [useWorkroom(), usePicks()]
@@ -32,7 +32,7 @@ const count = computed(() => Math.ceil(props.prints.length / columns.value))
 const options = computed(() => ({
   count: count.value,
   estimateSize: () => rowHeight.value,
-  overscan: 2,
+  overscan: 1,
   scrollMargin: top.value,
 }))
 const lines = props.isNarrow
@@ -85,9 +85,10 @@ async function walk(event: KeyboardEvent): Promise<void> {
       }"
       :aria-label="`Line ${line.index + 1} of ${count}`"
     >
+      <!-- By their place: another search changes what hangs there, which is quicker than to take down and hang anew. -->
       <HungPrint
-        v-for="one in inLine(line.index)"
-        :key="one.sheet.id"
+        v-for="(one, place) in inLine(line.index)"
+        :key="place"
         :one="one"
         :layers="workroom.layered.get(one.sheet.id)?.length ?? 1"
         :picture="pictures.get(one.state.photoIds.at(-1) ?? '')"
