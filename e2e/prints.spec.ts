@@ -195,6 +195,8 @@ test('a print is measured, typed and from a photograph with a grey in it, and fo
   } // prettier-ignore
   await page.getByLabel('Steps of the strip').fill('many')
   await expect(page.getByText('A whole number from 2 to 41.')).toBeVisible()
+  await button(page, 'Read it').click()
+  await expect(page.getByRole('alert')).toContainText('The strip has one end only, or no number of steps.')
   await page.getByLabel('Steps of the strip').fill('3')
   await button(page, 'Read it').click()
   // Codes 118, 230 and 60 are 18.1 %, 79.1 % and 4.5 % of light (IEC 61966-2-1): densities 0.74, 0.10 and 1.35.

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { CoreError } from '@core/errors'
 import { readPhoto, stepSpots, type Spot } from '@core/judge/photoReading'
 import type { Reading } from '@core/record/judgement'
+import { readPositive } from '../light/lightDraft'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import TextField from '../shell/TextField.vue'
@@ -53,6 +55,7 @@ const spots = computed((): Spot[] => {
   if (!first || !last || !stepCount.value) return single
   return [...single, ...stepSpots(first, last, stepCount.value)]
 })
+const ends = computed(() => (['first', 'last'] as const).flatMap((id) => pointed.value.get(id) ?? []))
 /** What is drawn: an end of a strip is seen before the other is there. */
 const marks = computed(() => [
   ...spots.value.map((spot) => ({
@@ -119,13 +122,15 @@ const read = () =>
   attempt('photo', () => {
     const image = canvas.value?.getContext('2d')?.getImageData(0, 0, size.value.width, size.value.height)
     if (!image) return
-    const density = Number(grey.value.replace(',', '.'))
-    const { readings, doubtful } = readPhoto(
-      image,
-      spots.value,
-      Number.isFinite(density) ? density : 0.74,
-      radius.value,
-    )
+    const density = readPositive(grey.value, 'photo', 'Write the density of the grey, such as 0.74.')
+    if (ends.value.length && (ends.value.length < 2 || !stepCount.value))
+      throw new CoreError({
+        code: 'half-a-strip',
+        field: 'photo',
+        problem: 'The strip has one end only, or no number of steps.',
+        remedy: 'Point at its first step and at its last, and write how many there are.',
+      })
+    const { readings, doubtful } = readPhoto(image, spots.value, density, radius.value)
     emit('read', readings, doubtful)
   })
 </script>
@@ -140,7 +145,7 @@ const read = () =>
     <div class="PhotoSpots-figures">
       <TextField v-model="grey" label="Density of the grey" hint="0.74 for a grey of 18 %" />
       <TextField
-        v-if="pointed.has('first') || pointed.has('last')"
+        v-if="ends.length"
         v-model="steps"
         label="Steps of the strip"
         :hint="stepCount ? 'They lie evenly between its ends.' : `A whole number from 2 to ${MOST_STEPS}.`"
@@ -156,7 +161,7 @@ const read = () =>
         @keydown="nudge"
       />
       <svg :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
-        <g v-for="mark in marks" :key="mark.said">
+        <g v-for="(mark, i) in marks" :key="i">
           <circle :cx="mark.x" :cy="mark.y" :r="radius" />
           <text :x="mark.x + radius * 1.6" :y="mark.y + radius * 0.9" :font-size="radius * 3.2">
             {{ mark.said }}

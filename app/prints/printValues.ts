@@ -1,9 +1,8 @@
 import { CoreError } from '@core/errors'
 import { densityAt, DRY } from '@core/judge/measured'
-import { exposureOf } from '@core/judge/printRecord'
+import { exposureOf, secondsGiven } from '@core/judge/printRecord'
 import { madeAtOf } from '@core/judge/results'
-import { clockOf, type RunState } from '@core/process/run'
-import { elapsedSeconds } from '@core/process/clock'
+import type { RunState } from '@core/process/run'
 import { parseQuantity } from '@core/quantity/parse'
 import { lightnessFromDensity } from '@core/tone/density'
 import type { SheetInRoom } from '../data/workroom.store'
@@ -50,13 +49,6 @@ function readDay(text: string, field: string, isTo: boolean): number {
   return new Date(...(next as [number, number, number])).getTime() - 1
 }
 
-/** What an exposure came to, or has to come to. */
-function exposureSeconds({ sheet, state }: SheetInRoom): number {
-  const step = exposureOf(state)
-  const clock = step && clockOf(step)
-  const given = clock && step.finishedAt !== undefined ? elapsedSeconds(clock, step.finishedAt) : null
-  return step?.dose?.seconds ?? given ?? sheet.exposureSeconds
-}
 const density = (state: RunState, of: 'black' | 'white') => densityAt(state, of, DRY)
 const lightness = (value: number | null) => (value === null ? null : lightnessFromDensity(value))
 
@@ -65,7 +57,7 @@ export const VALUES = [
     id: 'exposure',
     name: 'exposure',
     example: '8:30',
-    of: exposureSeconds,
+    of: ({ sheet, state }) => secondsGiven(exposureOf(state)) ?? sheet.exposureSeconds,
     read: (text, field) => parseQuantity(text, 'time', { field, bareUnit: 'min' }),
   },
   { id: 'black', name: 'deepest black, density', example: '1.4', of: ({ state }) => density(state, 'black'), read: plain },

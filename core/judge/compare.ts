@@ -2,7 +2,7 @@ import { digits, formatSpan } from '../quantity/format'
 import { elapsedSeconds } from '../process/clock'
 import { clockOf, wordsIdOf } from '../process/run'
 import type { Standing } from '../quantity/figure'
-import { exposureOf, wordsOf, type PrintRecord } from './printRecord'
+import { exposureOf, secondsGiven, wordsOf, type PrintRecord } from './printRecord'
 
 /** What of a thread can differ, and how it is weighed. */
 export type FactKind =
@@ -73,11 +73,7 @@ export function threadFacts(record: PrintRecord): ThreadFact[] {
       ? []
       : [{ kind, of, name, value, said: said ?? String(value) }]
   const expose = exposureOf(state)
-  const clock = expose && clockOf(expose)
-  const given =
-    expose?.dose?.seconds ??
-    (clock && expose?.finishedAt !== undefined ? elapsedSeconds(clock, expose.finishedAt) : null)
-  const seconds = given ?? sheet.exposureSeconds
+  const seconds = secondsGiven(expose) ?? sheet.exposureSeconds
   const dose = expose?.dose?.millijoulesPerCm2
   const before = expose && state.steps[state.steps.indexOf(expose) - 1]
   const coatAge =

@@ -18,8 +18,13 @@ export interface UsualDryDown {
   source: string
 }
 
-/** Each narrower circle starts from the wider one and trusts it like so many prints. */
+/** A narrower circle starts from the wider one and trusts it like so many prints. */
 const TRUST = 2
+
+/** What a narrower circle of prints makes of what the wider one said, so that one odd print moves little. */
+export const narrowed = (wider: number, own: readonly number[]): number =>
+  (TRUST * wider + own.reduce((sum, one) => sum + one, 0)) / (TRUST + own.length)
+
 const LEAST_NET = 0.15
 
 /** Net density, dry over wet, of one print; `null` where it was not measured both times. */
@@ -80,7 +85,7 @@ export function dryDown(
   ]
   for (const [i, shares] of circles.entries()) {
     const n = shares.length
-    value = (TRUST * value + shares.reduce((sum, one) => sum + one, 0)) / (TRUST + n)
+    value = narrowed(value, shares)
     if (n > 1) spread = spreadOf(shares)
     inputs.push({ name: names[i] as string, symbol: `n${i + 1}`, value: n, unit: '', standing: 'yours' })
   }

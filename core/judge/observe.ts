@@ -4,7 +4,7 @@ import { clockOf, type StepState } from '../process/run'
 import { digits, formatSpan } from '../quantity/format'
 import type { StepDefinition } from '../record/definition'
 import type { Observed } from './diagnosis'
-import { exposureOf, wordsOf, type PrintRecord } from './printRecord'
+import { exposureOf, secondsGiven, wordsOf, type PrintRecord } from './printRecord'
 
 /** A sixth of a stop, the least change one gives on purpose. */
 const SIXTH = 2 ** (1 / 6)
@@ -41,9 +41,8 @@ const fact = (factId: string, is: boolean, said: string): Observed => ({ factId,
 
 function exposure({ state, base }: PrintRecord): Observed[] {
   const step = exposureOf(state)
-  const clock = step && clockOf(step)
-  if (!step || !clock || step.finishedAt === undefined) return []
-  const given = step.dose?.seconds ?? elapsedSeconds(clock, step.finishedAt)
+  const given = secondsGiven(step)
+  if (!step || given === null) return []
   const planned = step.plannedSeconds
   const known: Observed[] = []
   if (planned)

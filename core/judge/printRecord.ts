@@ -4,7 +4,8 @@ import { baseFor, type FoundBase } from '../light/bases'
 import { healthOf, historyOf } from '../light/lightLedger'
 import { bathStanding, passesOf, useOf, type BathStanding } from '../process/baths'
 import { schoolStocks, stepsFor } from '../process/plan'
-import { wordsIdOf, type RunState, type StepState } from '../process/run'
+import { elapsedSeconds } from '../process/clock'
+import { clockOf, wordsIdOf, type RunState, type StepState } from '../process/run'
 import type { Bath } from '../record/bath'
 import type { ProcessDefinition, StepDefinition } from '../record/definition'
 import type { Base, Light, LightEntry, MadeNegative } from '../record/light'
@@ -69,6 +70,13 @@ export const wordsOf = (definition: ProcessDefinition, step: StepState): StepDef
 /** The exposure of a sheet: the first that was begun, or is planned. */
 export const exposureOf = (state: RunState): StepState | undefined =>
   state.steps.find((step) => step.planned.kind === 'expose')
+
+/** Seconds that an exposure came to: as the dose was counted, or by its clock; `null` while it has not ended. */
+export function secondsGiven(step: StepState | undefined): number | null {
+  const clock = step && clockOf(step)
+  if (step?.dose) return step.dose.seconds
+  return clock && step.finishedAt !== undefined ? elapsedSeconds(clock, step.finishedAt) : null
+}
 
 /**
  * Gathers all that the records of a workroom say of one print.

@@ -93,6 +93,18 @@ describe('how fast a colour still moves', () => {
     expect(drift.perDay).toBeLessThan(STANDS_STILL)
   })
 
+  it('is no longer asked of what has settled: a change over years is no standing still', () => {
+    const years = measured(
+      ['dry', 1, [24, 2, -26]],
+      ['settled', 15, [23, 2, -27]],
+      ['later', 900, [35, 2, -15]],
+    )
+    expect(driftPerDay(years, BLACK)?.to).toBe(T0 + 15 * DAY)
+    expect(
+      driftPerDay(measured(['settled', 15, [23, 2, -27]], ['later', 900, [35, 2, -15]]), BLACK),
+    ).toBeNull()
+  })
+
   it('is not known from one reading, or from two of one morning', () => {
     expect(driftPerDay(measured(['dry', 1, [26, 1, -24]]), BLACK)).toBeNull()
     expect(driftPerDay(measured(['dry', 1, [26, 1, -24]], ['dry', 1.1, [25, 1, -25]]), BLACK)).toBeNull()

@@ -1,10 +1,8 @@
 import type { RunState } from '../process/run'
 import type { LookMoment, Reading } from '../record/judgement'
 import { ciede2000, type Lab } from '../tone/colour'
-import type { DriedPrint } from './dryDown'
+import { narrowed, type DriedPrint } from './dryDown'
 
-/** Each narrower circle starts from the wider one and trusts it like so many prints. */
-const TRUST = 2
 const DAY = 86_400_000
 /** Colour that moves less than this a day stands still for the eye: just seen (1.5) in a fortnight. Common practice. */
 export const STANDS_STILL = 0.1
@@ -71,9 +69,11 @@ export function settling(
   ) as [Lab[], Lab[]]
   let move: Lab = [0, 0, 0]
   for (const circle of [wide, narrow])
-    move = move.map(
-      (value, i) =>
-        (TRUST * value + circle.reduce((sum, one) => sum + one[i as 0], 0)) / (TRUST + circle.length),
+    move = move.map((value, i) =>
+      narrowed(
+        value,
+        circle.map((one) => one[i as 0]),
+      ),
     ) as unknown as Lab
   const spreads = (narrow.length > 1 ? narrow : wide).map((one) => Math.hypot(...minus(one, move)))
   return {
@@ -105,7 +105,8 @@ export function settlesTo(
 }
 
 /**
- * How fast the colour of a place last moved.
+ * How fast the colour of a place last moved before it was settled. What moves after that is fading, over years, and is
+ * watched as such (see `changesSince`).
  *
  * @returns CIEDE2000 a day between the last two dry readings that lie half a day apart or more; `null` without two.
  */
@@ -113,7 +114,7 @@ export function driftPerDay(
   state: Pick<RunState, 'measurements'>,
   place: Place,
 ): { perDay: number; from: number; to: number } | null {
-  const reads = readsOf(state, place, ['dry', 'settled', 'later'])
+  const reads = readsOf(state, place, ['dry', 'settled'])
   const last = reads.at(-1)
   const before = last && reads.findLast((one) => one.at <= last.at - DAY / 2)
   if (!last || !before) return null

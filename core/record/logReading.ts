@@ -74,18 +74,18 @@ function eventIn(line: string): SheetEvent | string {
 
 function lookAt(sheetId: string, lines: string, log: readonly SheetEvent[]): LogLook {
   const photoIds = log.flatMap((event) => (event.type === 'photographed' ? [event.photoId] : []))
-  const broken = (problem: string): LogLook => ({
-    ...{ sheetId, lines, photoIds, problem },
-    ...{ standing: null, revision: '' },
+  const found = (rest: Pick<LogLook, 'standing' | 'revision' | 'problem'>): LogLook => ({
+    sheetId,
+    lines,
+    photoIds,
+    ...rest,
   })
+  const broken = (problem: string) => found({ standing: null, revision: '', problem })
   if (new Set(log.map((event) => event.id)).size < log.length)
     return broken('Two of its events share one identity.')
   try {
     const state = replay(sheetId, log)
-    return {
-      ...{ sheetId, lines, photoIds, problem: null },
-      ...{ standing: JSON.stringify(state), revision: revisionOf(state) },
-    }
+    return found({ standing: JSON.stringify(state), revision: revisionOf(state), problem: null })
   } catch (error) {
     return broken(error instanceof CoreError ? error.refusal.problem : String(error))
   }
