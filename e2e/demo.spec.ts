@@ -28,6 +28,8 @@ test('the demo is a workroom in full swing', async ({ page }) => {
   await expect(page.getByRole('link', { name: /^Sheet 31, Lamp-room lens/ })).toBeVisible()
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Due for a dry look')
 
+  // Only the lines in sight hang in the page: all of them, at a tall window.
+  await page.setViewportSize({ width: 1280, height: 2400 })
   await page.keyboard.press('8')
   for (const state of [
     'planned',
@@ -40,6 +42,7 @@ test('the demo is a workroom in full swing', async ({ page }) => {
     'to be printed again',
   ])
     await expect(page.getByRole('listitem').filter({ hasText: state }).first(), state).toBeVisible()
+  await page.setViewportSize({ width: 1280, height: 800 })
   for (const address of [
     '/shelf',
     '/shelf/make',

@@ -19,6 +19,7 @@ async function begin(
   await page.getByLabel('What is the picture?').fill(title)
   for (const [label, text] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(text)
   await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
 }
 
 test.beforeEach(async ({ page }) => {

@@ -39,7 +39,11 @@ const names = computed(() => ({
   bottles: new Map(workroom.bottles.map((one) => [one.id, one])),
 }))
 const texts = new ThreadTexts()
-const textOf = (one: SheetInRoom) => texts.of(workroom.layered.get(one.sheet.id) ?? [one], names.value)
+/** Where it looks is looked up once for all prints, not once for each. */
+const textOf = computed(() => {
+  const [layered, known] = [workroom.layered, names.value]
+  return (one: SheetInRoom) => texts.of(layered.get(one.sheet.id) ?? [one], known)
+})
 /** Prints of which one value lies between two others. */
 const range = ref<{ of: ValueId | ''; from: string; to: string }>({ of: '', from: '', to: '' })
 const within = computed(() => {
@@ -54,7 +58,7 @@ const faultOf = (end: 'from' | 'to') => {
   const { fault } = within.value
   return fault?.field === end ? fault : undefined
 }
-const shown = computed(() => found(onLine.value, filter.value, textOf, within.value.isWithin))
+const shown = computed(() => found(onLine.value, filter.value, textOf.value, within.value.isWithin))
 const open = (sheetId: string) => void router.push({ name: 'print', params: { sheetId } })
 
 // Texts of thousands of threads are made before the first word is typed, a few at a time.
@@ -64,7 +68,7 @@ onMounted(() => {
   const prints = onLine.value
   let next = 0
   const warm = (): void => {
-    for (const one of prints.slice(next, next + AT_ONCE)) textOf(one)
+    for (const one of prints.slice(next, next + AT_ONCE)) textOf.value(one)
     next += AT_ONCE
     if (next < prints.length) warming = window.setTimeout(warm, 4)
   }
