@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useVirtualizer, useWindowVirtualizer } from '@tanstack/vue-virtual'
-import { computed, nextTick, onMounted, onUnmounted, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue'
 import { usePictures } from '../data/usePictures'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import HungPrint from './HungPrint.vue'
@@ -40,6 +40,11 @@ const lines = props.isNarrow
   : useVirtualizer(
       computed(() => ({ ...options.value, getScrollElement: () => document.getElementById('page') })),
     )
+// What was found is seen from its first line on; where nothing was scrolled, no layout is asked for.
+watch(
+  () => props.prints,
+  () => lines.value.scrollOffset && lines.value.scrollToOffset(0),
+)
 const shown = computed(() => lines.value.getVirtualItems())
 const inLine = (index: number) => props.prints.slice(index * columns.value, (index + 1) * columns.value)
 const ids = computed(() =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { refusalOf } from '@core/errors'
 import { differencesOf, threadFacts } from '@core/judge/compare'
@@ -75,7 +75,6 @@ onMounted(() => {
   warming = window.setTimeout(warm, 250)
 })
 onUnmounted(() => clearTimeout(warming))
-watch(shown, () => document.getElementById('page')?.scrollTo({ top: 0 }))
 
 const portfolioOptions = computed(() => workroom.portfolios.map((id) => ({ id, name: id })))
 const processOptions = computed(() => {
@@ -240,9 +239,10 @@ useMarginNotes(() => {
         <TextField v-model="range.to" class="PrintsStation-to" label="To" :fault="faultOf('to')" />
       </template>
       <p class="PrintsStation-count" role="status">
-        {{
+        <span>{{
           shown.length === onLine.length ? `${onLine.length} prints` : `${shown.length} of ${onLine.length}`
-        }}
+        }}</span>
+        {{ ' ' }}
         <button v-if="isAsked" type="button" @click="clear">show all</button>
       </p>
     </div>
@@ -289,7 +289,7 @@ header {
 
 .PrintsStation-sift {
   display: grid;
-  grid-template-columns: repeat(4, minmax(100px, 160px)) 1fr;
+  grid-template-columns: repeat(4, minmax(100px, 160px)) minmax(0, 1fr);
   gap: 0 20px;
   margin-bottom: 12px;
 }
@@ -298,9 +298,13 @@ header {
   grid-row: 1;
   grid-column-end: -1;
   align-self: center;
-  white-space: nowrap;
   color: var(--es-quiet);
   text-align: right;
+}
+
+/* It goes into two lines sooner than it pushes the fields aside while somebody types. */
+.PrintsStation-count > * {
+  white-space: nowrap;
 }
 
 .PrintsStation-count button {
