@@ -239,9 +239,11 @@ useMarginNotes(() => {
         <TextField v-model="range.to" class="PrintsStation-to" label="To" :fault="faultOf('to')" />
       </template>
       <p class="PrintsStation-count" role="status">
-        <span>{{
-          shown.length === onLine.length ? `${onLine.length} prints` : `${shown.length} of ${onLine.length}`
-        }}</span>
+        <span>
+          {{
+            shown.length === onLine.length ? `${onLine.length} prints` : `${shown.length} of ${onLine.length}`
+          }}
+        </span>
         {{ ' ' }}
         <button v-if="isAsked" type="button" @click="clear">show all</button>
       </p>
@@ -308,6 +310,7 @@ header {
 }
 
 .PrintsStation-count button {
+  padding: 0;
   border: 0;
   background: none;
   color: var(--es-ink);
