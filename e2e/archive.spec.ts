@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { expect, test, type Page } from '@playwright/test'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
-import { DEMO_ADDRESS } from './browser.ts'
+import { DEMO_ADDRESS, OWN_ADDRESS } from './browser.ts'
 import { open, plan } from './workroom.ts'
 
 async function exported(page: Page): Promise<Uint8Array> {
@@ -71,6 +71,45 @@ test('into a used workroom: what is the same is left, what differs is shown and 
   await report(page).getByRole('button', { name: 'Import, replacing 1' }).click()
   await page.keyboard.press('8')
   await expect(page.getByText('1 Horn house, from the sea')).toBeVisible()
+})
+
+test('an archive in two parts comes in, both chosen at once, and nothing of it is missing', async ({
+  page,
+}) => {
+  await open(page, DEMO_ADDRESS)
+  const files = unzipSync(await exported(page))
+  const photoIds = recordsOf(zipSync(files)).photos.map(({ id }: { id: string }) => id) as string[]
+  const shares = [photoIds.slice(0, 3), photoIds.slice(3)]
+  /** What a workroom writes whose pictures are more than one archive holds. */
+  const part = (n: number) => {
+    const without = photoIds.filter((id) => !shares[n]!.includes(id))
+    const held = Object.entries(files).filter(([path]) => !without.some((id) => path.includes(id)))
+    const manifest = JSON.parse(strFromU8(files['manifest.json']!))
+    const listed = Object.fromEntries(held.flatMap(([path]) => (path in manifest.files ? [[path, manifest.files[path]]] : []))) // prettier-ignore
+    const said = { ...manifest, files: listed, part: { number: n + 1, of: 2 }, without }
+    return zipSync({ ...Object.fromEntries(held), 'manifest.json': strToU8(JSON.stringify(said)) })
+  }
+  await open(page, `${OWN_ADDRESS}/workroom`)
+  await page.getByLabel('Archive file').setInputFiles(
+    [1, 0].map((n) => ({
+      name: `ember-sheet-part-${n + 1}-of-2.zip`,
+      mimeType: 'application/zip',
+      buffer: Buffer.from(part(n)),
+    })),
+  )
+  await expect(report(page)).toContainText('Part 1 of 2')
+  await expect(report(page)).toContainText(
+    `${shares[1]!.length} photographs come without their pictures, which may lie in another part.`,
+  )
+  await report(page).getByRole('button', { name: 'Import' }).click()
+  await expect(report(page)).toContainText('Part 2 of 2')
+  await expect(report(page)).toContainText(
+    `${shares[1]!.length} pictures that are missing here come with it.`,
+  )
+  await report(page).getByRole('button', { name: 'Import' }).click()
+  await expect(report(page)).toBeHidden()
+  await page.getByRole('button', { name: 'Look through everything' }).click()
+  await expect(page.getByText(/looked at: all as they were written/)).toBeVisible()
 })
 
 /** Writes changed records back into an archive with an honest list, as another workroom would have. */

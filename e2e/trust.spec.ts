@@ -82,11 +82,14 @@ test('what is stored is looked through: a picture that is gone and a list that l
   await expect(page.getByText('The picture of a photograph is gone.')).toBeVisible()
   await page.getByRole('button', { name: 'Make lists anew from the logs' }).click()
   await expect(page.getByText('One thing is not as written')).toBeVisible()
+  // A safe copy can be made all the same, and says what it lacks.
+  await page.getByRole('button', { name: 'Export everything' }).click()
+  await expect(page.getByText(/One photograph has no picture any more/)).toBeVisible()
 
   // An archive that has the picture gives it back, though its records are all here.
   await page.getByLabel('Archive file').setInputFiles(archive)
   const report = page.getByRole('region', { name: 'Import report' })
-  await expect(report).toContainText('A picture that is gone here comes back.')
+  await expect(report).toContainText('A picture that is missing here comes with it.')
   await report.getByRole('button', { name: 'Import', exact: true }).click()
   await expect(page.getByText('Imported.')).toBeVisible()
   await page.getByRole('button', { name: 'Look through everything' }).click()

@@ -1,7 +1,6 @@
 import { CoreError } from '@core/errors'
 import type { Flaw } from '@core/record/integrity'
-import type { MergeSummary } from '@core/record/merge'
-import type { ArchiveQuestion, ArchiveWord } from '../workers/archive.worker'
+import type { ArchiveQuestion, ArchiveWord, ReadReport } from '../workers/archive.worker'
 import { startWorker } from '../workers/start'
 import { sayBroughtIn } from './broughtIn'
 import { db, isDemo } from './db'
@@ -58,22 +57,31 @@ async function once<Word extends ArchiveWord['word']>(
   }
 }
 
-/** The whole workroom as one archive file. */
+/**
+ * The whole workroom as an archive, in several files where its pictures are more than one holds.
+ *
+ * @returns the files, and how many photographs have no picture any more.
+ */
 export async function exportArchive(
   progress?: Progress,
   signal?: AbortSignal,
-): Promise<{ file: Blob; name: string }> {
+): Promise<{ files: { file: Blob; name: string }[]; bare: number }> {
   const at = Date.now()
-  const name = isDemo ? 'Demo workroom' : 'Workroom'
-  const { file } = await once({ act: 'write', name, at }, 'written', progress, signal)
-  return { file, name: `ember-sheet-${new Date(at).toISOString().slice(0, 10)}.zip` }
+  const room = isDemo ? 'Demo workroom' : 'Workroom'
+  const { files, bare } = await once({ act: 'write', name: room, at }, 'written', progress, signal)
+  const name = `ember-sheet-${new Date(at).toISOString().slice(0, 10)}`
+  return {
+    files: files.map((file, i) => ({
+      file,
+      name: files.length > 1 ? `${name}-part-${i + 1}-of-${files.length}.zip` : `${name}.zip`,
+    })),
+    bare,
+  }
 }
 
 /** An archive that was read and found sound, compared with what is here; nothing is written yet. */
 export interface PreparedImport {
-  summary: MergeSummary
-  /** Photographs here whose pictures are gone and lie in the archive; they come back whatever is chosen. */
-  missing: number
+  report: ReadReport
   /**
    * Writes it, all of it or nothing.
    *
@@ -95,10 +103,9 @@ export async function prepareImport(
 ): Promise<PreparedImport> {
   const work = new ArchiveWork()
   try {
-    const { summary, missing } = await work.ask({ act: 'read', file }, 'read', progress, signal)
+    const { report } = await work.ask({ act: 'read', file }, 'read', progress, signal)
     return {
-      summary,
-      missing,
+      report,
       async finish(takeTheirs, onProgress, onSignal) {
         try {
           await work.ask({ act: 'take', theirs: [...takeTheirs] }, 'done', onProgress, onSignal)

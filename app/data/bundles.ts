@@ -1,4 +1,5 @@
 import type { Table } from 'dexie'
+import { inPieces } from './pieces'
 
 /**
  * Texts of many sheets in one row: the browser takes its time for every row, and little of it for what the row holds.
@@ -43,14 +44,13 @@ export class Bundles {
 
   /** Lays the texts of sheets that have none yet into bundles. */
   async add(entries: readonly (readonly [key: string, text: string])[]): Promise<void> {
-    const rows: BundleRow[] = []
-    for (let from = 0; from < entries.length; from += TOGETHER) {
-      const some = entries.slice(from, from + TOGETHER)
-      const [keys, texts] = [some.map(([key]) => key), some.map(([, text]) => text)]
-      // Named by its first sheet, whose own row it would be.
-      rows.push({ id: ownerOf(keys[0] as string), keys, texts })
-    }
-    await this.table.bulkAdd(rows)
+    await this.table.bulkAdd(
+      inPieces(entries, TOGETHER).map((some): BundleRow => {
+        const [keys, texts] = [some.map(([key]) => key), some.map(([, text]) => text)]
+        // Named by its first sheet, whose own row it would be.
+        return { id: ownerOf(keys[0] as string), keys, texts }
+      }),
+    )
   }
 
   async drop(sheetIds: readonly string[]): Promise<void> {

@@ -1,13 +1,13 @@
 import type { Table } from 'dexie'
 import { CoreError } from '@core/errors'
-import type { PhotoPixels } from '@core/record/archive'
 import type { ReadWorkroom } from '@core/record/archiveReading'
 import { lengthOf, type LogLines } from '@core/record/logs'
 import { applyMerge, KINDS, planMerge, type Contents } from '@core/record/merge'
 import type { Holdings } from '@core/record/records'
 import { emptyRun } from '@core/process/run'
 import { bundleKey, ownerOf, type BundleRow } from './bundles'
-import { picturedIds, storePictures } from './pictures'
+import { packsOf, picturedIds, storePictures } from './pictures'
+import { inPieces } from './pieces'
 import { stateEntry } from './standings'
 import type { WorkroomDb } from './workroomDb'
 
@@ -45,8 +45,6 @@ const textsIn = (rows: readonly BundleRow[]) =>
 
 /** Rows written at once: few enough that progress is seen and a stop is heard. */
 const PIECE = 1000
-/** Photographs laid into one pack: large enough to be quick, small enough to be packed anew when one of them goes. */
-const PACK = 200
 
 /**
  * Writes what an archive brings, all of it or nothing.
@@ -67,48 +65,36 @@ export async function writeImport(
     const plan = planMerge(here, theirs)
     const { records, logs: taken } = applyMerge(plan, theirs, takeTheirs)
     const logs = taken.flatMap((id) => theirs.logs.get(id) ?? [])
-    // A picture that went missing here comes back too.
+    // Those too whose photographs are here already: they lay in another part of the archive, or went missing.
     const have = await picturedIds(db)
-    const pictures = theirs.records.photos.filter((photo) => !have.has(photo.id))
+    const pictures = [...theirs.pixels].flatMap(([id, pixels]) => (have.has(id) ? [] : [{ id, ...pixels }]))
     const total = KINDS.reduce((sum, kind) => sum + records[kind].length, 0) + pictures.length + logs.length
     let done = 0
-    const inPieces = async <Row>(
-      rows: readonly Row[],
-      write: (piece: Row[]) => Promise<unknown>,
-      size = PIECE,
-    ) => {
-      for (let from = 0; from < rows.length; from += size) {
+    const write = async <Row>(pieces: readonly Row[][], put: (piece: Row[]) => Promise<unknown>) => {
+      for (const piece of pieces) {
         pulse()
-        const piece = rows.slice(from, from + size)
-        await write(piece)
+        await put(piece)
         done += piece.length
         progress(done / (total || 1), 'writing')
       }
     }
 
-    await inPieces(
-      pictures,
-      (piece) =>
-        storePictures(
-          db,
-          piece.map(({ id }) => ({ id, ...(theirs.pixels.get(id) as PhotoPixels) })),
-        ),
-      PACK,
-    )
+    const packs = packsOf(pictures, ({ original, thumbnail }) => original.length + thumbnail.length)
+    await write(packs, (piece) => storePictures(db, piece))
     for (const name of KINDS) {
       // What is new is added: to put it, the browser would look for an older one first.
       const added = plan.added[name] as { id: string }[]
-      await inPieces(added, (piece) => (db[name] as Table).bulkAdd(piece))
+      await write(inPieces(added, PIECE), (piece) => (db[name] as Table).bulkAdd(piece))
       const isNew = new Set(added.map((row) => row.id))
       const replaced = (records[name] as { id: string }[]).filter((row) => !isNew.has(row.id))
-      await inPieces(replaced, (piece) => (db[name] as Table).bulkPut(piece))
+      await write(inPieces(replaced, PIECE), (piece) => (db[name] as Table).bulkPut(piece))
     }
     const before = logs
       .map(({ sheetId }) => sheetId)
       .filter((id) => here.logs.has(id) || here.standings.has(id))
     await db.logs.drop(before)
     await db.standings.drop(before)
-    await inPieces(logs, async (piece) => {
+    await write(inPieces(logs, PIECE), async (piece) => {
       await db.logs.add(piece.map((log) => [bundleKey(log.sheetId, lengthOf(log)), log.lines]))
       await db.standings.add(piece.map((log) => [bundleKey(log.sheetId, log.revision), log.standing ?? '']))
     })

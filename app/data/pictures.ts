@@ -1,5 +1,26 @@
 import { v4 as uuid } from 'uuid'
-import { packOf, type Picture, type WorkroomDb } from './workroomDb'
+import { packOf, type Picture, type Spans, type WorkroomDb } from './workroomDb'
+
+/** Pictures to a pack: enough to be quick, few enough to be read at once, and packed anew when one of them goes. */
+const TOGETHER = { pictures: 200, bytes: 64 * 2 ** 20 }
+
+/** Pictures as they go into packs: a large one lies by itself. */
+export function packsOf<One>(pictures: readonly One[], bytesOf: (one: One) => number): One[][] {
+  const packs: One[][] = []
+  let room = 0
+  for (const one of pictures) {
+    const open = packs.at(-1)
+    const bytes = bytesOf(one)
+    if (open && open.length < TOGETHER.pictures && bytes <= room) {
+      open.push(one)
+      room -= bytes
+    } else {
+      packs.push([one])
+      room = TOGETHER.bytes - bytes
+    }
+  }
+  return packs
+}
 
 /** Stores pictures, many in one file: two small files a print take the browser longer than all the rest of it. */
 export async function storePictures(
@@ -26,6 +47,14 @@ export async function picturesIn(
     ),
   )
 }
+
+/** Bytes of each picture with its small one, by photo, in the order in which they lie. */
+export const pictureSizes = async (db: WorkroomDb): Promise<[photoId: string, bytes: number][]> =>
+  (await db.packs.toArray()).flatMap(({ photoIds, spans }) =>
+    photoIds.map((id, i): [string, number] => [id, lengthsOf(spans[i])]),
+  )
+const lengthsOf = (span: Spans | undefined) =>
+  span ? span.original[1] - span.original[0] + span.thumbnail[1] - span.thumbnail[0] : 0
 
 /** Photographs whose pictures are here. */
 export const picturedIds = async (db: WorkroomDb): Promise<Set<string>> =>

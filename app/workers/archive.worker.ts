@@ -1,6 +1,6 @@
 import { refusalOf, type Refusal } from '@core/errors'
 import { END_SEARCH, unpackedTotal, unpackEntry, ZipLister, type ZipEntry } from '@core/formats/zip'
-import { archiveFiles, packArchive, type PhotoPixels } from '@core/record/archive'
+import type { Manifest } from '@core/record/archive'
 import {
   checkSum,
   isLog,
@@ -14,9 +14,11 @@ import { checkLogs, checkPictures, checkRecords, type Flaw, type StoredPicture }
 import type { LogLook } from '@core/record/logReading'
 import { planMerge, summaryOf, type MergeSummary } from '@core/record/merge'
 import { picturedIds } from '../data/pictures'
+import { inPieces } from '../data/pieces'
 import { rebuildStandings } from '../data/standings'
 import { calledOff, contentsOf, writeImport } from '../data/holdings'
 import { WorkroomDb } from '../data/workroomDb'
+import { eachPicture, writeParts } from './archiveParts'
 import { LogReaders } from './logReaders'
 import type { LogsAnswer, LogsQuestion } from './logs.worker'
 import { sumsOfAll } from './sums'
@@ -32,11 +34,21 @@ export type ArchiveQuestion =
 
 export type ArchiveWord =
   | { word: 'progress'; share: number; doing: string }
-  | { word: 'read'; summary: MergeSummary; missing: number }
-  | { word: 'written'; file: Blob }
+  | { word: 'read'; report: ReadReport }
+  | { word: 'written'; files: Blob[]; bare: number }
   | { word: 'checked'; flaws: Flaw[]; looked: number }
   | { word: 'done' }
   | { word: 'refused'; refusal: Refusal }
+
+/** What an import would do. */
+export interface ReadReport {
+  summary: MergeSummary
+  part: Manifest['part']
+  /** Photographs that are here without their pictures, which lie in the archive: they come whatever is chosen. */
+  missing: number
+  /** Photographs whose pictures are neither here nor in the archive. */
+  bare: number
+}
 
 // The name of the worker says which workroom it is for: the demo's, or one's own.
 const db = new WorkroomDb(self.name)
@@ -89,8 +101,11 @@ async function read(file: Blob): Promise<void> {
   const here = await contentsOf(db)
   const have = await picturedIds(db)
   const known = new Set(here.records.photos.map((photo) => photo.id))
-  const missing = held.records.photos.filter(({ id }) => known.has(id) && !have.has(id)).length
-  say({ word: 'read', summary: summaryOf(planMerge(here, held)), missing })
+  const { pixels, part } = held
+  const absent = held.records.photos.filter(({ id }) => !have.has(id))
+  const missing = absent.filter(({ id }) => known.has(id) && pixels.has(id)).length
+  const bare = absent.filter(({ id }) => !pixels.has(id)).length
+  say({ word: 'read', report: { summary: summaryOf(planMerge(here, held)), part, missing, bare } })
 }
 
 /** Bytes of an archive that are read at once. */
@@ -147,50 +162,18 @@ async function wholeArchive(file: Blob, readers: LogReaders): Promise<ReadWorkro
     logs.push(...soundLines(path, answer))
     progress(0.5 + (0.45 * ++done) / looks.length, 'looking through every log')
   }
-  return { ...read, logs: tiedTogether(read.records, logs) }
+  return { ...read, logs: tiedTogether(read.records, logs), part: open.manifest.part }
 }
-
-async function write(name: string, at: number): Promise<void> {
-  progress(0, 'reading')
-  const { records, logs } = await contentsOf(db)
-  const pixels = new Map<string, PhotoPixels>()
-  await eachPicture((id, original, thumbnail) => pixels.set(id, { original, thumbnail }), 0, 0.5)
-  const files = archiveFiles({ records, logs, pixels })
-  progress(0.6, 'summing')
-  await breathe()
-  const sums = await sumsOfAll(files, pulse)
-  progress(0.7, 'packing')
-  await breathe()
-  const bytes = packArchive(files, sums, name, at)
-  say({ word: 'written', file: new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/zip' }) })
-}
-
-/** Reads pack after pack. What cannot be read has no bytes: a file that is gone throws. */
-async function eachPicture(
-  take: (id: string, original: Uint8Array, thumbnail: Uint8Array) => void,
-  from: number,
-  to: number,
-): Promise<void> {
-  const packs = await db.packs.toCollection().primaryKeys()
-  for (const [i, packId] of packs.entries()) {
-    const pack = await db.packs.get(packId)
-    const bytes = pack ? await bytesOf(pack.bytes).catch(() => NOTHING) : NOTHING
-    for (const [n, id] of (pack?.photoIds ?? []).entries()) {
-      const span = pack?.spans[n]
-      if (span) take(id, bytes.subarray(...span.original), bytes.subarray(...span.thumbnail))
-    }
-    progress(from + ((to - from) * (i + 1)) / packs.length, 'looking at pictures')
-    await breathe()
-  }
-}
-const NOTHING = new Uint8Array()
 
 async function check(): Promise<void> {
   progress(0, 'reading')
   const { records, logs, standings } = await contentsOf(db)
   const readers = new LogReaders()
   try {
-    const pieces = inPieces([...logs].map(([id, { lines }]): [string, string] => [id, lines]))
+    const pieces = inPieces(
+      [...logs].map(([id, { lines }]): [string, string] => [id, lines]),
+      LOGS_TOGETHER,
+    )
     let done = 0
     const looking = Promise.all(
       pieces.map(async (stored) => {
@@ -225,20 +208,18 @@ async function check(): Promise<void> {
 
 /** Logs that go to a reader together. */
 const LOGS_TOGETHER = 100
-const inPieces = <Item>(list: readonly Item[]): Item[][] =>
-  Array.from({ length: Math.ceil(list.length / LOGS_TOGETHER) }, (_, i) =>
-    list.slice(i * LOGS_TOGETHER, (i + 1) * LOGS_TOGETHER),
-  )
 
 /** @param summed photographs that can be compared: pictures that were added before sums were kept have none. */
 async function storedPictures(summed: ReadonlySet<string>): Promise<StoredPicture[]> {
   const stored: StoredPicture[] = []
   const files = new Map<string, Uint8Array>()
   await eachPicture(
-    (id, original, thumbnail) => {
+    db,
+    (id, { original, thumbnail }) => {
       stored.push({ id, bytes: original.length, sha256: '', hasThumbnail: thumbnail.length > 0 })
       if (summed.has(id)) files.set(id, original)
     },
+    { progress, pulse, breathe },
     0.1,
     0.9,
   )
@@ -256,7 +237,7 @@ async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Prom
       held = null
       return say({ word: 'done' })
     case 'write':
-      return write(question.name, question.at)
+      return say({ word: 'written', ...(await writeParts(db, question, { progress, pulse, breathe })) })
     case 'check':
       return check()
     case 'mend':

@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
-import { conflictKey, KINDS, type Conflict, type MergeSummary } from '@core/record/merge'
+import { conflictKey, KINDS, type Conflict } from '@core/record/merge'
+import type { ReadReport } from '../workers/archive.worker'
 import BigTarget from '../shell/BigTarget.vue'
 
 /** What an import would do, before it does it: what is new, the same, carried on, or in conflict, record by record. */
-const props = defineProps<{
-  summary: MergeSummary
-  /** Photographs here whose pictures are gone and lie in the archive. */
-  missing: number
-}>()
+const props = defineProps<{ report: ReadReport }>()
 const emit = defineEmits<{ finish: [takeTheirs: ReadonlySet<string>]; close: [] }>()
 
 const NAMES: Readonly<Record<(typeof KINDS)[number], string>> = {
@@ -34,18 +31,19 @@ const NAMES: Readonly<Record<(typeof KINDS)[number], string>> = {
   diagnoses: 'diagnoses',
   photos: 'photographs',
 }
+const summary = computed(() => props.report.summary)
 const rows = computed(() =>
   KINDS.map((kind) => ({
     name: NAMES[kind],
-    added: props.summary.added[kind],
-    same: props.summary.same[kind],
-    conflicts: props.summary.conflicts.filter(
+    added: summary.value.added[kind],
+    same: summary.value.same[kind],
+    conflicts: summary.value.conflicts.filter(
       (one) => one.kind === kind || (kind === 'sheets' && one.kind === 'log'),
     ).length,
   })).filter((row) => row.added + row.conflicts > 0),
 )
-const same = computed(() => KINDS.reduce((sum, kind) => sum + props.summary.same[kind], 0))
-const isNothing = computed(() => !rows.value.length && !props.summary.events && !props.missing)
+const same = computed(() => KINDS.reduce((sum, kind) => sum + summary.value.same[kind], 0))
+const isNothing = computed(() => !rows.value.length && !summary.value.events && !props.report.missing)
 const frame = useTemplateRef<HTMLElement>('frame')
 onMounted(() => frame.value?.scrollIntoView({ block: 'nearest' }))
 const taken = ref(new Set<string>())
@@ -55,7 +53,7 @@ function choose(conflict: Conflict, isTheirs: boolean): void {
   else taken.value.delete(key)
 }
 const isTaken = (conflict: Conflict) => taken.value.has(conflictKey(conflict))
-const takeAll = () => (taken.value = new Set(props.summary.conflicts.map(conflictKey)))
+const takeAll = () => (taken.value = new Set(summary.value.conflicts.map(conflictKey)))
 /** `exposureSeconds` as a person would write it. */
 const fieldSaid = (name: string) =>
   name
@@ -86,11 +84,24 @@ const fieldSaid = (name: string) =>
       </tbody>
     </table>
     <p v-if="same">{{ same === 1 ? 'One record is' : `${same} records are` }} here already, the same.</p>
-    <p v-if="missing">
+    <p v-if="report.part">
+      Part {{ report.part.number }} of {{ report.part.of }}: each holds every record and its share of the
+      pictures. Bring in all of them, in whatever order.
+    </p>
+    <p v-if="report.missing">
       {{
-        missing === 1 ? 'A picture that is gone here comes' : `${missing} pictures that are gone here come`
+        report.missing === 1
+          ? 'A picture that is missing here comes with it.'
+          : `${report.missing} pictures that are missing here come with it.`
       }}
-      back.
+    </p>
+    <p v-if="report.bare">
+      {{
+        report.bare === 1
+          ? 'One photograph comes without its picture, which'
+          : `${report.bare} photographs come without their pictures, which`
+      }}
+      {{ report.part ? 'may lie in another part.' : 'were not there when this was written.' }}
     </p>
     <p v-if="summary.events">
       {{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElSwitch } from 'element-plus'
 import 'element-plus/es/components/switch/style/css'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue'
 import { logCsv, printsCsv } from '@core/formats/logCsv'
 import type { SheetEvent } from '@core/record/event'
 import { eventsIn } from '@core/record/logs'
@@ -65,26 +65,47 @@ const stop = () => {
 const out = () => void backup.backUp()
 const said = computed(() => (backup.isBusy ? 'Writing the archive…' : doing.value))
 const shown = computed(() => (backup.isBusy ? (backup.share ?? 0) : share.value))
-const take = (event: Event) =>
+/** Files that were chosen together, as the parts of one archive are, wait for the one before. */
+let waiting: File[] = []
+function take(event: Event): void {
+  const input = event.target as HTMLInputElement
+  const chosen = [...(input.files ?? [])]
+  input.value = ''
+  leave()
+  waiting = chosen.sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
+  void readNext()
+}
+const readNext = () =>
   busy('Reading the archive…', async (progress, signal) => {
-    const input = event.target as HTMLInputElement
-    const chosen = input.files?.[0]
-    input.value = ''
-    leave()
-    if (chosen) prepared.value = await prepareImport(chosen, progress, signal)
+    const [file, ...others] = waiting
+    waiting = []
+    if (file) prepared.value = await prepareImport(file, progress, signal)
+    waiting = others
   })
 function leave(): void {
   prepared.value?.leave()
   prepared.value = null
 }
-const finish = (takeTheirs: ReadonlySet<string>) =>
-  busy('Importing…', async (progress, signal) => {
+onUnmounted(() => {
+  waiting = []
+  leave()
+})
+function leaveIt(): void {
+  leave()
+  void readNext()
+}
+async function finish(takeTheirs: ReadonlySet<string>): Promise<void> {
+  let isIn = false
+  await busy('Importing…', async (progress, signal) => {
     const { value } = prepared
     if (!value) return
     prepared.value = null
     await value.finish(takeTheirs, progress, signal)
     notice.say('Imported.')
+    isIn = true
   })
+  if (isIn) void readNext()
+}
 const again = () =>
   busy('Setting up the demo…', async () => {
     await reloadDemo()
@@ -188,6 +209,7 @@ const LENGTHS = [
           class="es-unseen"
           type="file"
           accept=".zip,application/zip"
+          multiple
           tabindex="-1"
           aria-label="Archive file"
           @change="take"
@@ -208,13 +230,7 @@ const LENGTHS = [
         }}
       </p>
       <ChoiceRow v-model="remind" label="Remind me to export after" :options="REMIND" />
-      <ImportReport
-        v-if="prepared"
-        :summary="prepared.summary"
-        :missing="prepared.missing"
-        @finish="finish"
-        @close="leave"
-      />
+      <ImportReport v-if="prepared" :report="prepared.report" @finish="finish" @close="leaveIt" />
     </section>
 
     <section>

@@ -10,6 +10,16 @@ import { saveFile } from '../shell/saveFile'
 
 const DAY_MS = 86_400_000
 
+/** @param bare photographs that went into it without their pictures. */
+export function writtenSaid(names: readonly string[], bare: number): string {
+  const written =
+    names.length === 1
+      ? `Written: ${names[0]}. Keep it on another disk.`
+      : `Written in ${names.length} parts, ${names[0]} and on. Keep all of them, on another disk.`
+  if (!bare) return written
+  return `${written} ${bare === 1 ? 'One photograph has' : `${bare} photographs have`} no picture any more: “Look through everything” tells which.`
+}
+
 /** The safe copy: when it was last made, when it is due, and one press that makes it. */
 export const useBackup = defineStore('backup', () => {
   const [preferences, workroom, now, notice] = [usePreferences(), useWorkroom(), useNow(), useNotice()]
@@ -35,10 +45,15 @@ export const useBackup = defineStore('backup', () => {
     share.value = 0
     stopper = new AbortController()
     try {
-      const archive = await exportArchive((done) => (share.value = done), stopper.signal)
-      saveFile(archive.file, archive.name)
+      const { files, bare } = await exportArchive((done) => (share.value = done), stopper.signal)
+      for (const { file, name } of files) saveFile(file, name)
       preferences.chosen.backedUpAt = Date.now()
-      notice.say(`Written: ${archive.name}. Keep it on another disk.`)
+      notice.say(
+        writtenSaid(
+          files.map(({ name }) => name),
+          bare,
+        ),
+      )
     } catch (error) {
       notice.refuse(error, 'writing the archive')
     } finally {

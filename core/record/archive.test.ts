@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import fc from 'fast-check'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { jpeg, logOf, SHEET, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
 import { LIMITS } from '../formats/zip'
-import { archiveFiles, mimeOf, writeArchive } from './archive'
+import { archiveContent, mimeOf, partsOf, writeArchive } from './archive'
 import { readArchive } from './archiveReading'
 import { applyMerge, conflictKey, planMerge } from './merge'
 import { eventsIn, logBook } from './logs'
@@ -90,7 +91,7 @@ describe('the archive', () => {
   it('refuses to write a log that a disk has spoilt, and says how it comes back', () => {
     const { events, ...records } = workroom().records
     const spoilt = new Map([...logBook(events), [SHEET, { lines: '{"id": "half of a li' }]])
-    expect(() => archiveFiles({ records, logs: spoilt, pixels: workroom().pixels })).toThrow(
+    expect(() => archiveContent({ records, logs: spoilt, pixels: workroom().pixels })).toThrow(
       expect.objectContaining({
         refusal: expect.objectContaining({
           code: 'unreadable-log',
@@ -98,6 +99,37 @@ describe('the archive', () => {
         }),
       }),
     )
+  })
+
+  it.each([
+    ['is gone', []],
+    ['is no picture any more', [[uuid(50), { original: strToU8('rubbish'), thumbnail: jpeg }]]],
+    ['has no small one', [[uuid(50), { original: jpeg, thumbnail: new Uint8Array() }]]],
+  ] as const)('is written and read though a picture %s', (_, pixels) => {
+    const { records } = workroom()
+    const bytes = writeArchive({ records, pixels: new Map(pixels) }, 'Test', T0)
+    expect(JSON.parse(strFromU8(unzipSync(bytes)['manifest.json']!)).without).toEqual([uuid(50)])
+    expect(readBack(bytes)).toEqual({ records, pixels: new Map() })
+  })
+
+  it('shares pictures out in their order, none twice, over no more archives than their limits ask for', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 40 })), (sizes) => {
+        const pictures = sizes.map((bytes, n) => [String(n), bytes] as const)
+        const parts = partsOf(pictures, { bytes: 60, pictures: 4 })
+        expect(parts.flat()).toEqual(pictures.map(([id]) => id))
+        const total = (part: readonly string[]) => part.reduce((sum, id) => sum + sizes[Number(id)]!, 0)
+        for (const [n, part] of parts.entries()) {
+          expect(part.length).toBeLessThanOrEqual(4)
+          expect(total(part)).toBeLessThanOrEqual(60)
+          const next = parts[n + 1]?.[0]
+          if (next) expect(part.length === 4 || total(part) + sizes[Number(next)]! > 60).toBe(true)
+        }
+      }),
+    )
+    expect(partsOf([], { bytes: 1, pictures: 1 })).toEqual([[]])
+    // One that is larger than the limit lies by itself.
+    expect(partsOf([['a', 1], ['b', 9], ['c', 1]], { bytes: 4, pictures: 9 })).toEqual([['a'], ['b'], ['c']]) // prettier-ignore
   })
 
   it('holds an empty workroom too', () => {

@@ -4,7 +4,7 @@ import { strFromU8, strToU8 } from 'fflate'
 import { z } from 'zod'
 import { CoreError } from '../errors'
 import { LIMITS, packZip, type ZipLimits } from '../formats/zip'
-import { Stamp } from './common'
+import { Id, Stamp } from './common'
 import { SheetEvent } from './event'
 import { eventsIn, lengthOf, logBook, type LogLines } from './logs'
 import { Holdings, RECORD_VERSION, type Photo, type WorkroomRecords } from './records'
@@ -16,6 +16,10 @@ export const Manifest = z.strictObject({
   recordVersion: z.int().min(1),
   writtenAt: Stamp,
   workroom: z.string().max(200),
+  /** Which of several archives this is: each holds every record and every log, and its share of the pictures. */
+  part: z.strictObject({ number: z.int().min(1), of: z.int().min(2) }).optional(),
+  /** Photographs whose pictures are not in this file: they lie in its other parts, or were gone. */
+  without: z.array(Id).optional(),
   /** Every other file of the archive, with its SHA-256 in hexadecimal. */
   files: z.record(
     z.string(),
@@ -61,20 +65,31 @@ const EXTENSION: Readonly<Record<Photo['mime'], string>> = {
 export const photoPath = (photo: Photo) => `photos/${photo.id}.${EXTENSION[photo.mime]}`
 export const thumbnailPath = (photo: Photo) => `thumbnails/${photo.id}.jpg`
 
+/** What an archive holds, but for its manifest. */
+export interface ArchiveContent {
+  /** By path. */
+  files: ReadonlyMap<string, Uint8Array>
+  /** Photographs whose pictures are not among them. */
+  without: string[]
+}
+
 /**
- * The files of an archive, but for its manifest, by path.
+ * Lays out an archive of a workroom and of as many of its pictures as are given.
  *
- * @throws CoreError `missing-file` for a photo without pixels; `unreadable-log` and `too-large` for what no import would
- *   take again.
+ * @throws CoreError `unreadable-log` and `too-large` for what no import would take again.
  */
-export function archiveFiles(workroom: Workroom, limits: ZipLimits = LIMITS): Map<string, Uint8Array> {
+export function archiveContent(workroom: Workroom, limits: ZipLimits = LIMITS): ArchiveContent {
   for (const [id, log] of workroom.logs) checkReadable(id, log, workroom.records)
   const files = new Map<string, Uint8Array>([['records.json', strToU8(recordsJson(workroom.records))]])
   for (const [i, text] of logTexts(workroom.logs.values()).entries())
     files.set(`logs/${String(i + 1).padStart(4, '0')}.jsonl`, strToU8(text))
+  const without: string[] = []
   for (const photo of workroom.records.photos) {
     const pixels = workroom.pixels.get(photo.id)
-    if (!pixels) throw missing(photoPath(photo))
+    if (!pixels || !isPicture(photo, pixels)) {
+      without.push(photo.id)
+      continue
+    }
     files.set(photoPath(photo), pixels.original)
     files.set(thumbnailPath(photo), pixels.thumbnail)
   }
@@ -82,10 +97,45 @@ export function archiveFiles(workroom: Workroom, limits: ZipLimits = LIMITS): Ma
   if (total > limits.totalBytes || files.size >= limits.entries)
     throw refuse(
       'too-large',
-      `This workroom comes to ${Math.ceil(total / 2 ** 20)} MiB in ${files.size} files, more than one archive holds.`,
-      'Take large photographs out of it, or add smaller ones.',
+      `This archive comes to ${Math.ceil(total / 2 ** 20)} MiB in ${files.size} files, more than one can hold.`,
+      'Remove for good what lies in the bin, then export again.',
     )
-  return files
+  return { files, without }
+}
+
+/** Whether what lies there is a picture still, of the kind that the photograph says. */
+export const isPicture = (photo: Photo, { original, thumbnail }: PhotoPixels): boolean =>
+  mimeOf(original) === photo.mime && mimeOf(thumbnail) === 'image/jpeg'
+
+/** Pictures that go into one archive: as many as a worker holds in its memory twice over, and its readers take. */
+export interface PartLimits {
+  bytes: number
+  pictures: number
+}
+const PART: PartLimits = { bytes: 2 ** 30, pictures: 20_000 }
+
+/**
+ * Shares pictures out over archives, in their order.
+ *
+ * @param pictures bytes of each with its small one, by photo.
+ * @returns photos by archive; one archive where there are none.
+ */
+export function partsOf(
+  pictures: Iterable<readonly [photoId: string, bytes: number]>,
+  most: PartLimits = PART,
+): string[][] {
+  let open: string[] = []
+  let bytes = 0
+  const parts = [open]
+  for (const [id, size] of pictures) {
+    if (open.length && (bytes + size > most.bytes || open.length >= most.pictures)) {
+      parts.push((open = []))
+      bytes = 0
+    }
+    open.push(id)
+    bytes += size
+  }
+  return parts
 }
 
 function checkReadable(id: string, log: LogLines, { sheets, paperRuns }: Holdings): void {
@@ -109,18 +159,22 @@ function checkReadable(id: string, log: LogLines, { sheets, paperRuns }: Holding
  * @param sums SHA-256 of each file in hexadecimal, by path.
  * @param workroomName shown to whoever opens it.
  * @param at moment of writing, milliseconds.
+ * @param part which of several it is.
  */
 export function packArchive(
-  files: ReadonlyMap<string, Uint8Array>,
+  { files, without }: ArchiveContent,
   sums: ReadonlyMap<string, string>,
   workroomName: string,
   at: number,
+  part?: Manifest['part'],
 ): Uint8Array {
   const manifest = {
     format: ARCHIVE_FORMAT,
     recordVersion: RECORD_VERSION,
     writtenAt: at,
     workroom: workroomName,
+    ...(part && { part }),
+    ...(without.length && { without }),
     files: Object.fromEntries(
       [...files].map(([path, bytes]) => [path, { bytes: bytes.length, sha256: sums.get(path) as string }]),
     ),
@@ -132,7 +186,7 @@ export function packArchive(
 /**
  * Writes a small workroom as one archive.
  *
- * @throws CoreError those of `archiveFiles`.
+ * @throws CoreError those of `archiveContent`.
  */
 export function writeArchive(
   { records, pixels }: { records: WorkroomRecords; pixels: Workroom['pixels'] },
@@ -141,8 +195,8 @@ export function writeArchive(
   limits?: ZipLimits,
 ): Uint8Array {
   const { events, ...holdings } = records
-  const files = archiveFiles({ records: holdings, logs: logBook(events), pixels }, limits)
-  return packArchive(files, sumsOf(files), workroomName, at)
+  const content = archiveContent({ records: holdings, logs: logBook(events), pixels }, limits)
+  return packArchive(content, sumsOf(content.files), workroomName, at)
 }
 
 /** Lines after which the next log begins a file of its own: a piece that is read in a part of a second. */

@@ -5,7 +5,7 @@ import {
   ARCHIVE_FORMAT,
   logTexts,
   Manifest,
-  mimeOf,
+  isPicture,
   missing,
   photoPath,
   RECORD_SCHEMAS,
@@ -37,8 +37,11 @@ export interface ReadRecords {
 /** A sound archive, with what each of its logs amounts to. */
 export interface ReadWorkroom {
   records: Holdings
+  /** Of those photographs whose pictures are in it: others lie in its other parts, or were gone when it was written. */
   pixels: ReadonlyMap<string, PhotoPixels>
   logs: ReadonlyMap<string, LogLook>
+  /** Which of several archives it is. */
+  part: Manifest['part']
 }
 
 /** The first version whose logs lie in files of their own. */
@@ -71,7 +74,7 @@ export function readArchive(bytes: Uint8Array, limits: ZipLimits = LIMITS): Read
   const logs = [...texts, ...oldLogs.map((text) => ['records.json', text] as const)].flatMap(([path, text]) =>
     soundLines(path, lookThroughLogs(text)),
   )
-  return { ...read, logs: tiedTogether(read.records, logs) }
+  return { ...read, logs: tiedTogether(read.records, logs), part: open.manifest.part }
 }
 
 /** Opens an archive that was listed. What its files hold is not looked at yet. */
@@ -121,11 +124,13 @@ export function* recordsIn(
   const records = yield* checkedRecords(lists)
 
   const pixels = new Map<string, PhotoPixels>()
+  const without = new Set(manifest.without)
   for (const photo of records.photos) {
+    if (without.has(photo.id)) continue
     const [original, thumbnail] = [files.get(photoPath(photo)), files.get(thumbnailPath(photo))]
     if (!original) throw missing(photoPath(photo))
     if (!thumbnail) throw missing(thumbnailPath(photo))
-    if (mimeOf(original) !== photo.mime || mimeOf(thumbnail) !== 'image/jpeg')
+    if (!isPicture(photo, { original, thumbnail }))
       throw refuse(
         'wrong-record',
         `The photograph ${photo.id} is not the kind of picture it says.`,
