@@ -65,6 +65,10 @@ const fieldSaid = (name: string) =>
 <template>
   <section ref="frame" class="ImportReport" aria-label="Import report">
     <h2>What this archive would bring</h2>
+    <p v-if="report.part">
+      Part {{ report.part.number }} of {{ report.part.of }}: each holds every record and its share of the
+      pictures. Bring in all of them, in whatever order.
+    </p>
     <table v-if="rows.length">
       <thead>
         <tr>
@@ -84,10 +88,6 @@ const fieldSaid = (name: string) =>
       </tbody>
     </table>
     <p v-if="same">{{ same === 1 ? 'One record is' : `${same} records are` }} here already, the same.</p>
-    <p v-if="report.part">
-      Part {{ report.part.number }} of {{ report.part.of }}: each holds every record and its share of the
-      pictures. Bring in all of them, in whatever order.
-    </p>
     <p v-if="report.missing">
       {{
         report.missing === 1

@@ -56,6 +56,7 @@ async function busy(
     notice.refuse(error, what)
   } finally {
     doing.value = ''
+    void storage.look()
   }
 }
 const stop = () => {
@@ -124,11 +125,14 @@ const tables = () =>
     saveFile(csv(logCsv(records, logs)), `ember-sheet-log-${day}.csv`)
   })
 onMounted(() => void storage.look())
-const megabytes = (bytes: number) => `${(bytes / 2 ** 20).toFixed(bytes < 2 ** 24 ? 1 : 0)} MB`
+const spaceSaid = (bytes: number) =>
+  bytes < 2 ** 30
+    ? `${(bytes / 2 ** 20).toFixed(bytes < 2 ** 24 ? 1 : 0)} MB`
+    : `${(bytes / 2 ** 30).toFixed(1)} GB`
 const room = computed(() =>
   storage.used === null || storage.quota === null
     ? ''
-    : `${megabytes(storage.used)} used of ${megabytes(storage.quota)} that this browser gives.`,
+    : `${spaceSaid(storage.used)} used of ${spaceSaid(storage.quota)} that this browser gives.`,
 )
 
 async function notify(isOn: boolean | string | number): Promise<void> {
@@ -158,7 +162,7 @@ useMarginNotes(() => [
   {
     title: 'The archive',
     lines: [
-      'One ZIP with every record as JSON and every picture as it was added. Any ZIP tool opens it; its format is documented in docs/formats.md.',
+      'A ZIP with every record as JSON and every picture as it was added; many pictures make several. Any ZIP tool opens it; its format is documented in docs/formats.md.',
       'Importing never overwrites: what differs is shown, and what is here stays unless you say otherwise.',
     ],
   },
