@@ -52,7 +52,7 @@ defineExpose({ check })
       </template>
     </div>
     <p v-if="found && !found.flaws.length" role="status">
-      {{ found.looked }} records, lines and pictures looked at: all as they were written.
+      {{ found.looked }} records, logs and pictures looked at: all as they were written.
     </p>
     <template v-if="found?.flaws.length">
       <p role="status" class="HealthCheck-flawed">
