@@ -104,7 +104,7 @@ test('an archive in two parts comes in, both chosen at once, and nothing of it i
   await report(page).getByRole('button', { name: 'Import' }).click()
   await expect(report(page)).toContainText('Part 2 of 2')
   await expect(report(page)).toContainText(
-    `${shares[1]!.length} pictures that are missing here come with it.`,
+    `${shares[1]!.length} pictures that are missing or damaged here come with it.`,
   )
   await report(page).getByRole('button', { name: 'Import' }).click()
   await expect(report(page)).toBeHidden()

@@ -89,7 +89,7 @@ test('what is stored is looked through: a picture that is gone and a list that l
   // An archive that has the picture gives it back, though its records are all here.
   await page.getByLabel('Archive file').setInputFiles(archive)
   const report = page.getByRole('region', { name: 'Import report' })
-  await expect(report).toContainText('A picture that is missing here comes with it.')
+  await expect(report).toContainText('A picture that is missing or damaged here comes with it.')
   await report.getByRole('button', { name: 'Import', exact: true }).click()
   await expect(page.getByText('Imported.')).toBeVisible()
   await page.getByRole('button', { name: 'Look through everything' }).click()

@@ -6,7 +6,7 @@ import { applyMerge, KINDS, planMerge, type Contents } from '@core/record/merge'
 import type { Holdings } from '@core/record/records'
 import { emptyRun } from '@core/process/run'
 import { bundleKey, ownerOf, type BundleRow } from './bundles'
-import { packsOf, picturedIds, storePictures } from './pictures'
+import { dropPictures, packsOf, picturedIds, storePictures } from './pictures'
 import { inPieces } from './pieces'
 import { stateEntry } from './standings'
 import type { WorkroomDb } from './workroomDb'
@@ -18,6 +18,14 @@ export type Pulse = () => void
 
 const tables = (db: WorkroomDb) =>
   [...KINDS.map((name) => db[name]), db.logBundles, db.standingBundles, db.packs, db.traces] as Table[]
+
+/** Pictures here that are not what they were. */
+export interface Damage {
+  /** Those of which something else lies in an archive than here. */
+  spoilt: readonly string[]
+  /** Those that cannot be read, among them and beside them. */
+  gone: ReadonlySet<string>
+}
 
 /** A workroom without its pictures. */
 export interface StoredContents extends Contents {
@@ -50,6 +58,7 @@ const PIECE = 1000
  * Writes what an archive brings, all of it or nothing.
  *
  * @param takeTheirs conflicts (see `conflictKey`) in which the archive's record replaces the one here.
+ * @param damage pictures here that are not what they were; the archive's take their place.
  * @param pulse throws to call it off; nothing is left of it then.
  */
 export async function writeImport(
@@ -58,6 +67,7 @@ export async function writeImport(
   takeTheirs: ReadonlySet<string>,
   progress: Progress = () => undefined,
   pulse: Pulse = () => undefined,
+  damage: Damage = { spoilt: [], gone: new Set() },
 ): Promise<void> {
   await db.transaction('rw', tables(db), async () => {
     // Worked out afresh: another window may have gone on since the archive was read.
@@ -65,7 +75,8 @@ export async function writeImport(
     const plan = planMerge(here, theirs)
     const { records, logs: taken } = applyMerge(plan, theirs, takeTheirs)
     const logs = taken.flatMap((id) => theirs.logs.get(id) ?? [])
-    // Those too whose photographs are here already: they lay in another part of the archive, or went missing.
+    // Those too whose photographs are here already: they lay in another part of the archive, or came to harm.
+    await dropPictures(db, damage.spoilt, damage.gone)
     const have = await picturedIds(db)
     const pictures = [...theirs.pixels].flatMap(([id, pixels]) => (have.has(id) ? [] : [{ id, ...pixels }]))
     const total = KINDS.reduce((sum, kind) => sum + records[kind].length, 0) + pictures.length + logs.length

@@ -60,9 +60,17 @@ const lengthsOf = (span: Spans | undefined) =>
 export const picturedIds = async (db: WorkroomDb): Promise<Set<string>> =>
   new Set((await db.packs.orderBy('photoIds').keys()) as string[])
 
-/** Removes pictures for good. What else lies in their packs is packed anew, so that nothing of them stays on the disk. */
-export async function dropPictures(db: WorkroomDb, ids: readonly string[]): Promise<void> {
-  const going = new Set(ids)
+/**
+ * Removes pictures for good. What else lies in their packs is packed anew, so that nothing of them stays on the disk.
+ *
+ * @param gone pictures of which nothing can be read: they cannot be packed anew.
+ */
+export async function dropPictures(
+  db: WorkroomDb,
+  ids: readonly string[],
+  gone: ReadonlySet<string> = new Set(),
+): Promise<void> {
+  const going = new Set([...ids, ...gone])
   for (const { id: pack, photoIds, spans, bytes } of await db.packs
     .where('photoIds')
     .anyOf(ids)

@@ -16,9 +16,9 @@ import { planMerge, summaryOf, type MergeSummary } from '@core/record/merge'
 import { picturedIds } from '../data/pictures'
 import { inPieces } from '../data/pieces'
 import { rebuildStandings } from '../data/standings'
-import { calledOff, contentsOf, writeImport } from '../data/holdings'
+import { calledOff, contentsOf, writeImport, type Damage } from '../data/holdings'
 import { WorkroomDb } from '../data/workroomDb'
-import { eachPicture, writeParts } from './archiveParts'
+import { damageOf, eachPicture, writeParts } from './archiveParts'
 import { LogReaders } from './logReaders'
 import type { LogsAnswer, LogsQuestion } from './logs.worker'
 import { sumsOfAll } from './sums'
@@ -44,7 +44,7 @@ export type ArchiveWord =
 export interface ReadReport {
   summary: MergeSummary
   part: Manifest['part']
-  /** Photographs that are here without their pictures, which lie in the archive: they come whatever is chosen. */
+  /** Photographs here whose pictures are missing or damaged, and lie in the archive: they come whatever is chosen. */
   missing: number
   /** Photographs whose pictures are neither here nor in the archive. */
   bare: number
@@ -52,7 +52,7 @@ export interface ReadReport {
 
 // The name of the worker says which workroom it is for: the demo's, or one's own.
 const db = new WorkroomDb(self.name)
-let held: ReadWorkroom | null = null
+let held: (ReadWorkroom & { damage: Damage }) | null = null
 let isStopped = false
 
 const say = (word: ArchiveWord) => postMessage(word)
@@ -91,17 +91,16 @@ async function run<Result>(
 
 async function read(file: Blob): Promise<void> {
   const readers = new LogReaders()
-  try {
-    held = await wholeArchive(file, readers)
-  } finally {
-    readers.leave()
-  }
+  const theirs = await wholeArchive(file, readers).finally(() => readers.leave())
   progress(0.95, 'comparing')
   await breathe()
   const here = await contentsOf(db)
   const have = await picturedIds(db)
   const known = new Set(here.records.photos.map((photo) => photo.id))
-  const { pixels, part } = held
+  const { pixels, part } = theirs
+  const damage = await damageOf(db, here.records.photos, pixels, { progress, pulse, breathe })
+  held = { ...theirs, damage }
+  for (const id of damage.spoilt) have.delete(id)
   const absent = held.records.photos.filter(({ id }) => !have.has(id))
   const missing = absent.filter(({ id }) => known.has(id) && pixels.has(id)).length
   const bare = absent.filter(({ id }) => !pixels.has(id)).length
@@ -233,7 +232,7 @@ async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Prom
     case 'read':
       return read(question.file)
     case 'take':
-      if (held) await writeImport(db, held, new Set(question.theirs), progress, pulse)
+      if (held) await writeImport(db, held, new Set(question.theirs), progress, pulse, held.damage)
       held = null
       return say({ word: 'done' })
     case 'write':

@@ -1,19 +1,21 @@
 import 'fake-indexeddb/auto'
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex } from '@noble/hashes/utils.js'
 import { jpeg, T0, uuid, workroom } from '@core/fixtures/workroom'
 import { writeArchive } from '@core/record/archive'
 import { readArchive, type ReadWorkroom } from '@core/record/archiveReading'
 import { eventsIn } from '@core/record/logs'
-import { calledOff, contentsOf, writeImport } from '../data/holdings'
+import { calledOff, contentsOf, writeImport, type Damage } from '../data/holdings'
 import { picturesIn } from '../data/pictures'
 import { WorkroomDb } from '../data/workroomDb'
-import { writeParts, type Pace } from './archiveParts'
+import { damageOf, writeParts, type Pace } from './archiveParts'
 
 const PHOTOS = [50, 51, 52, 53, 54].map(uuid)
+const bytesOf = (n: number) => new Uint8Array([...jpeg, n])
 /** The workroom with five photographs, each of bytes of its own. */
 function room() {
   const { records, pixels } = workroom()
   const [photo] = records.photos
-  const bytesOf = (n: number) => new Uint8Array([...jpeg, n])
   records.photos = PHOTOS.map((id, n) => ({ ...photo!, id, bytes: bytesOf(n).length }))
   for (const [n, id] of PHOTOS.entries()) pixels.set(id, { original: bytesOf(n), thumbnail: jpeg })
   return { records, pixels }
@@ -99,9 +101,15 @@ describe('an archive in parts', () => {
   })
 
   it('is written though the whole file of pictures is gone', async () => {
-    jest.spyOn(Blob.prototype, 'arrayBuffer').mockRejectedValueOnce(new Error('gone'))
+    const reading = jest.spyOn(Blob.prototype, 'arrayBuffer').mockRejectedValue(new Error('gone'))
     const { files, bare } = await writeParts(db, about, pace)
+    reading.mockRestore()
     expect([files.length, bare]).toEqual([1, 5])
+  })
+
+  it('asks a slow disk twice before it takes a file for gone', async () => {
+    jest.spyOn(Blob.prototype, 'arrayBuffer').mockRejectedValueOnce(new Error('busy'))
+    expect((await writeParts(db, about, pace)).bare).toBe(0)
   })
 
   it('can be called off between two pieces', async () => {
@@ -118,5 +126,61 @@ describe('an archive in parts', () => {
     expect(shares).toEqual([...shares].sort((a, b) => a - b))
     expect(shares.at(-1)).toBeLessThanOrEqual(1)
     expect(shares.length).toBeGreaterThan(6)
+  })
+})
+
+describe('pictures that a disk has spoilt', () => {
+  const archive = () => readArchive(writeArchive(room(), 'Test', T0))
+  const summed = () =>
+    room().records.photos.map((photo, n) => ({ ...photo, sha256: bytesToHex(sha256(bytesOf(n))) }))
+  const damage = (photos = room().records.photos, theirs = archive()) =>
+    damageOf(db, photos, theirs.pixels, pace)
+  /** Writes other bytes over the file in which all pictures lie. */
+  const overwrite = async (change: (bytes: Uint8Array) => Uint8Array) => {
+    const [row] = await db.packs.toArray()
+    const bytes = new Uint8Array(await row!.bytes.arrayBuffer())
+    await db.packs.put({ ...row!, bytes: new Blob([change(bytes) as Uint8Array<ArrayBuffer>]) })
+  }
+  const mended = async (found: Damage, theirs = archive()) => {
+    await writeImport(db, theirs, new Set(), undefined, undefined, found)
+    return picturesOf(db)
+  }
+  const whole = new Map(PHOTOS.map((id, n) => [id, [...bytesOf(n)]]))
+
+  it('are none where none is', async () => {
+    expect(await damage(summed())).toEqual({ spoilt: [], gone: new Set() })
+  })
+
+  it('one that changed is told by its sum, and gets the archive’s in its place', async () => {
+    await overwrite((bytes) => { bytes[8] = 77; return bytes }) // prettier-ignore
+    expect(await damage()).toEqual({ spoilt: [], gone: new Set() })
+    const found = await damage(summed())
+    expect(found).toEqual({ spoilt: [PHOTOS[0]], gone: new Set() })
+    expect(await mended(found)).toEqual(whole)
+  })
+
+  it('one that is no picture any more, and those that were cut off', async () => {
+    await overwrite((bytes) => { bytes[0] = 0; return bytes.slice(0, 60) }) // prettier-ignore
+    const found = await damage()
+    expect(found.spoilt).toEqual([PHOTOS[0], PHOTOS[3], PHOTOS[4]])
+    expect(await mended(found)).toEqual(whole)
+  })
+
+  it('a file that is gone: what the archive has comes back, and what it has not is gone', async () => {
+    const [part] = (await written(TWO)).parts
+    const reading = jest.spyOn(Blob.prototype, 'arrayBuffer').mockRejectedValue(new Error('gone'))
+    const found = await damage(room().records.photos, part)
+    reading.mockRestore()
+    expect(found).toEqual({ spoilt: PHOTOS.slice(0, 2), gone: new Set(PHOTOS) })
+    expect(await mended(found, part)).toEqual(new Map([...whole].slice(0, 2)))
+  })
+
+  it('the archive’s is not taken where it is not what was added either', async () => {
+    await overwrite((bytes) => { bytes[8] = 77; return bytes }) // prettier-ignore
+    const other = room()
+    other.pixels.set(PHOTOS[0]!, { original: new Uint8Array([...jpeg, 88]), thumbnail: jpeg })
+    expect((await damage(summed(), readArchive(writeArchive(other, 'Test', T0)))).spoilt).toEqual([])
+    other.pixels.set(PHOTOS[0]!, { original: new Uint8Array([...jpeg, 8, 8]), thumbnail: jpeg })
+    expect((await damage(summed(), readArchive(writeArchive(other, 'Test', T0)))).spoilt).toEqual([])
   })
 })

@@ -1,8 +1,16 @@
-import { archiveContent, packArchive, partsOf, type PartLimits, type PhotoPixels } from '@core/record/archive'
-import { contentsOf, type Progress } from '../data/holdings'
+import {
+  archiveContent,
+  isPicture,
+  packArchive,
+  partsOf,
+  type PartLimits,
+  type PhotoPixels,
+} from '@core/record/archive'
+import type { Photo } from '@core/record/records'
+import { contentsOf, type Damage, type Progress } from '../data/holdings'
 import { pictureSizes } from '../data/pictures'
 import type { WorkroomDb } from '../data/workroomDb'
-import { sumsOfAll } from './sums'
+import { sumOf, sumsOfAll } from './sums'
 
 /** How long work says how far it is, and lets itself be called off. */
 export interface Pace {
@@ -72,7 +80,11 @@ export async function eachPicture(
   for (const [i, packId] of packs.entries()) {
     const pack = await db.packs.get(packId)
     if (!pack || (wanted && !pack.photoIds.some((id) => wanted.has(id)))) continue
-    const bytes = await pack.bytes.arrayBuffer().catch(() => new ArrayBuffer(0))
+    const read = () => pack.bytes.arrayBuffer()
+    // A disk that is slow to answer is asked a second time before its file is taken for gone.
+    const bytes = await read()
+      .catch(read)
+      .catch(() => new ArrayBuffer(0))
     for (const [n, id] of pack.photoIds.entries()) {
       const span = pack.spans[n]
       const part = ([start, end]: readonly [number, number]) => new Uint8Array(bytes).subarray(start, end)
@@ -81,4 +93,40 @@ export async function eachPicture(
     progress(from + ((to - from) * (i + 1)) / packs.length, 'looking at pictures')
     await breathe()
   }
+}
+
+/**
+ * Looks which pictures here an archive can mend: those that cannot be read, are cut short or have changed.
+ *
+ * @param theirs pictures of the archive, by photo.
+ */
+export async function damageOf(
+  db: WorkroomDb,
+  photos: readonly Photo[],
+  theirs: ReadonlyMap<string, PhotoPixels>,
+  pace: Pace,
+): Promise<Damage> {
+  const spoilt: string[] = []
+  const gone = new Set<string>()
+  /** Here and there they differ; the sum that was taken when the picture was added tells which of them changed. */
+  const doubtful: { photo: Photo; here: Uint8Array; there: Uint8Array }[] = []
+  const byId = new Map(photos.map((photo) => [photo.id, photo]))
+  const look = (id: string, here: PhotoPixels) => {
+    if (!here.original.length) gone.add(id)
+    const [photo, there] = [byId.get(id), theirs.get(id)]
+    if (!photo || there?.original.length !== photo.bytes) return
+    if (here.original.length !== photo.bytes || !isPicture(photo, here)) spoilt.push(id)
+    else if (photo.sha256 !== undefined && !isSame(here.original, there.original))
+      doubtful.push({ photo, here: here.original, there: there.original })
+  }
+  await eachPicture(db, look, pace, 0.95, 0.99, new Set(theirs.keys()))
+  for (const { photo, here, there } of doubtful)
+    if ((await sumOf(here)) !== photo.sha256 && (await sumOf(there)) === photo.sha256) spoilt.push(photo.id)
+  return { spoilt, gone }
+}
+
+/** In a plain loop: there may be a thousand million of them. */
+function isSame(a: Uint8Array, b: Uint8Array): boolean {
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false
+  return a.length === b.length
 }

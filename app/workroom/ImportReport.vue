@@ -91,8 +91,8 @@ const fieldSaid = (name: string) =>
     <p v-if="report.missing">
       {{
         report.missing === 1
-          ? 'A picture that is missing here comes with it.'
-          : `${report.missing} pictures that are missing here come with it.`
+          ? 'A picture that is missing or damaged here comes with it.'
+          : `${report.missing} pictures that are missing or damaged here come with it.`
       }}
     </p>
     <p v-if="report.bare">
