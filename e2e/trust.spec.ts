@@ -1,10 +1,19 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
+import {
+  cpSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
-import { DEMO_ADDRESS, OWN_ADDRESS } from './browser.ts'
+import { chromium, expect, test, type Page } from '@playwright/test'
+import { CHROMIUM, DEMO_ADDRESS, FLAGS, OWN_ADDRESS } from './browser.ts'
 import { storedEvents } from './storage.ts'
 import { open, photograph, plan, turnTo } from './workroom.ts'
 
@@ -100,6 +109,57 @@ test('what is stored is looked through: a picture that is gone and a list that l
   void tables
   const download = await tables[0]!
   expect(readFileSync(await download.path(), 'utf8')).toContain('Lamp-room lens')
+})
+
+test('files that the browser has lost: named, the rest exported, and all of it back from an archive', async () => {
+  test.setTimeout(120_000)
+  const profile = mkdtempSync(join(tmpdir(), 'ember-lost-'))
+  const start = async () => {
+    const context = await chromium.launchPersistentContext(profile, { executablePath: CHROMIUM, args: FLAGS })
+    const page = await context.newPage()
+    await open(page, `${DEMO_ADDRESS}/workroom`)
+    return { context, page }
+  }
+  const lookThrough = (page: Page) => page.getByRole('button', { name: 'Look through everything' }).click()
+  try {
+    const first = await start()
+    await expect(first.page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveCount(
+      6,
+    )
+    const exported = first.page.waitForEvent('download')
+    await first.page.getByRole('button', { name: 'Export everything' }).click()
+    const archive = readFileSync(await (await exported).path())
+    await first.context.close()
+    // What is large lies in files beside the database: the logs in one, the pictures in another.
+    const files = readdirSync(profile, { recursive: true, encoding: 'utf8' })
+      .filter((path) => path.includes('.indexeddb.blob'))
+      .map((path) => join(profile, path))
+      .filter((path) => statSync(path).isFile())
+    expect(files.length).toBeGreaterThan(1)
+    for (const file of files) rmSync(file)
+
+    const { context, page } = await start()
+    // Clocks and lists are there all the same.
+    await expect(page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveCount(6)
+    await lookThrough(page)
+    await expect(page.getByText('The log of sheet 22 is gone.')).toBeVisible()
+    await expect(page.getByText('The picture of a photograph is gone.').first()).toBeVisible()
+    await page.getByRole('button', { name: 'Export everything' }).click()
+    await expect(page.getByText(/25 logs are lost and not in it: keep the last archive too/)).toBeVisible()
+    await page
+      .getByLabel('Archive file')
+      .setInputFiles({ name: 'archive.zip', mimeType: 'application/zip', buffer: archive })
+    await page
+      .getByRole('region', { name: 'Import report' })
+      .getByRole('button', { name: 'Import', exact: true })
+      .click()
+    await expect(page.getByText('Imported.')).toBeVisible()
+    await lookThrough(page)
+    await expect(page.getByText(/looked at: all as they were written/)).toBeVisible()
+    await context.close()
+  } finally {
+    rmSync(profile, { recursive: true, force: true })
+  }
 })
 
 test('a full disk: said, nothing half written, and written with its own moment once there is room', async ({

@@ -1,6 +1,7 @@
 import { CoreError } from '@core/errors'
 import type { Flaw } from '@core/record/integrity'
 import type { ArchiveQuestion, ArchiveWord, ReadReport } from '../workers/archive.worker'
+import type { Written } from '../workers/archiveParts'
 import { startWorker } from '../workers/start'
 import { sayBroughtIn } from './broughtIn'
 import { db, isDemo } from './db'
@@ -57,25 +58,24 @@ async function once<Word extends ArchiveWord['word']>(
   }
 }
 
-/**
- * The whole workroom as an archive, in several files where its pictures are more than one holds.
- *
- * @returns the files, and how many photographs have no picture any more.
- */
-export async function exportArchive(
-  progress?: Progress,
-  signal?: AbortSignal,
-): Promise<{ files: { file: Blob; name: string }[]; bare: number }> {
+/** An archive in its files, and what could not go into it. */
+export interface Exported extends Omit<Written, 'files'> {
+  files: { file: Blob; name: string }[]
+}
+
+/** The whole workroom as an archive, in several files where its pictures are more than one holds. */
+export async function exportArchive(progress?: Progress, signal?: AbortSignal): Promise<Exported> {
   const at = Date.now()
   const room = isDemo ? 'Demo workroom' : 'Workroom'
-  const { files, bare } = await once({ act: 'write', name: room, at }, 'written', progress, signal)
+  const { written } = await once({ act: 'write', name: room, at }, 'written', progress, signal)
   const name = `ember-sheet-${new Date(at).toISOString().slice(0, 10)}`
+  const { length } = written.files
   return {
-    files: files.map((file, i) => ({
+    ...written,
+    files: written.files.map((file, i) => ({
       file,
-      name: files.length > 1 ? `${name}-part-${i + 1}-of-${files.length}.zip` : `${name}.zip`,
+      name: length > 1 ? `${name}-part-${i + 1}-of-${length}.zip` : `${name}.zip`,
     })),
-    bare,
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Table } from 'dexie'
+import { CoreError } from '@core/errors'
 import { inPieces } from './pieces'
 
 /**
@@ -18,6 +19,13 @@ const TOGETHER = 50
 export const bundleKey = (sheetId: string, revision: string | number) => `${sheetId}/${revision}`
 export const ownerOf = (key: string) => key.slice(0, key.indexOf('/'))
 
+/** What can be read of all bundles. */
+export interface Legible {
+  texts: [sheetId: string, text: string][]
+  /** Sheets whose text lies in a row that was left out. */
+  lost: string[]
+}
+
 /** A table of bundles, asked by sheet. Every method may be called within a transaction that has the table. */
 export class Bundles {
   constructor(readonly table: Table<BundleRow, string>) {}
@@ -26,13 +34,17 @@ export class Bundles {
     return (await this.textsOf([sheetId])).get(sheetId)
   }
 
-  /** The texts of some sheets, for as many of them as have one. */
+  /**
+   * The texts of some sheets, for as many of them as have one.
+   *
+   * @throws CoreError `lost-file`: nobody may go on from a text that cannot be read as if there were none.
+   */
   async textsOf(sheetIds: readonly string[]): Promise<Map<string, string>> {
     const texts = new Map<string, string>()
-    for (const row of await this.rowsOf(sheetIds))
-      for (const [i, key] of row.keys.entries()) texts.set(ownerOf(key), row.texts[i] as string)
     const wanted = new Set(sheetIds)
-    return new Map([...texts].filter(([id]) => wanted.has(id)))
+    for (const row of await this.rowsOf(sheetIds))
+      for (const [id, text] of textsIn(row)) if (wanted.has(id)) texts.set(id, text)
+    return texts
   }
 
   /** Writes the text of one sheet in place of the one it had. */
@@ -53,6 +65,7 @@ export class Bundles {
     )
   }
 
+  /** @throws CoreError `lost-file`, where what lies beside them cannot be laid elsewhere. */
   async drop(sheetIds: readonly string[]): Promise<void> {
     if (!sheetIds.length) return
     const going = new Set(sheetIds)
@@ -71,15 +84,70 @@ export class Bundles {
     return keys.map((key) => [ownerOf(key), key])
   }
 
-  /** Every text, a row at a time. */
+  /** Every text that can be read, a row at a time; outside of any transaction. */
   async *pieces(): AsyncGenerator<[sheetId: string, text: string][]> {
     for (const id of await this.table.toCollection().primaryKeys()) {
-      const row = await this.table.get(id)
-      if (row) yield row.keys.map((key, i) => [ownerOf(key), row.texts[i] as string])
+      const row = await this.legibleRow(id)
+      if (row) yield textsIn(row)
     }
   }
 
-  private rowsOf(sheetIds: readonly string[]): Promise<BundleRow[]> {
+  /**
+   * Every text.
+   *
+   * @param lostRows rows to leave out, see there.
+   */
+  async legible(lostRows: readonly string[] = []): Promise<Legible> {
+    if (!lostRows.length) return { texts: (await this.table.toArray()).flatMap(textsIn), lost: [] }
+    const lost = new Set(lostRows)
+    // One by one: a walk over the others would step on those that are lost.
+    const ids = (await this.table.toCollection().primaryKeys()).filter((id) => !lost.has(id))
+    const keys = await this.revisions()
+    const rows = ids.length ? await this.table.bulkGet(ids) : []
+    const texts = rows.flatMap((row) => (row ? textsIn(row) : []))
+    const read = new Set(texts.map(([id]) => id))
+    return { texts, lost: keys.flatMap(([id]) => (read.has(id) ? [] : [id])) }
+  }
+
+  /**
+   * Rows of which the browser has lost the file: it lays large ones into files of their own. To be asked outside of any
+   * transaction, which a row that cannot be read brings to its end.
+   */
+  async lostRows(): Promise<string[]> {
+    const lost: string[] = []
+    for (const id of await this.table.toCollection().primaryKeys())
+      if (!(await this.legibleRow(id))) lost.push(id)
+    return lost
+  }
+
+  /** Lets go of rows that are lost. */
+  forget(lostRows: readonly string[]): PromiseLike<void> {
+    return this.table.bulkDelete([...lostRows])
+  }
+
+  /** A disk that is slow to answer is asked a second time before its file is taken for lost. */
+  private legibleRow(id: string): PromiseLike<BundleRow | undefined> {
+    const read = () => this.table.get(id)
+    return read()
+      .catch(read)
+      .catch(() => undefined)
+  }
+
+  private rowsOf(sheetIds: readonly string[]): PromiseLike<BundleRow[]> {
+    return this.rangesOf(sheetIds)
+      .toArray()
+      .catch(() => {
+        throw new CoreError({
+          code: 'lost-file',
+          field: 'log',
+          problem: 'What was written of this sheet cannot be read: the browser has lost the file it lay in.',
+          remedy:
+            'At Workroom, look through everything, then import your last export: it overwrites nothing that is sound.',
+        })
+      })
+  }
+
+  private rangesOf(sheetIds: readonly string[]) {
     // A slash is followed by nought, so that whatever comes after the slash lies between the two.
     return this.table
       .where('keys')
@@ -88,6 +156,8 @@ export class Bundles {
         { includeLowers: true, includeUppers: false },
       )
       .distinct()
-      .toArray()
   }
 }
+
+const textsIn = ({ keys, texts }: BundleRow) =>
+  keys.map((key, i): [sheetId: string, text: string] => [ownerOf(key), texts[i] as string])

@@ -426,6 +426,93 @@ describe('pictures', () => {
   })
 })
 
+describe('files that the browser has lost', () => {
+  /** Answers for a table as a browser does that has lost the file of every row. */
+  const lose = (table: typeof data.db.logBundles) => {
+    const lost = () => Dexie.Promise.reject(new Error('Data lost due to missing file')) as never
+    let collection = table.toCollection()
+    while (!Object.hasOwn(collection, 'toArray')) collection = Object.getPrototypeOf(collection)
+    const { toArray } = collection
+    const spies = [
+      jest.spyOn(table, 'get').mockImplementation(lost),
+      jest.spyOn(collection, 'toArray').mockImplementation(function (this: object, ...rest) {
+        const { table: asked } = (this as { _ctx: { table: { name: string } } })._ctx
+        return asked.name === table.name ? lost() : (toArray.apply(this as never, rest as never) as never)
+      }),
+    ]
+    return () => spies.forEach((spy) => spy.mockRestore())
+  }
+  const theirs = () => readBack(workroom())
+  const runId = workroom().records.paperRuns[0]!.id
+  beforeEach(() => data.writeImport(data.db, theirs(), new Set()))
+
+  it('of logs: nobody goes on from them as if there were none', async () => {
+    const find = lose(data.db.logBundles)
+    await expect(data.logOf(SHEET)).rejects.toThrow(refusing('lost-file'))
+    await expect(data.append(SHEET, drop)).rejects.toThrow(refusing('lost-file'))
+    await expect(data.db.logs.drop([SHEET])).rejects.toThrow(refusing('lost-file'))
+    find()
+    expect(await data.logOf(SHEET)).toEqual(ofSheet(workroom().records.events))
+    await data.db.logs.drop([SHEET])
+    await expect(data.append(SHEET, { type: 'noted', text: 'on it goes' })).rejects.toThrow(
+      refusing('log-gone'),
+    )
+  })
+
+  it('of logs: all the rest is read, and an archive brings them back', async () => {
+    const find = lose(data.db.logBundles)
+    const rows = { logs: await data.db.logs.lostRows(), standings: [] }
+    find()
+    const here = await data.contentsOf(data.db, rows)
+    expect([here.logs.size, here.standings.size]).toEqual([0, 2])
+    expect(here.records.sheets).toEqual(workroom().records.sheets)
+    expect(here.lost.logs.sort()).toEqual([SHEET, runId].sort())
+    await data.writeImport(data.db, theirs(), new Set(), undefined, undefined, {
+      spoilt: [],
+      gone: new Set(),
+      rows,
+    })
+    expect(await data.logOf(SHEET)).toEqual(ofSheet(workroom().records.events))
+    const after = await data.contentsOf(data.db)
+    expect([after.logs.size, after.lost.logs]).toEqual([2, []])
+    expect(after.standings).toEqual(here.standings)
+  })
+
+  it('of standings: the logs tell the same, and they can be made anew', async () => {
+    const before = await data.contentsOf(data.db)
+    const find = lose(data.db.standingBundles)
+    const states = new Map<string, RunState>()
+    for await (const piece of data.standingsOf(data.db).pieces())
+      for (const [id, state] of piece) states.set(id, state)
+    const here = await data.legibleContents(data.db)
+    const lostRows = await data.db.standings.lostRows()
+    find()
+    expect(states.get(SHEET)).toEqual(await stateOf())
+    expect([here.logs.size, here.standings.size, here.lost.standings.length]).toEqual([2, 0, 2])
+    await data.db.standings.forget(lostRows)
+    await data.standingsAnew(data.db, here.lost.standings)
+    expect(await data.contentsOf(data.db)).toEqual(before)
+  })
+
+  it('of standings: an import makes anew what it does not bring', async () => {
+    const before = await data.contentsOf(data.db)
+    const find = lose(data.db.standingBundles)
+    const { lost } = await data.legibleContents(data.db)
+    find()
+    await data.writeImport(data.db, theirs(), new Set(), undefined, undefined, {
+      spoilt: [],
+      gone: new Set(),
+      rows: lost.rows,
+    })
+    expect(await data.contentsOf(data.db)).toEqual(before)
+  })
+
+  it('what fails for another reason still fails', async () => {
+    jest.spyOn(data.db.sheets, 'toArray').mockRejectedValue(new Error('out of order') as never)
+    await expect(data.legibleContents(data.db)).rejects.toThrow('out of order')
+  })
+})
+
 describe('the tables', () => {
   it('list a log in its order, and of one sheet only', async () => {
     const [a, b] = [logOf(wholeJob, uuid(1)), logOf(wholeJob.slice(0, 3), uuid(2))]

@@ -5,10 +5,10 @@ import { lengthOf, type LogLines } from '@core/record/logs'
 import { applyMerge, KINDS, planMerge, type Contents } from '@core/record/merge'
 import type { Holdings } from '@core/record/records'
 import { emptyRun } from '@core/process/run'
-import { bundleKey, ownerOf, type BundleRow } from './bundles'
+import { bundleKey, type Legible } from './bundles'
 import { dropPictures, packsOf, picturedIds, storePictures } from './pictures'
 import { inPieces } from './pieces'
-import { stateEntry } from './standings'
+import { rebuildStandings, stateEntry } from './standings'
 import type { WorkroomDb } from './workroomDb'
 
 /** How far long work has come, 0 to 1, and what it is doing. */
@@ -19,37 +19,65 @@ export type Pulse = () => void
 const tables = (db: WorkroomDb) =>
   [...KINDS.map((name) => db[name]), db.logBundles, db.standingBundles, db.packs, db.traces] as Table[]
 
-/** Pictures here that are not what they were. */
+/** What a disk has done to what is here. */
 export interface Damage {
-  /** Those of which something else lies in an archive than here. */
+  /** Pictures of which something else lies in an archive than here. */
   spoilt: readonly string[]
-  /** Those that cannot be read, among them and beside them. */
+  /** Pictures that cannot be read, among them and beside them. */
   gone: ReadonlySet<string>
+  /** What lay in them comes back, as far as the archive has it. */
+  rows: LostRows
 }
+
+/** Rows of which the browser has lost the file. */
+interface LostRows {
+  logs: readonly string[]
+  standings: readonly string[]
+}
+const NO_ROWS: LostRows = { logs: [], standings: [] }
 
 /** A workroom without its pictures. */
 export interface StoredContents extends Contents {
   /** What each log amounts to, as JSON. */
   standings: Map<string, string>
+  /** Sheets and treatments whose log, or whose standing, is lost. */
+  lost: { logs: string[]; standings: string[]; rows: LostRows }
 }
 
-/** Every record and log of a workroom, as one moment saw them. */
-export function contentsOf(db: WorkroomDb): Promise<StoredContents> {
+/**
+ * Every record and log of a workroom, as one moment saw them.
+ *
+ * @param rows what is not to be read, since nothing would be.
+ */
+export function contentsOf(db: WorkroomDb, rows: LostRows = NO_ROWS): Promise<StoredContents> {
   return db.transaction('r', tables(db), async () => {
     const lists = await Promise.all(KINDS.map(async (name) => [name, await (db[name] as Table).toArray()]))
-    const logs = textsIn(await db.logBundles.toArray())
+    const [logs, standings] = await Promise.all([
+      db.logs.legible(rows.logs),
+      db.standings.legible(rows.standings),
+    ])
     return {
       records: Object.fromEntries(lists) as Holdings,
-      logs: new Map(logs.map(([id, lines]): [string, LogLines] => [id, { lines }])),
-      standings: new Map(textsIn(await db.standingBundles.toArray())),
+      logs: new Map(inOrder(logs).map(([id, lines]): [string, LogLines] => [id, { lines }])),
+      standings: new Map(inOrder(standings)),
+      lost: { logs: logs.lost, standings: standings.lost, rows },
     }
   })
 }
+
+/** What of a workroom can be read, where the browser has lost some of its files. */
+export async function legibleContents(db: WorkroomDb): Promise<StoredContents> {
+  try {
+    return await contentsOf(db)
+  } catch (error) {
+    const rows = { logs: await db.logs.lostRows(), standings: await db.standings.lostRows() }
+    if (!rows.logs.length && !rows.standings.length) throw error
+    return contentsOf(db, rows)
+  }
+}
+
 /** In the order of identities, as tables give their rows: what lies with what in a bundle is nobody's business. */
-const textsIn = (rows: readonly BundleRow[]) =>
-  rows
-    .flatMap(({ keys, texts }) => keys.map((key, i) => [ownerOf(key), texts[i] as string] as const))
-    .sort(([a], [b]) => (a < b ? -1 : 1))
+const inOrder = ({ texts }: Legible) => texts.sort(([a], [b]) => (a < b ? -1 : 1))
 
 /** Rows written at once: few enough that progress is seen and a stop is heard. */
 const PIECE = 1000
@@ -58,7 +86,7 @@ const PIECE = 1000
  * Writes what an archive brings, all of it or nothing.
  *
  * @param takeTheirs conflicts (see `conflictKey`) in which the archive's record replaces the one here.
- * @param damage pictures here that are not what they were; the archive's take their place.
+ * @param damage what came to harm here; what the archive has of it takes its place.
  * @param pulse throws to call it off; nothing is left of it then.
  */
 export async function writeImport(
@@ -67,11 +95,11 @@ export async function writeImport(
   takeTheirs: ReadonlySet<string>,
   progress: Progress = () => undefined,
   pulse: Pulse = () => undefined,
-  damage: Damage = { spoilt: [], gone: new Set() },
+  damage: Damage = { spoilt: [], gone: new Set(), rows: NO_ROWS },
 ): Promise<void> {
   await db.transaction('rw', tables(db), async () => {
     // Worked out afresh: another window may have gone on since the archive was read.
-    const here = await contentsOf(db)
+    const here = await contentsOf(db, damage.rows)
     const plan = planMerge(here, theirs)
     const { records, logs: taken } = applyMerge(plan, theirs, takeTheirs)
     const logs = taken.flatMap((id) => theirs.logs.get(id) ?? [])
@@ -100,9 +128,16 @@ export async function writeImport(
       const replaced = (records[name] as { id: string }[]).filter((row) => !isNew.has(row.id))
       await write(inPieces(replaced, PIECE), (piece) => (db[name] as Table).bulkPut(piece))
     }
-    const before = logs
-      .map(({ sheetId }) => sheetId)
-      .filter((id) => here.logs.has(id) || here.standings.has(id))
+    const coming = new Set(logs.map(({ sheetId }) => sheetId))
+    const { lost } = here
+    // What lay beside what comes back is lost as well; what is shown of it stays, and tells that its log is gone.
+    if (lost.logs.some((id) => coming.has(id))) await db.logs.forget(lost.rows.logs)
+    await db.standings.forget(lost.rows.standings)
+    await rebuildStandings(
+      db,
+      lost.standings.filter((id) => here.logs.has(id) && !coming.has(id)),
+    )
+    const before = [...coming].filter((id) => here.logs.has(id) || here.standings.has(id))
     await db.logs.drop(before)
     await db.standings.drop(before)
     await write(inPieces(logs, PIECE), async (piece) => {

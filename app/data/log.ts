@@ -28,13 +28,23 @@ export function append(
       // A system clock that was set back must not bend the order of what happened.
       at: Math.max(pressedAt, state.lastAt),
     })
-    const lines = [await db.logs.textOf(sheetId), JSON.stringify(event)].filter(Boolean).join('\n')
+    const before = await db.logs.textOf(sheetId)
+    if (before === undefined && state.length > 0) throw logGone()
+    const lines = [before, JSON.stringify(event)].filter(Boolean).join('\n')
     const next = event.type === 'undone' ? replay(sheetId, eventsIn({ lines })) : advance(state, event)
     await db.logs.put(sheetId, next.length, lines)
     await writeState(db, next)
     return next
   })
 }
+
+const logGone = () =>
+  new CoreError({
+    code: 'log-gone',
+    field: 'log',
+    problem: 'The log of this sheet is gone, and nothing can be written after it.',
+    remedy: 'Import your last export: it brings the log back and overwrites nothing that is sound.',
+  })
 
 /** Takes back the last thing that happened to a sheet; the log keeps both. */
 export async function undo(sheetId: string): Promise<RunState> {

@@ -35,7 +35,14 @@ export const standingsOf = (db: WorkroomDb): Rows<RunState> => ({
   revisions: () => db.standings.revisions(),
   some: async (ids) => statesIn(await db.standings.textsOf(ids)),
   async *pieces() {
-    for await (const piece of db.standings.pieces()) yield statesIn(piece)
+    const read = new Set<string>()
+    for await (const piece of db.standings.pieces()) {
+      for (const [id] of piece) read.add(id)
+      yield statesIn(piece)
+    }
+    // Where a file of them is lost, their logs tell the same.
+    for (const [id] of await db.standings.revisions())
+      if (!read.has(id)) yield [[id, replay(id, await logIn(db, id).catch(() => []))] as const]
   },
 })
 const statesIn = (texts: Iterable<readonly [id: string, text: string]>) =>
@@ -44,4 +51,10 @@ const statesIn = (texts: Iterable<readonly [id: string, text: string]>) =>
 /** Works out standings afresh from the logs, for sheets that were written by other means than `append`. */
 export async function rebuildStandings(db: WorkroomDb, sheetIds: readonly string[]): Promise<void> {
   for (const id of sheetIds) await writeState(db, replay(id, await logIn(db, id)))
+}
+
+/** Makes anew what lists show of sheets, also where it lay in files that are lost. */
+export async function standingsAnew(db: WorkroomDb, sheetIds: readonly string[]): Promise<void> {
+  await db.standings.forget(await db.standings.lostRows())
+  await rebuildStandings(db, sheetIds)
 }

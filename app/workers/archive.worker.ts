@@ -15,10 +15,10 @@ import type { LogLook } from '@core/record/logReading'
 import { planMerge, summaryOf, type MergeSummary } from '@core/record/merge'
 import { picturedIds } from '../data/pictures'
 import { inPieces } from '../data/pieces'
-import { rebuildStandings } from '../data/standings'
-import { calledOff, contentsOf, writeImport, type Damage } from '../data/holdings'
+import { standingsAnew } from '../data/standings'
+import { calledOff, legibleContents, writeImport, type Damage } from '../data/holdings'
 import { WorkroomDb } from '../data/workroomDb'
-import { damageOf, eachPicture, writeParts } from './archiveParts'
+import { damageOf, eachPicture, writeParts, type Written } from './archiveParts'
 import { LogReaders } from './logReaders'
 import type { LogsAnswer, LogsQuestion } from './logs.worker'
 import { sumsOfAll } from './sums'
@@ -35,7 +35,7 @@ export type ArchiveQuestion =
 export type ArchiveWord =
   | { word: 'progress'; share: number; doing: string }
   | { word: 'read'; report: ReadReport }
-  | { word: 'written'; files: Blob[]; bare: number }
+  | { word: 'written'; written: Written }
   | { word: 'checked'; flaws: Flaw[]; looked: number }
   | { word: 'done' }
   | { word: 'refused'; refusal: Refusal }
@@ -94,12 +94,12 @@ async function read(file: Blob): Promise<void> {
   const theirs = await wholeArchive(file, readers).finally(() => readers.leave())
   progress(0.95, 'comparing')
   await breathe()
-  const here = await contentsOf(db)
+  const here = await legibleContents(db)
   const have = await picturedIds(db)
   const known = new Set(here.records.photos.map((photo) => photo.id))
   const { pixels, part } = theirs
   const damage = await damageOf(db, here.records.photos, pixels, { progress, pulse, breathe })
-  held = { ...theirs, damage }
+  held = { ...theirs, damage: { ...damage, rows: here.lost.rows } }
   for (const id of damage.spoilt) have.delete(id)
   const absent = held.records.photos.filter(({ id }) => !have.has(id))
   const missing = absent.filter(({ id }) => known.has(id) && pixels.has(id)).length
@@ -166,7 +166,7 @@ async function wholeArchive(file: Blob, readers: LogReaders): Promise<ReadWorkro
 
 async function check(): Promise<void> {
   progress(0, 'reading')
-  const { records, logs, standings } = await contentsOf(db)
+  const { records, logs, standings, lost } = await legibleContents(db)
   const readers = new LogReaders()
   try {
     const pieces = inPieces(
@@ -194,6 +194,7 @@ async function check(): Promise<void> {
         found.flatMap((one) => one.logs),
         found.flatMap((one) => one.wrong),
         standings,
+        lost.logs,
       ),
       ...checkPictures(records.photos, stored),
     )
@@ -236,11 +237,14 @@ async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Prom
       held = null
       return say({ word: 'done' })
     case 'write':
-      return say({ word: 'written', ...(await writeParts(db, question, { progress, pulse, breathe })) })
+      return say({
+        word: 'written',
+        written: await writeParts(db, question, { progress, pulse, breathe }),
+      })
     case 'check':
       return check()
     case 'mend':
-      await rebuildStandings(db, question.sheetIds)
+      await standingsAnew(db, question.sheetIds)
       return say({ word: 'done' })
   }
 }

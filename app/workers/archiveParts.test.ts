@@ -141,8 +141,9 @@ describe('pictures that a disk has spoilt', () => {
     const bytes = new Uint8Array(await row!.bytes.arrayBuffer())
     await db.packs.put({ ...row!, bytes: new Blob([change(bytes) as Uint8Array<ArrayBuffer>]) })
   }
-  const mended = async (found: Damage, theirs = archive()) => {
-    await writeImport(db, theirs, new Set(), undefined, undefined, found)
+  const mended = async (found: Omit<Damage, 'rows'>, theirs = archive()) => {
+    const rows = { logs: [], standings: [] }
+    await writeImport(db, theirs, new Set(), undefined, undefined, { ...found, rows })
     return picturesOf(db)
   }
   const whole = new Map(PHOTOS.map((id, n) => [id, [...bytesOf(n)]]))

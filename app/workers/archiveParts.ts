@@ -7,7 +7,7 @@ import {
   type PhotoPixels,
 } from '@core/record/archive'
 import type { Photo } from '@core/record/records'
-import { contentsOf, type Damage, type Progress } from '../data/holdings'
+import { legibleContents, type Damage, type Progress } from '../data/holdings'
 import { pictureSizes } from '../data/pictures'
 import type { WorkroomDb } from '../data/workroomDb'
 import { sumOf, sumsOfAll } from './sums'
@@ -21,10 +21,18 @@ export interface Pace {
   breathe: () => Promise<void>
 }
 
+/** An archive in its files, and what could not go into it. */
+export interface Written {
+  files: Blob[]
+  /** Photographs that have no picture any more. */
+  bare: number
+  /** Sheets and treatments whose log is lost. */
+  silent: number
+}
+
 /**
  * Writes a workroom as one archive, or as several where its pictures are more than one holds.
  *
- * @returns the files, and how many photographs have no picture any more.
  * @throws CoreError those of `archiveContent`, and what `pulse` throws.
  */
 export async function writeParts(
@@ -32,9 +40,9 @@ export async function writeParts(
   { name, at }: { name: string; at: number },
   { progress, pulse, breathe }: Pace,
   most?: PartLimits,
-): Promise<{ files: Blob[]; bare: number }> {
+): Promise<Written> {
   progress(0, 'reading')
-  const { records, logs } = await contentsOf(db)
+  const { records, logs, lost } = await legibleContents(db)
   const known = new Set(records.photos.map(({ id }) => id))
   const parts = partsOf(
     (await pictureSizes(db)).filter(([id]) => known.has(id)),
@@ -60,7 +68,7 @@ export async function writeParts(
     const bytes = packArchive(content, sums, name, at, part)
     files.push(new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/zip' }))
   }
-  return { files, bare: bare.size }
+  return { files, bare: bare.size, silent: lost.logs.length }
 }
 
 /**
@@ -105,7 +113,7 @@ export async function damageOf(
   photos: readonly Photo[],
   theirs: ReadonlyMap<string, PhotoPixels>,
   pace: Pace,
-): Promise<Damage> {
+): Promise<Omit<Damage, 'rows'>> {
   const spoilt: string[] = []
   const gone = new Set<string>()
   /** Here and there they differ; the sum that was taken when the picture was added tells which of them changed. */

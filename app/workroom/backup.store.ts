@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { exportArchive } from '../data/archives'
+import { exportArchive, type Exported } from '../data/archives'
 import { isDemo } from '../data/db'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
@@ -10,14 +10,23 @@ import { saveFile } from '../shell/saveFile'
 
 const DAY_MS = 86_400_000
 
-/** @param bare photographs that went into it without their pictures. */
-export function writtenSaid(names: readonly string[], bare: number): string {
-  const written =
-    names.length === 1
-      ? `Written: ${names[0]}. Keep it on another disk.`
-      : `Written in ${names.length} parts, ${names[0]} and on. Keep all of them, on another disk.`
-  if (!bare) return written
-  return `${written} ${bare === 1 ? 'One photograph has' : `${bare} photographs have`} no picture any more: “Look through everything” tells which.`
+/** What was written, and what of the workroom could not go into it. */
+export function writtenSaid({ files, bare, silent }: Exported): string {
+  const [first] = files
+  return [
+    files.length === 1
+      ? `Written: ${first?.name}. Keep it on another disk.`
+      : `Written in ${files.length} parts, ${first?.name} and on. Keep all of them, on another disk.`,
+    ...(silent
+      ? [
+          `${silent === 1 ? 'One log is' : `${silent} logs are`} lost and not in it: keep the last archive too.`,
+        ]
+      : []),
+    ...(bare
+      ? [`${bare === 1 ? 'One photograph has' : `${bare} photographs have`} no picture any more.`]
+      : []),
+    ...(silent || bare ? ['“Look through everything” tells which.'] : []),
+  ].join(' ')
 }
 
 /** The safe copy: when it was last made, when it is due, and one press that makes it. */
@@ -45,15 +54,10 @@ export const useBackup = defineStore('backup', () => {
     share.value = 0
     stopper = new AbortController()
     try {
-      const { files, bare } = await exportArchive((done) => (share.value = done), stopper.signal)
-      for (const { file, name } of files) saveFile(file, name)
+      const written = await exportArchive((done) => (share.value = done), stopper.signal)
+      for (const { file, name } of written.files) saveFile(file, name)
       preferences.chosen.backedUpAt = Date.now()
-      notice.say(
-        writtenSaid(
-          files.map(({ name }) => name),
-          bare,
-        ),
-      )
+      notice.say(writtenSaid(written))
     } catch (error) {
       notice.refuse(error, 'writing the archive')
     } finally {

@@ -9,6 +9,7 @@ import type { WorkroomRecords } from './records'
 function look(
   spoil: (records: WorkroomRecords) => void = () => undefined,
   standings?: ReadonlyMap<string, string>,
+  lost?: readonly string[],
 ) {
   const { records } = workroom()
   const read = () =>
@@ -30,7 +31,7 @@ function look(
     found.wrong.map((line) => ({ ...line, sheetId })),
   )
   const logs = read().flatMap(([, found]) => found.logs)
-  return { flaws: [...step.value, ...checkLogs(holdings, logs, wrong, standings ?? sound)], shares }
+  return { flaws: [...step.value, ...checkLogs(holdings, logs, wrong, standings ?? sound, lost)], shares }
 }
 const kinds = (flaws: readonly Flaw[]) => [...new Set(flaws.map((flaw) => flaw.kind))]
 
@@ -44,6 +45,18 @@ describe('looking through a workroom', () => {
     expect(flaws).toEqual([])
     expect(shares).toHaveLength(2)
     expect(shares[0]).toBeLessThan(shares[1]!)
+  })
+
+  it('does not take a log that is gone for one that says nothing: what is shown of it must stay', () => {
+    const gone = [{ kind: 'event', id: SHEET, problem: 'The log of sheet 7 is gone.' }]
+    const withoutLog = (records: WorkroomRecords) => {
+      records.events = records.events.filter((event) => event.sheetId !== SHEET)
+    }
+    expect(look(withoutLog).flaws).toEqual(gone)
+    expect(look(withoutLog, undefined, [SHEET]).flaws).toEqual(gone)
+    // One that was only planned has none, and lacks nothing.
+    const planned = new Map([[SHEET, JSON.stringify(emptyRun(SHEET))]])
+    expect(look(withoutLog, planned).flaws.filter(({ id }) => id === SHEET)).toEqual([])
   })
 
   it('says nothing of the standing of a log that cannot be read: that has been said', () => {

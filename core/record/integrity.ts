@@ -1,4 +1,4 @@
-import { emptyRun } from '../process/run'
+import { emptyRun, type RunState } from '../process/run'
 import { RECORD_SCHEMAS } from './archive'
 import type { LogLook, WrongLine } from './logReading'
 import { looseEnds } from './looseEnds'
@@ -52,12 +52,14 @@ export function* checkRecords(records: Holdings): Generator<number, Flaw[]> {
  *
  * @param wrong lines of logs that are no events, with whose they are.
  * @param standings what is stored beside the logs, as JSON, by sheet; those that differ can be made anew.
+ * @param lost sheets and treatments whose log cannot be read.
  */
 export function checkLogs(
   records: Holdings,
   logs: readonly Omit<LogLook, 'lines'>[],
   wrong: readonly (WrongLine & { sheetId: string })[],
   standings: ReadonlyMap<string, string>,
+  lost: readonly string[] = [],
 ): Flaw[] {
   const flaws = wrong.map(({ sheetId, line, problem }): Flaw => ({
     kind: 'event',
@@ -67,13 +69,31 @@ export function checkLogs(
   for (const problem of looseEnds(records, logs)) flaws.push({ kind: 'end', id: '', problem })
   const looked = new Map(logs.map((log) => [log.sheetId, log]))
   const broken = new Set(wrong.map(({ sheetId }) => sheetId))
-  for (const { id, number } of [...records.sheets, ...records.paperRuns]) {
-    const log = looked.get(id)
-    const means = log ? log.standing : JSON.stringify(emptyRun(id))
-    const problem = standingFlaw(broken.has(id) ? null : means, standings.get(id))
+  const cannotRead = new Set(lost)
+  const owners = [
+    ...records.sheets.map(({ id, number }) => ({ id, number, name: `sheet ${number}` })),
+    ...records.paperRuns.map(({ id, number }) => ({ id, number, name: `treatment ${number}` })),
+  ]
+  for (const { id, number, name } of owners) {
+    const [log, stands] = [looked.get(id), standings.get(id)]
+    const empty = JSON.stringify(emptyRun(id))
+    if (cannotRead.has(id) || (!log && !broken.has(id) && hasHappened(stands))) {
+      flaws.push({ kind: 'event', id, problem: `The log of ${name} is gone.` })
+      continue
+    }
+    const problem = standingFlaw(broken.has(id) ? null : log ? log.standing : empty, stands)
     if (problem) flaws.push({ kind: 'standing', id, problem: `${problem} (${number})` })
   }
   return flaws
+}
+
+/** Whether a standing counts events: then there was a log. */
+function hasHappened(stands: string | undefined): boolean {
+  try {
+    return stands !== undefined && (JSON.parse(stands) as RunState).length > 0
+  } catch {
+    return false
+  }
 }
 
 /** A log that could not have happened amounts to nothing, and has been said already. */
