@@ -30,21 +30,31 @@ export const stateEntry = (state: RunState): [key: string, text: string] => [
 export const addStanding = (db: WorkroomDb, id: string): Promise<void> =>
   db.standings.add([stateEntry(emptyRun(id))])
 
-/** Every standing, for lists of all sheets. */
-export const standingsOf = (db: WorkroomDb): Rows<RunState> => ({
-  revisions: () => db.standings.revisions(),
-  some: async (ids) => statesIn(await db.standings.textsOf(ids)),
-  async *pieces() {
+type Standing = readonly [id: string, state: RunState]
+
+/** Every standing, for lists of all sheets. Where a file of them is lost, their logs tell the same. */
+export function standingsOf(db: WorkroomDb): Rows<RunState> {
+  async function* pieces(): AsyncGenerator<Standing[]> {
     const read = new Set<string>()
     for await (const piece of db.standings.pieces()) {
       for (const [id] of piece) read.add(id)
       yield statesIn(piece)
     }
-    // Where a file of them is lost, their logs tell the same.
     for (const [id] of await db.standings.revisions())
-      if (!read.has(id)) yield [[id, replay(id, await logIn(db, id).catch(() => []))] as const]
-  },
-})
+      if (!read.has(id)) yield [[id, replay(id, await logIn(db, id).catch(() => []))]]
+  }
+  async function some(ids: readonly string[]): Promise<Standing[]> {
+    try {
+      return statesIn(await db.standings.textsOf(ids))
+    } catch {
+      const wanted = new Set(ids)
+      const found: Standing[] = []
+      for await (const piece of pieces()) found.push(...piece.filter(([id]) => wanted.has(id)))
+      return found
+    }
+  }
+  return { revisions: () => db.standings.revisions(), some, pieces }
+}
 const statesIn = (texts: Iterable<readonly [id: string, text: string]>) =>
   [...texts].map(([id, text]) => [id, JSON.parse(text) as RunState] as const)
 
