@@ -133,31 +133,39 @@ export class Bundles {
       .catch(() => undefined)
   }
 
-  private rowsOf(sheetIds: readonly string[]): PromiseLike<BundleRow[]> {
-    return this.rangesOf(sheetIds)
-      .toArray()
-      .catch(() => {
-        throw new CoreError({
-          code: 'lost-file',
-          field: 'log',
-          problem: 'What was written of this sheet cannot be read: the browser has lost the file it lay in.',
-          remedy:
-            'At Workroom, look through everything, then import your last export: it overwrites nothing that is sound.',
-        })
-      })
-  }
-
-  private rangesOf(sheetIds: readonly string[]) {
-    // A slash is followed by nought, so that whatever comes after the slash lies between the two.
-    return this.table
+  private async rowsOf(sheetIds: readonly string[]): Promise<BundleRow[]> {
+    // Their keys first: a walk over whole rows would step on those between, which may be lost.
+    const ids = await this.table
       .where('keys')
+      // A slash is followed by nought, so that whatever comes after the slash lies between the two.
       .inAnyRange(
         sheetIds.map((id) => [`${id}/`, `${id}0`]),
         { includeLowers: true, includeUppers: false },
       )
       .distinct()
+      .primaryKeys()
+    if (!ids.length) return []
+    try {
+      return (await this.table.bulkGet(ids)).flatMap((row) => row ?? [])
+    } catch (error) {
+      throw isLostFile(error) ? lostFile() : error
+    }
   }
 }
+
+/** What browsers answer where a file beside the database is gone or cut short. */
+const isLostFile = (error: unknown) =>
+  error instanceof Error &&
+  ['NotReadableError', 'UnknownError', 'DataError', 'NotFoundError'].includes(error.name)
+
+const lostFile = () =>
+  new CoreError({
+    code: 'lost-file',
+    field: 'log',
+    problem: 'What was written of this sheet cannot be read: the browser has lost the file it lay in.',
+    remedy:
+      'At Workroom, look through everything, then import your last export: it overwrites nothing that is sound.',
+  })
 
 const textsIn = ({ keys, texts }: BundleRow) =>
   keys.map((key, i): [sheetId: string, text: string] => [ownerOf(key), texts[i] as string])

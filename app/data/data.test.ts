@@ -429,12 +429,16 @@ describe('pictures', () => {
 describe('files that the browser has lost', () => {
   /** Answers for a table as a browser does that has lost the file of every row. */
   const lose = (table: typeof data.db.logBundles) => {
-    const lost = () => Dexie.Promise.reject(new Error('Data lost due to missing file')) as never
+    const lost = () =>
+      Dexie.Promise.reject(
+        Object.assign(new Error('Data lost due to missing file'), { name: 'NotReadableError' }),
+      ) as never
     let collection = table.toCollection()
     while (!Object.hasOwn(collection, 'toArray')) collection = Object.getPrototypeOf(collection)
     const { toArray } = collection
     const spies = [
       jest.spyOn(table, 'get').mockImplementation(lost),
+      jest.spyOn(table, 'bulkGet').mockImplementation(lost),
       jest.spyOn(collection, 'toArray').mockImplementation(function (this: object, ...rest) {
         const { table: asked } = (this as { _ctx: { table: { name: string } } })._ctx
         return asked.name === table.name ? lost() : (toArray.apply(this as never, rest as never) as never)
@@ -509,7 +513,9 @@ describe('files that the browser has lost', () => {
     expect(await data.contentsOf(data.db)).toEqual(before)
   })
 
-  it('what fails for another reason still fails', async () => {
+  it('what fails for another reason still fails, and is not called lost', async () => {
+    jest.spyOn(data.db.logBundles, 'bulkGet').mockRejectedValueOnce(new Error('closed') as never)
+    await expect(data.logOf(SHEET)).rejects.toThrow('closed')
     jest.spyOn(data.db.sheets, 'toArray').mockRejectedValue(new Error('out of order') as never)
     await expect(data.legibleContents(data.db)).rejects.toThrow('out of order')
   })
