@@ -11,7 +11,9 @@ async function openPrint(page: Page, words: string, title: string): Promise<void
   await open(page, `${DEMO_ADDRESS}/prints`)
   await page.getByLabel('find in any thread').fill(words)
   await page.getByRole('listitem').getByText(title, { exact: true }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  // Its own heading, and not that of the line, which stands until the print is there.
+  await expect(page.getByRole('heading', { name: title.replace(/^\d+ /, ''), level: 1 })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Note' }).first()).toBeVisible()
 }
 const saved = async (page: Page, press: () => Promise<void>): Promise<{ file: Buffer; name: string }> => {
   const waiting = page.waitForEvent('download')
