@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test'
 import { WebSocket } from 'ws'
 import { trueBaseDose, VIRTUAL_COATS } from '../core/simulate/coat'
 import { DEMO_ADDRESS, OWN_ADDRESS } from './browser.ts'
-import { coatAndDry, countDrops, expectDim, open, pick, plan } from './workroom.ts'
+import { atRest, coatAndDry, countDrops, expectDim, open, pick, plan } from './workroom.ts'
 
 /** Adds a lamp and writes down what it reads. */
 async function addLamp(page: Page, name: string, milliwatts: string): Promise<void> {
@@ -153,8 +153,8 @@ test('a meter counts the dose; when it drops out the clock goes on, says so, and
   await plan(page, 'Under the meter', { 'Size of the picture': '1x1', Exposure: '20 s' }, ['the attic box'])
   // A square inch takes few drops; the waits are passed over by pressing on.
   await page.keyboard.press(' ')
-  for (let press = 0; press < 6; press++) {
-    await page.waitForTimeout(150)
+  for (let press = 0; press < 12; press++) {
+    await atRest(page)
     if (await page.getByRole('heading', { name: /Ready for the frame/ }).isVisible()) break
     await page.keyboard.press(' ')
   }
