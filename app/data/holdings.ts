@@ -25,7 +25,7 @@ export interface Damage {
   spoilt: readonly string[]
   /** Pictures that cannot be read, among them and beside them. */
   gone: ReadonlySet<string>
-  /** What lay in them comes back, as far as the archive has it. */
+  /** Logs and standings that cannot be read: they come back as far as the archive has them. */
   rows: LostRows
 }
 

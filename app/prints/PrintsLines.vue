@@ -7,7 +7,12 @@ import HungPrint from './HungPrint.vue'
 import { usePicks } from './picks.store'
 
 /** Prints on their lines; only those in sight, and a line beyond, are drawn. */
-const props = defineProps<{ prints: readonly SheetInRoom[]; isNarrow: boolean }>()
+const props = defineProps<{
+  prints: readonly SheetInRoom[]
+  /** What they were asked for by. */
+  asked: string
+  isNarrow: boolean
+}>()
 const emit = defineEmits<{ open: [sheetId: string] }>()
 const [workroom, picks] = [useWorkroom(), usePicks()]
 
@@ -40,9 +45,10 @@ const lines = props.isNarrow
   : useVirtualizer(
       computed(() => ({ ...options.value, getScrollElement: () => document.getElementById('page') })),
     )
-// What was found is seen from its first line on; where nothing was scrolled, no layout is asked for.
+// What was found is seen from its first line on, but what is written meanwhile moves nothing under anybody's eyes.
+// Where nothing was scrolled, no layout is asked for.
 watch(
-  () => props.prints,
+  () => props.asked,
   () => lines.value.scrollOffset && lines.value.scrollToOffset(0),
 )
 const shown = computed(() => lines.value.getVirtualItems())

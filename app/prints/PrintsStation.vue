@@ -251,7 +251,13 @@ useMarginNotes(() => {
     <p v-if="!shown.length">
       Nothing here answers that. Try one word, or part of one; words in “quotes” are found as they stand.
     </p>
-    <PrintsLines :key="String(isNarrow)" :prints="shown" :is-narrow="isNarrow" @open="open" />
+    <PrintsLines
+      :key="String(isNarrow)"
+      :prints="shown"
+      :asked="JSON.stringify([filter, range])"
+      :is-narrow="isNarrow"
+      @open="open"
+    />
     <div v-if="picks.ids.length" class="PrintsStation-picks">
       <p>{{ picks.ids.length === 1 ? 'One print picked' : `${picks.ids.length} prints picked` }}</p>
       <BigTarget v-if="picks.ids.length > 1" label="Compare" hint="c" @press="compare" />

@@ -76,13 +76,15 @@ function take(event: Event): void {
   waiting = chosen.sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
   void readNext()
 }
-const readNext = () =>
-  busy('Reading the archive…', async (progress, signal) => {
-    const [file, ...others] = waiting
+function readNext(): Promise<void> | void {
+  const [file, ...others] = waiting
+  if (!file) return
+  return busy('Reading the archive…', async (progress, signal) => {
     waiting = []
-    if (file) prepared.value = await prepareImport(file, progress, signal)
+    prepared.value = await prepareImport(file, progress, signal)
     waiting = others
   })
+}
 function leave(): void {
   prepared.value?.leave()
   prepared.value = null
@@ -119,6 +121,9 @@ const tables = () =>
     const logs = new Map<string, SheetEvent[]>()
     for await (const piece of db.logs.pieces())
       for (const [id, lines] of piece) logs.set(id, eventsIn({ lines }))
+    const lost = (await db.logs.revisions()).length - logs.size
+    if (lost > 0)
+      notice.say(`${lost} of the logs cannot be read and are not in the tables. Look through everything.`)
     const day = new Date().toISOString().slice(0, 10)
     const csv = (text: string) => new Blob(['\ufeff', text], { type: 'text/csv' })
     saveFile(csv(printsCsv(records)), `ember-sheet-prints-${day}.csv`)
