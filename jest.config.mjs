@@ -1,5 +1,9 @@
 export default {
   testEnvironment: 'node',
+  // No test may fail because the machine is slow: the limit only ends a test that hangs.
+  testTimeout: 300_000,
+  // Property tests draw small samples unless `npm run test:long` asks for the full ones (core/fixtures/samples.ts).
+  globals: { LONG_TESTS: process.env.LONG_TESTS === '1' },
   // Looked up by name, it is slow inside a test's own world; handed in, the sums run as fast as in the app.
   sandboxInjectedGlobals: ['Math'],
   testMatch: ['<rootDir>/{core,library,app,server,demo}/**/*.test.ts'],

@@ -1,10 +1,11 @@
 import { defineConfig } from '@playwright/test'
-import { CHROMIUM, DEMO_ADDRESS, FLAGS, OWN_ADDRESS } from './e2e/browser.ts'
+import { CHROMIUM, FLAGS, OWN_ADDRESS } from './e2e/browser.ts'
 
-const server = (address: string, args: string) => ({
-  command: `node dist/server/main.js --port ${new URL(address).port} ${args}`,
-  url: address,
-  reuseExistingServer: false,
+/** A server on a free port. The address it prints is kept under the name of the group, in capitals. */
+const server = (says: RegExp, args: string) => ({
+  command: `node dist/server/main.js --port 0 ${args}`,
+  wait: { stdout: says },
+  timeout: 300_000,
 })
 
 export default defineConfig({
@@ -12,10 +13,11 @@ export default defineConfig({
   outputDir: './test-results',
   workers: 2,
   fullyParallel: true,
-  timeout: 90_000,
+  // Limits only end what hangs; no test depends on how fast the machine is.
+  timeout: 300_000,
   // A browser on a loaded machine may miss a beat. What passes only at the second try is listed as flaky.
   retries: 1,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 60_000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.cache/results/playwright.json' }],
@@ -29,5 +31,8 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: { executablePath: CHROMIUM, args: FLAGS },
   },
-  webServer: [server(OWN_ADDRESS, ''), server(DEMO_ADDRESS, '--demo')],
+  webServer: [
+    server(/Ember Sheet is at (?<own_address>http:[^\s]+?)\/?\s/, ''),
+    server(/demo workroom, is at (?<demo_address>http:[^\s]+?)\/?\s/, '--demo'),
+  ],
 })

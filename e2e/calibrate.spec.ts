@@ -29,7 +29,6 @@ const scan = (page: Page, buffer: Buffer, name = 'scan.jpg') =>
 test('from a base exposure over chart, print, scan and curve to a check, left and taken up again', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   await begin(page, 'rag and box')
   const film = await filmOf(await saved(page, 'The chart as a negative'))
   expect(film.meta).toMatchObject({ depth: 'ushort', density: 360 })

@@ -2,7 +2,6 @@ import { expect, test } from '@playwright/test'
 import { clockShown, coatAndDry, expectDim, open } from './workroom.ts'
 
 test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
-  test.setTimeout(150_000)
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page)
   const press = (key: string) => page.keyboard.press(key)

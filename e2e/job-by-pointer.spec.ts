@@ -7,7 +7,6 @@ test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true })
 test.use({ contextOptions: { reducedMotion: 'no-preference' } })
 
 test('the whole job by pointer on a tablet: a photogram, with peroxide', async ({ page }) => {
-  test.setTimeout(120_000)
   await page.clock.install({ time: new Date('2026-06-20T11:00:00') })
   await open(page)
   const click = (name: string | RegExp) => page.getByRole('button', { name }).first().click()

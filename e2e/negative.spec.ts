@@ -245,7 +245,7 @@ test('a picture in colour is parted into layers of one size, each a film of its 
   const downloads: Download[] = []
   page.on('download', (download) => downloads.push(download))
   await page.getByRole('button', { name: 'Make 3 negatives' }).click()
-  await expect.poll(() => downloads.length, { timeout: 30_000 }).toBe(3)
+  await expect.poll(() => downloads.length).toBe(3)
   expect(downloads.map((one) => one.suggestedFilename())).toEqual([
     'red-cyan-negative.png',
     'red-magenta-negative.png',

@@ -4,7 +4,6 @@ import { open } from './workroom.ts'
 test('a large sheet is measured, torn by the rule, treated on the clock, and becomes a sheet', async ({
   page,
 }) => {
-  test.setTimeout(90_000)
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page, '/paper/new')
   await page.getByRole('button', { name: 'Into the drawer' }).click()

@@ -117,7 +117,6 @@ test('a solution that rests stands on the ledge until it is ripe', async ({ page
 })
 
 test('a lot that is used up hands over to the next, in the order of opening', async ({ page }) => {
-  test.setTimeout(90_000)
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await make(page, 'classic-cyanotype/iron', '10 ml', 'A-1')
   await page.getByRole('region', { name: 'Iron citrate A-1' }).getByLabel('How much, ml').fill('0.4')

@@ -307,7 +307,6 @@ test.describe('processes', () => {
 test('the shelf and the paper in the dim room: no blue anywhere, dialogs and lists included', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   await open(page, `${DEMO_ADDRESS}/shelf`)
   await expect(page.getByRole('region', { name: 'Jars' })).toBeVisible()
   await page.keyboard.press('d')

@@ -128,7 +128,6 @@ test('undo goes back press by press, over a reload too', async ({ page }) => {
 })
 
 test('two prints wash side by side, each by its own clock', async ({ page }) => {
-  test.setTimeout(120_000)
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page)
   for (const title of ['Bell buoy', 'Rope walk']) {

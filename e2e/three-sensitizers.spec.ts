@@ -28,7 +28,6 @@ test.beforeEach(async ({ page }) => {
 })
 
 test('salted paper, from jars of powder to a coat that dries', async ({ page }) => {
-  test.setTimeout(120_000)
   await takeIn(page, 'sodium chloride', '500 g')
   await takeIn(page, 'silver nitrate', '25 g', { 'What it cost': '50' })
   // Hazards are said before the bottle opens.
@@ -77,7 +76,6 @@ test('salted paper, from jars of powder to a coat that dries', async ({ page }) 
 })
 
 test('gold-platinum by drops, with what it is by metal', async ({ page }) => {
-  test.setTimeout(120_000)
   await takeIn(page, 'ammonium ferric oxalate', '100 g')
   await takeIn(page, 'ascorbic acid', '50 g')
   await takeIn(page, 'ammonium chloroplatinite', '1 g', { 'What it cost': '80' })
@@ -116,7 +114,6 @@ test('gold-platinum by drops, with what it is by metal', async ({ page }) => {
 })
 
 test('kallitype for four sheets from one glass', async ({ page }) => {
-  test.setTimeout(120_000)
   await takeIn(page, 'ferric oxalate', '50 g')
   await takeIn(page, 'silver nitrate', '10 g')
   await make(page, 'kallitype/oxalate', '50 ml', 'KO-1')

@@ -13,7 +13,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import { chromium, expect, test, type Page } from '@playwright/test'
-import { CHROMIUM, DEMO_ADDRESS, FLAGS, OWN_ADDRESS } from './browser.ts'
+import { CHROMIUM, DEMO_ADDRESS, FLAGS, freePort, OWN_ADDRESS } from './browser.ts'
 import { storedEvents } from './storage.ts'
 import { open, photograph, plan, turnTo } from './workroom.ts'
 
@@ -33,9 +33,9 @@ test('from an empty workroom to a planned print in one page, and round the demo 
 
   await page.keyboard.press('o')
   await page.getByRole('button', { name: 'Look round the demo' }).click()
-  await expect(page.getByText('The demo workroom.')).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText('The demo workroom.')).toBeVisible()
   await page.keyboard.press('8')
-  await expect(page.getByRole('listitem').getByText('27 Bell buoy, ashore')).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('listitem').getByText('27 Bell buoy, ashore')).toBeVisible()
   await page.keyboard.press('1')
   await page.getByRole('button', { name: 'To your own' }).click()
   await expect(page.getByRole('heading', { name: /waits for its coat/ })).toBeVisible()
@@ -112,7 +112,6 @@ test('what is stored is looked through: a picture that is gone and a list that l
 })
 
 test('files that the browser has lost: named, the rest exported, and all of it back from an archive', async () => {
-  test.setTimeout(120_000)
   const profile = mkdtempSync(join(tmpdir(), 'ember-lost-'))
   const start = async () => {
     const context = await chromium.launchPersistentContext(profile, { executablePath: CHROMIUM, args: FLAGS })
@@ -224,20 +223,22 @@ test('storage that is denied is said plainly, and a newer version elsewhere stop
 
 test.describe('installed', () => {
   test.use({ serviceWorkers: 'allow' })
-  const PORT = 4873
-  const address = `http://127.0.0.1:${PORT}`
+  let port = 0
+  let address = ''
   let folder = ''
   let server: ChildProcess | null = null
 
   function serve(): void {
-    server = spawn('node', [join(folder, 'dist', 'server', 'main.js'), '--port', String(PORT)], {
+    server = spawn('node', [join(folder, 'dist', 'server', 'main.js'), '--port', String(port)], {
       stdio: 'ignore',
     })
   }
   async function up(): Promise<void> {
-    await expect.poll(() => fetch(address).then((answer) => answer.ok, () => false), { timeout: 20_000 }).toBe(true) // prettier-ignore
+    await expect.poll(() => fetch(address).then((answer) => answer.ok, () => false)).toBe(true) // prettier-ignore
   }
   test.beforeAll(async () => {
+    port = await freePort()
+    address = `http://127.0.0.1:${port}`
     folder = mkdtempSync(join(tmpdir(), 'ember-installed-'))
     cpSync('dist', join(folder, 'dist'), { recursive: true })
     writeFileSync(join(folder, 'package.json'), '{"type":"module"}')
@@ -253,7 +254,6 @@ test.describe('installed', () => {
   test('it opens without any server, and takes a newer version only when asked and no clock runs', async ({
     page,
   }) => {
-    test.setTimeout(120_000)
     await open(page, address)
     await page.evaluate(() => navigator.serviceWorker.ready)
     server?.kill()
@@ -285,7 +285,7 @@ test.describe('installed', () => {
       .click()
     await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
     await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update())
-    await expect(page.getByText('It waits until no clock runs.')).toBeVisible({ timeout: 20_000 })
+    await expect(page.getByText('It waits until no clock runs.')).toBeVisible()
     await expect(page.getByRole('button', { name: 'Take it now' })).toBeHidden()
     await page.keyboard.press('8')
     await page.getByRole('listitem').getByText('Without a server').click()
@@ -296,7 +296,7 @@ test.describe('installed', () => {
     const take = page.getByRole('button', { name: 'Take it now' })
     await expect(take).toBeVisible()
     await take.click()
-    await expect(take).toBeHidden({ timeout: 20_000 })
+    await expect(take).toBeHidden()
     await expect(page.getByText('set aside').first()).toBeVisible()
   })
 })
@@ -310,7 +310,6 @@ const VIEWS = [
 
 for (const [half, views] of [VIEWS.slice(0, 15), VIEWS.slice(15)].entries())
   test(`no view has a serious finding by axe, in either palette (${half + 1} of 2)`, async ({ page }) => {
-    test.setTimeout(180_000)
     await open(page, DEMO_ADDRESS)
     const found: string[] = []
     const look = async (view: string, palette: 'daylight' | 'dim') => {

@@ -19,7 +19,6 @@ const next = (page: Page) => page.locator('.BigTarget:not(.is-plain, .is-quiet)'
 test('three prints of three processes lie in the trays at once, each with its clock, and come to the line', async ({
   page,
 }) => {
-  test.setTimeout(150_000)
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   // What is pressed counts when it lies on the disk, and only then does its clock run.
   const clocks = page.getByRole('region', { name: 'Running clocks' })
@@ -107,7 +106,6 @@ test('a bath is replenished, poured away into its jar, and had back', async ({ p
 })
 
 test('gum over a toned salted print: one sheet, two layers, each in its own time', async ({ page }) => {
-  test.setTimeout(180_000)
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await toTheWater(page, 'Salted paper', 'Signal mast')
   await next(page).click()
@@ -162,7 +160,6 @@ test('the register of a print in two layers is read from its scan, with what to 
 })
 
 test('the browser is killed with prints in three trays, and all goes on', async () => {
-  test.setTimeout(150_000)
   const profile = mkdtempSync(join(tmpdir(), 'ember-wet-'))
   const launch = () => chromium.launchPersistentContext(profile, { executablePath: CHROMIUM, args: FLAGS })
   try {
@@ -206,7 +203,6 @@ test('the browser is killed with prints in three trays, and all goes on', async 
 test('a plan is made, slips, is made again, refuses what cannot be, and goes into a calendar', async ({
   page,
 }) => {
-  test.setTimeout(90_000)
   const { default: ICAL } = await import('ical.js')
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   for (const [process, title] of [

@@ -21,7 +21,6 @@ const WAYS = [
 
 for (const { process, baths } of WAYS)
   test(`${process}, all the way to the line`, async ({ page }) => {
-    test.setTimeout(150_000)
     const complaints: string[] = []
     page.on('pageerror', (error) => complaints.push(error.message))
     await page.clock.install({ time: new Date('2026-03-02T10:00:00') })

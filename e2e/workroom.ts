@@ -4,7 +4,7 @@ import sharp from 'sharp'
 /** Opens a workroom and waits until it is ready to be worked in. */
 export async function open(page: Page, address = '/'): Promise<void> {
   await page.goto(address)
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
 }
 
 /** Turns to another page as the application does, without loading it afresh. */

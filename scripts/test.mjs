@@ -80,6 +80,8 @@ const read = (file) => {
   }
 }
 const [jest, playwright] = [read(jestFile), read(playwrightFile)]
+if (!jest) console.log('\nThe unit tests ended before they could report: see their output above.')
+if (!playwright) console.log('\nThe browser tests did not start or did not end: see their output above.')
 const flaky = playwright?.stats.flaky ?? 0
 const passed = (jest?.numPassedTests ?? 0) + (playwright?.stats.expected ?? 0) + flaky
 const counted = (jest?.numFailedTests ?? 0) + (playwright?.stats.unexpected ?? 0)

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { samples } from '../fixtures/samples'
 import { begun, jpeg, sheet, T0, uuid } from '../fixtures/workroom'
 import { nextMove } from '../process/nextMove'
 import { advance, emptyRun, replay } from '../process/run'
@@ -97,7 +98,7 @@ describe('any workroom', () => {
   it('is a sound set of records', () => {
     fc.assert(
       fc.property(workroom, ({ records }) => void Holdings.parse(contentsOf(records).records)),
-      { numRuns: 60 },
+      { numRuns: samples(15, 60) },
     )
   })
 
@@ -110,7 +111,7 @@ describe('any workroom', () => {
         for (const [id, log] of logsBySheet(room.records.events))
           expect(logs.get(id)?.standing).toBe(JSON.stringify(replay(id, log)))
       }),
-      { numRuns: 40 },
+      { numRuns: samples(12, 40) },
     )
   })
 
@@ -125,7 +126,7 @@ describe('any workroom', () => {
         })
         expect(into(theirs)).toEqual({ records: emptyHoldings(), logs: [] })
       }),
-      { numRuns: 60 },
+      { numRuns: samples(15, 60) },
     )
   })
 
@@ -136,7 +137,7 @@ describe('any workroom', () => {
         const together = logsAfter(contentsOf(earlier), contentsOf(records))
         expect(together).toEqual(logsBySheet(records.events))
       }),
-      { numRuns: 60 },
+      { numRuns: samples(15, 60) },
     )
   })
 
@@ -152,7 +153,7 @@ describe('any workroom', () => {
           expect(logs.get(id)?.slice(0, log.length)).toEqual(log)
         for (const [id, log] of logs) expect(() => replay(id, log)).not.toThrow()
       }),
-      { numRuns: 60 },
+      { numRuns: samples(15, 60) },
     )
   })
 
@@ -168,7 +169,7 @@ describe('any workroom', () => {
         for (const one of applyMerge(plan, other, all).records.sheets)
           expect(theirs.records.sheets).toContainEqual(one)
       }),
-      { numRuns: 60 },
+      { numRuns: samples(15, 60) },
     )
   })
 })
