@@ -10,7 +10,7 @@ import { traitsOf } from '@core/judge/traits'
 import { trendsOf } from '@core/judge/trends'
 import { replay } from '@core/process/run'
 import { logsBySheet } from '@core/record/logs'
-import { effects, faults, processes, substances } from '@library/index'
+import { effects, faults, processes, substances, treatments } from '@library/index'
 import { demoScenario } from './scenario'
 
 const NOW = Date.UTC(2026, 5, 12, 14, 3, 7)
@@ -24,7 +24,11 @@ const prints = records.sheets.map((sheet) => ({
 const room: RoomRecords = {
   ...records,
   prints,
-  treatments: records.paperRuns.map((run) => ({ run, state: replay(run.id, logs.get(run.id) ?? []) })),
+  treatments: records.paperRuns.map((run) => ({
+    run,
+    state: replay(run.id, logs.get(run.id) ?? []),
+    definition: treatments[run.process.id]!,
+  })),
   substances,
 }
 const recordOf = (number: number) =>

@@ -28,7 +28,7 @@ const TIMES: readonly (readonly [
   ['kallitype', 'dry', 15 * MINUTE, 20 * MINUTE],
   ['kallitype', 'develop', 2 * MINUTE, 3 * MINUTE],
   ['kallitype', 'clear', 2 * MINUTE, 5 * MINUTE],
-  ['kallitype', 'rinse-clear', 30, 60],
+  ['kallitype', 'rinse-clear', 30, undefined],
   ['kallitype', 'fix', 2 * MINUTE, undefined],
   ['salted-paper', 'soak-salt', 5 * MINUTE, undefined],
   ['salted-paper', 'wash', 5 * MINUTE, undefined],
@@ -36,9 +36,9 @@ const TIMES: readonly (readonly [
   ['salted-paper', 'final-wash', 5 * MINUTE, undefined],
   ['albumen-type', 'albumenize', 10 * MINUTE, undefined],
   ['albumen-type', 'albumenize-soak', 10 * MINUTE, undefined],
-  ['albumen-type', 'fix', 1 * MINUTE, undefined],
-  ['collodion-chloride', 'fix', 4 * MINUTE, 4.5 * MINUTE],
-  ['collodion-chloride', 'final-wash', 10 * MINUTE, 20 * MINUTE],
+  ['albumen-type', 'fix', 3 * MINUTE, 5 * MINUTE], // from memory
+  ['collodion-chloride', 'fix', 4 * MINUTE, undefined], // at least 4 to 4.5 min
+  ['collodion-chloride', 'final-wash', 10 * MINUTE, undefined],
   ['gum-over', 'dry-size', 20 * MINUTE, undefined],
   ['gum-over', 'first-water', 20, 30],
   ['acid-bath', 'soak-oxalic', 15 * MINUTE, undefined],

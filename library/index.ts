@@ -33,6 +33,7 @@ export const processes = byId([
 /** Treatments that get paper ready, by id. */
 export const treatments = byId([acidBath, gelatinSize, saltingAhead])
 
+export { cautionOf } from './cautions'
 export { substances } from './substances'
 export { incompatibilities } from './incompatibilities'
 export { hazardStatements } from './hazardStatements'

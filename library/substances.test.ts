@@ -1,11 +1,12 @@
 import { MF } from 'mf-parser'
+import { labelElements } from '@core/chemistry/ghs'
 import { formOf, hydrateFactor } from '@core/chemistry/forms'
 import { molarMass } from '@core/chemistry/molarMass'
 import { solubilityLimit } from '@core/chemistry/solubility'
 import { strengthByDensity } from '@core/chemistry/dilution'
 import { Substance } from '@core/record/substance'
 import { cautions } from './cautions'
-import { hazardStatements, incompatibilities, substances, wasteClasses } from './index'
+import { hazardStatements, substances, wasteClasses } from './index'
 
 const all = Object.values(substances)
 const forms = all.flatMap((one) =>
@@ -24,7 +25,7 @@ describe('the substances', () => {
     (_, one) => {
       for (const code of one.hazard.statements) expect(hazardStatements).toHaveProperty([code])
       if (one.caution) expect(cautions).toHaveProperty([one.caution])
-      if (one.hazard.signal === 'danger') expect(one.caution).toBeDefined()
+      if (labelElements(one.hazard.statements).signal === 'danger') expect(one.caution).toBeDefined()
       expect(wasteClasses).toHaveProperty([one.waste])
       const temperatures = one.solubility?.at.map(([celsius]) => celsius) ?? []
       expect(temperatures).toEqual([...temperatures].sort((a, b) => a - b))
@@ -104,31 +105,5 @@ describe('concentrated liquids', () => {
       expect.objectContaining({ code: 'out-of-range' }),
     )
     expect(() => strengthByDensity(of('ethanol'), 0.8)).toThrow(expect.objectContaining({ code: 'no-table' }))
-  })
-})
-
-describe('what must not meet', () => {
-  // Common practice of laboratory safety: the four pairs every darkroom is warned of.
-  it.each([
-    ['potassium-ferricyanide', 'hydrochloric-acid', /hydrogen cyanide/],
-    ['sodium-sulfite', 'citric-acid', /sulfur dioxide/],
-    ['sodium-thiosulfate', 'acetic-acid', /sulfur dioxide/],
-    ['silver-nitrate', 'ammonia', /explosive/],
-    ['sodium-hypochlorite', 'hydrochloric-acid', /chlorine/],
-  ])('%s and %s', (a, b, danger) => {
-    const found = incompatibilities.filter(
-      ({ between: [x, y] }) =>
-        (of(a).reacts.includes(x) && of(b).reacts.includes(y)) ||
-        (of(a).reacts.includes(y) && of(b).reacts.includes(x)),
-    )
-    expect(found.map((one) => one.danger).join(' ')).toMatch(danger)
-  })
-
-  // Common practice: silver with citric acid is how salted paper's silver is kept.
-  it('leaves alone what belongs together', () => {
-    const meets = (a: string, b: string) =>
-      incompatibilities.some(({ between: [x, y] }) => of(a).reacts.includes(x) && of(b).reacts.includes(y))
-    expect(meets('silver-nitrate', 'citric-acid') || meets('citric-acid', 'silver-nitrate')).toBe(false)
-    expect(meets('potassium-ferricyanide', 'citric-acid')).toBe(false)
   })
 })

@@ -7,7 +7,8 @@ import { planMix } from '@core/process/mixPlan'
 import { checkUnder } from '@core/process/layers'
 import { beginning, schoolStocks, stepsFor } from '@core/process/plan'
 import { digits, formatSize } from '@core/quantity/format'
-import { tools } from '@library/index'
+import { substances, tools } from '@library/index'
+import { isAcidTreated } from '@core/paper/acidTreated'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import BigClock from '../shell/BigClock.vue'
@@ -201,7 +202,11 @@ useMarginNotes((): MarginNote[] => {
       choice.options.filter((option) => option.id === sheet.choices[choice.id]),
     )
     return [
-      ...chalkNotes(definition, paper.value?.buffered),
+      ...chalkNotes(
+        definition,
+        paper.value?.buffered,
+        isAcidTreated(sheet, workroom.treatmentRuns, substances),
+      ),
       ...stepNotes(definition, firstStep.value ?? null),
       ...tool,
       ...roomNotes(definition),

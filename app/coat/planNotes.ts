@@ -3,6 +3,8 @@ import type { Paper } from '@core/record/records'
 import type { MarginNote } from '../shell/margin.store'
 import { cautionNotes } from '../shell/stepNotes'
 import { isChosen } from '@core/process/mixPlan'
+import { orderFindings } from '@core/process/orderRules'
+import { incompatibilities, substances } from '@library/index'
 
 /** What the margin says while a sheet is planned: the process, why its schools, the paper, the light to work by, cautions. */
 export function planNotes(
@@ -24,6 +26,7 @@ export function planNotes(
   ]
   return [
     { title: definition.name, lines: [definition.summary] },
+    ...orderNotes(definition, choices),
     ...chalkNotes(definition, buffered),
     ...cautions.flatMap((id) => cautionNotes(definition, id)),
     ...definition.choices.map((choice) => {
@@ -34,9 +37,31 @@ export function planNotes(
   ]
 }
 
+/** What is wrong with the order of the baths under these choices, and with what stands in the trays. */
+export function orderNotes(
+  definition: ProcessDefinition,
+  choices: Readonly<Record<string, string>>,
+  standing?: Parameters<typeof orderFindings>[4],
+): MarginNote[] {
+  const found = orderFindings(definition, choices, substances, incompatibilities, standing)
+  return found.length
+    ? [
+        {
+          title: 'The order of the baths',
+          lines: found.map((one) => `${one.problem} ${one.remedy}`),
+          tone: 'caution',
+        },
+      ]
+    : []
+}
+
 /** Whether the paper has to lose its chalk first. */
-export function chalkNotes(definition: ProcessDefinition, buffered: Paper['buffered']): MarginNote[] {
-  if (definition.chalk.bears || buffered === 'no') return []
+export function chalkNotes(
+  definition: ProcessDefinition,
+  buffered: Paper['buffered'],
+  isTreated = false,
+): MarginNote[] {
+  if (definition.chalk.bears || buffered === 'no' || isTreated) return []
   if (buffered === 'yes')
     return [
       {

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
-import { saltBalance, USUAL_UPTAKE, type Laid, type SaltBalance } from '@core/chemistry/saltBalance'
-import { stepsFor } from '@core/process/plan'
+import { saltBalance, USUAL_UPTAKE, type SaltBalance } from '@core/chemistry/saltBalance'
+import { layingsOf } from '@core/process/silverLaid'
 import type { ProcessDefinition } from '@core/record/definition'
 import type { Sheet } from '@core/record/records'
 import { useWorkroom } from '../data/workroom.store'
@@ -15,13 +15,7 @@ export function useBalance(definition: () => ProcessDefinition | null, sheet: ()
   return computed((): SaltBalance | null => {
     const [process, planned] = [definition(), sheet()]
     if (!process || !planned) return null
-    const laid = stepsFor(process, planned.choices).flatMap((step): Laid[] => {
-      const { lays } = step
-      const lot = lays && lots.value[lays.component]?.[0]
-      if (!lays || !lot) return []
-      const name = process.components.find((one) => one.id === lays.component)?.name ?? lot.name
-      return [{ name, by: lays.by, solutes: lot.solutes, coats: step.perCoat ? planned.coats : 1 }]
-    })
+    const laid = layingsOf(process, planned, (component) => lots.value[component]?.[0]?.solutes ?? [])
     const gramsPerM2 = workroom.papers.find((paper) => paper.id === planned.paperId)?.gramsPerM2
     const balance = saltBalance(laid, {
       ...USUAL_UPTAKE,

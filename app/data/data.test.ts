@@ -378,6 +378,36 @@ describe('a workroom of version 1', () => {
   })
 })
 
+describe('a workroom of version 6', () => {
+  it('says what its waste holds', async () => {
+    const old = new Dexie('ember-sheet-version-6')
+    // Everything else is as it is in version 7.
+    old
+      .version(6)
+      .stores(Object.fromEntries(data.db.tables.map((table) => [table.name, table.schema.primKey.src])))
+    const bottle = {
+      id: uuid(3), label: 'P-1', name: 'Peroxide', kind: 'liquid', note: '', changedAt: T0,
+      contents: [{ substanceId: 'hydrogen-peroxide', percent: 3 }],
+    } // prettier-ignore
+    const waste = {
+      id: uuid(4),
+      wasteClass: 'oxidiser',
+      amount: 5,
+      unit: 'ml',
+      what: 'w',
+      bottleId: uuid(3),
+      at: T0,
+    }
+    await old.table('bottles').add(bottle)
+    await old.table('wastes').add(waste)
+    old.close()
+
+    const taken = new data.WorkroomDb('ember-sheet-version-6')
+    expect(await taken.wastes.toArray()).toEqual([{ ...waste, contents: bottle.contents }])
+    taken.close()
+  })
+})
+
 describe('pictures', () => {
   const bytes = (text: string) => new TextEncoder().encode(text)
   const three = [1, 2, 3].map((n) => ({

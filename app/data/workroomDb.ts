@@ -26,7 +26,7 @@ import { bundleKey, Bundles, type BundleRow } from './bundles'
 import { stateEntry } from './standings'
 
 /** Goes up with every new version of the records, and whenever they are stored in another way. */
-export const STORAGE_VERSION = 6
+export const STORAGE_VERSION = 7
 
 /** What the meter read during one exposure, a stretch at a time. It serves the running clock; what it came to is in the log. */
 export interface TraceRow {
@@ -160,6 +160,7 @@ export class WorkroomDb extends Dexie {
         packs: 'id, *photoIds',
       })
       .upgrade(toVersion6)
+    this.version(7).stores({}).upgrade(toVersion7)
     this.logs = new Bundles(this.logBundles)
     this.standings = new Bundles(this.standingBundles)
   }
@@ -198,4 +199,12 @@ async function toVersion6(transaction: Transaction): Promise<void> {
     const picture = await pixels.get(id)
     if (picture) await transaction.table<PackRow>('packs').add(packOf(id, [picture]))
   }
+}
+
+/** Waste says what it holds. */
+async function toVersion7(transaction: Transaction): Promise<void> {
+  const rows = async (name: string) => transaction.table(name).toArray() as Promise<unknown[]>
+  const old = { wastes: await rows('wastes'), bottles: await rows('bottles'), baths: await rows('baths') }
+  const next = migrate(old, 6, MIGRATIONS, 7) as { wastes: Waste[] }
+  await transaction.table<Waste>('wastes').bulkPut(next.wastes)
 }

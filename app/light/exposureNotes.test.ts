@@ -25,8 +25,8 @@ describe('what the margin says of a sheet in the light', () => {
   })
 
   it('points at the overbrushed margin first, then at what comes', () => {
-    expect(said({ share: 40 }, 'By now')).toContain('overbrushed margin greys first')
-    expect(said({ share: 95 }, 'By now')).toContain('deeper than wanted')
+    expect(said({ share: 40 }, 'By now')).toContain('overbrushed margin turns red-brown first')
+    expect(said({ share: 95 }, 'By now')).toContain('darker than wanted')
   })
 
   it('says how much deeper to print, and why', () => {

@@ -29,6 +29,9 @@ const WHITES = [
   { id: 'clean', name: 'Clean' },
   { id: 'yellow', name: 'Yellow' },
   { id: 'blue', name: 'Blue' },
+  { id: 'pink', name: 'Pink' },
+  { id: 'brown', name: 'Brown' },
+  { id: 'grey', name: 'Grey' },
 ]
 // Nothing is decided wet, so a wet look starts undecided.
 const verdict = ref<string | undefined>(props.look.id === 'wet' ? 'undecided' : 'keep')

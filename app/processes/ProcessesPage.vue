@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { orderFindings } from '@core/process/orderRules'
 import { startingChoices } from '@core/process/plan'
-import { incompatibilities, substances } from '@library/index'
 import { writeProcessFile } from '@core/process/processFile'
+import { orderNotes } from '../coat/planNotes'
 import { useWorkroom } from '../data/workroom.store'
 import { saveFile } from '../shell/saveFile'
 import BigTarget from '../shell/BigTarget.vue'
 import { useMarginNotes } from '../shell/margin.store'
+import { hazardNote } from '../shell/stepNotes'
 import { useNotice } from '../shell/notice.store'
 import { copyOwn, removeOwn, takeInProcess } from './processActions'
 import ProcessEditor from './ProcessEditor.vue'
@@ -72,21 +72,9 @@ async function remove(): Promise<void> {
   choose('')
 }
 
-/** Orders that would hurt someone or spoil a print, in the school it starts with. */
-const wrongOrder = computed(() =>
-  orderFindings(chosen.value, startingChoices(chosen.value), substances, incompatibilities),
-)
 useMarginNotes(() => [
   { title: chosen.value.name, lines: [chosen.value.summary] },
-  ...(wrongOrder.value.length
-    ? [
-        {
-          title: 'The order of its baths',
-          lines: wrongOrder.value.map((one) => `${one.problem} ${one.remedy}`),
-          tone: 'caution' as const,
-        },
-      ]
-    : []),
+  ...orderNotes(chosen.value, startingChoices(chosen.value)),
   ...chosen.value.choices.map((choice) => ({
     title: choice.name,
     lines: choice.options.map(
@@ -94,11 +82,7 @@ useMarginNotes(() => [
         `${option.name}${option.id === choice.startsWith ? ' (starts here)' : ''}: ${option.reason}`,
     ),
   })),
-  ...chosen.value.cautions.map((caution) => ({
-    title: caution.title,
-    lines: [caution.text],
-    tone: 'caution' as const,
-  })),
+  ...chosen.value.cautions.map((caution) => hazardNote(caution.title, caution)),
 ])
 </script>
 

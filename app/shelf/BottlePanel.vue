@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { auditNeighbours } from '@core/chemistry/audits'
 import { CoreError } from '@core/errors'
 import { digits, formatQuantity } from '@core/quantity/format'
 import { parseQuantity } from '@core/quantity/parse'
-import { reactionsOf, wasteClassOf } from '@core/shelf/waste'
-import { incompatibilities, substances, wasteClasses } from '@library/index'
+import { wasteClassOf } from '@core/shelf/waste'
+import { substances, wasteClasses } from '@library/index'
 import { useWorkroom } from '../data/workroom.store'
 import FindingList from '../shell/FindingList.vue'
 import { dayOf } from '../shell/moments'
@@ -22,6 +21,7 @@ import {
   takeThrowingBack,
   throwAway,
 } from './shelfActions'
+import { usePour } from './usePour'
 import type { StandingBottle } from './useShelf'
 
 /** A bottle in hand: take some out, count it, print its label, throw it away; and what has gone out of it so far. */
@@ -83,20 +83,10 @@ const count = () =>
     )
   })
 
-/** What already lies in the jar that this bottle would be emptied into, and must not meet it. */
-const clashes = computed(() => {
-  const mine = { name: bottle.value.name, reacts: reactionsOf(bottle.value.contents, substances) }
-  const inJar = workroom.wastes.filter(
-    (one) => one.wasteClass === wasteClass.value && !one.handedOverAt && !one.takenBackAt,
-  )
-  const others = inJar.flatMap((one) => {
-    const source = workroom.bottles.find((each) => each.id === one.bottleId)
-    return source ? [{ name: one.what, reacts: reactionsOf(source.contents, substances) }] : []
-  })
-  return others.flatMap((other) => auditNeighbours([mine, other], incompatibilities))
-})
 const wasteClass = computed(() => wasteClassOf(bottle.value.contents, substances))
-const jar = computed(() => wasteClasses[wasteClass.value].name.toLowerCase())
+const { findings, jarName, pressWords } = usePour(
+  computed(() => ({ ...bottle.value, wasteClass: wasteClass.value })),
+)
 /** What is written in the field, or `null` where it says nothing that can be read. */
 function typedAmount(): number | null {
   try {
@@ -126,10 +116,11 @@ async function discard(): Promise<void> {
       amount: left,
       unit: unit.value as 'g' | 'ml',
       what: `${name} ${label}`,
+      contents: bottle.value.contents.map(({ substanceId, percent }) => ({ substanceId, percent })),
     }
     const wasteId = await throwAway(bottle.value, waste)
     notice.say(
-      `${digits(left)} ${unit.value} of ${label} into the jar for ${jar.value}.`,
+      `${digits(left)} ${unit.value} of ${label} into the waste jar: ${jarName.value}.`,
       () => void takeThrowingBack(id, wasteId),
     )
   }
@@ -217,10 +208,10 @@ const shown = (value: number) => formatQuantity(value, unit.value === 'g' ? 'mas
         <button v-if="bottle.statedPercent !== undefined" type="button" @click="relabel">
           It is relabelled
         </button>
-        <button type="button" @click="discard">Into the jar for {{ jar }}</button>
+        <button type="button" @click="discard">{{ pressWords }}</button>
         <button v-if="isMadeHere" type="button" @click="unmake">Take its making back</button>
       </div>
-      <FindingList :findings="clashes" />
+      <FindingList :findings="findings" />
       <p class="es-quiet">{{ wasteClasses[wasteClass].ask }}</p>
     </div>
     <ol class="BottlePanel-gone" aria-label="What has gone out">

@@ -3,7 +3,6 @@ import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Finding, Mend } from '@core/chemistry/audits'
 import { digits } from '@core/quantity/format'
-import { cautions } from '@library/cautions'
 import { substances } from '@library/index'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
@@ -14,6 +13,7 @@ import { useKeyRows } from '../shell/keys.store'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
 import { useNotice } from '../shell/notice.store'
 import SelectField from '../shell/SelectField.vue'
+import { hazardNotes } from '../shell/stepNotes'
 import TextField from '../shell/TextField.vue'
 import RecipeRows from './RecipeRows.vue'
 import { takeBottleBack } from './shelfActions'
@@ -63,13 +63,15 @@ useKeyRows('Making a solution', () =>
 watch(recipeId, () => (isWeighing.value = false))
 
 useMarginNotes((): MarginNote[] => {
-  const ids = [...new Set(draft.value.rows.flatMap((row) => substances[row.source]?.caution ?? []))]
+  const used = draft.value.rows.flatMap((row) => [
+    row.source,
+    ...(workroom.bottles.find((one) => one.id === row.source)?.contents.map((one) => one.substanceId) ?? []),
+  ])
   return [
-    ...ids.map((id) => ({
-      title: `Before the jar opens: ${cautions[id as keyof typeof cautions].title.toLowerCase()}`,
-      lines: [cautions[id as keyof typeof cautions].text],
-      tone: 'caution' as const,
-    })),
+    ...hazardNotes(
+      'Before the jar opens',
+      used.map((id) => substances[id]?.caution),
+    ),
     ...(recipe.value?.stock.making.length
       ? [{ title: 'How it is made', lines: recipe.value.stock.making }]
       : []),

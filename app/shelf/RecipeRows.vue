@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { digits } from '@core/quantity/format'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
@@ -40,6 +41,15 @@ const sources = computed(() => [
     .map((one) => ({ id: one.id, name: `bottle ${one.label}, ${one.name}` })),
 ])
 const isBottle = (row: RecipeRow) => props.bottles.some((one) => one.id === row.source)
+/** What a percentage of a bought liquid means: of the pure substance by weight, or of the concentrate by volume. */
+function percentWords(row: RecipeRow): string {
+  const liquid = substances[row.source]?.liquid
+  const percent = Number(row.amount.replace(',', '.'))
+  if (!liquid || liquid.percentWw >= 99 || !(percent > 0)) return ''
+  if (!['percentWv', 'percentVv'].includes(row.measure)) return ''
+  const byWeight = (1000 * percent) / liquid.gramsPerMillilitre / liquid.percentWw
+  return `${digits(percent)} % w/v, by weight: ${digits(byWeight)} ml of ${digits(liquid.percentWw)} % concentrate in a litre. ${digits(percent)} % v/v, by volume: ${digits(10 * percent)} ml.`
+}
 const jarsFor = (row: RecipeRow) =>
   props.bottles.filter(
     (one) =>
@@ -104,6 +114,7 @@ const remove = (row: RecipeRow) => {
         <ElOption v-for="jar in jarsFor(row)" :key="jar.id" :value="jar.id" :label="`from ${jar.label}`" />
       </ElSelect>
       <span v-else class="es-quiet">{{ row.source && !isBottle(row) ? 'no jar on the shelf' : '' }}</span>
+      <p v-if="percentWords(row)" class="RecipeRows-percent es-quiet">{{ percentWords(row) }}</p>
       <FigureValue
         v-if="figureOf(row)"
         :label="`${portionOf(row)?.grams ? 'weigh' : 'pour'} ${portionOf(row)?.name ?? ''}${figureOf(row)?.uncertainty ? `, ± ${Number(figureOf(row)?.uncertainty?.toPrecision(2))}` : ''}`"
@@ -171,5 +182,9 @@ button {
   .RecipeRows-row {
     grid-template-columns: 1fr 74px 112px;
   }
+}
+.RecipeRows-percent {
+  grid-column: 1 / -1;
+  font-size: 14px;
 }
 </style>

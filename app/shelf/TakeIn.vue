@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { strengthByDensity } from '@core/chemistry/dilution'
+import { densityByStrength, strengthByDensity } from '@core/chemistry/dilution'
 import { CoreError, type Refusal } from '@core/errors'
 import { digits } from '@core/quantity/format'
 import { parseQuantity } from '@core/quantity/parse'
-import { cautions } from '@library/cautions'
 import { hazardStatements, substances } from '@library/index'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
@@ -13,6 +12,7 @@ import ChoiceRow from '../shell/ChoiceRow.vue'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
 import { useNotice } from '../shell/notice.store'
 import SelectField from '../shell/SelectField.vue'
+import { hazardNotes } from '../shell/stepNotes'
 import TextField from '../shell/TextField.vue'
 import { freeLabel, writtenLabel } from './bottleLabel'
 import { putOnShelf, takeBottleBack } from './shelfActions'
@@ -97,7 +97,7 @@ async function save(): Promise<void> {
     density.value.trim() && chosen.densities
       ? (strengthByDensity(chosen, Number(density.value.replace(',', '.'))),
         Number(density.value.replace(',', '.')))
-      : chosen.liquid?.gramsPerMillilitre,
+      : densityByStrength(chosen, percent ?? usualPurity.value)?.value,
   )
   const paid = attempt('price', () => {
     const value = Number(price.value.replace(',', '.'))
@@ -142,17 +142,8 @@ useMarginNotes((): MarginNote[] => {
         ],
       },
     ]
-  const caution = chosen.caution && cautions[chosen.caution as keyof typeof cautions]
   return [
-    ...(caution
-      ? [
-          {
-            title: `Before it opens: ${caution.title.toLowerCase()}`,
-            lines: [caution.text],
-            tone: 'caution' as const,
-          },
-        ]
-      : []),
+    ...hazardNotes('Before it opens', [chosen.caution]),
     ...(chosen.hazard.statements.length
       ? [
           {

@@ -1,27 +1,49 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
 import { formatQuantity } from '@core/quantity/format'
 import { parseQuantity } from '@core/quantity/parse'
+import type { Waste } from '@core/record/records'
 import { WasteClass } from '@core/record/substance'
-import { wasteJars } from '@core/shelf/waste'
-import { wasteClasses } from '@library/index'
+import { wasteClassOf, wasteJars } from '@core/shelf/waste'
+import { substances, wasteClasses } from '@library/index'
 import { useWorkroom } from '../data/workroom.store'
 import EmptyPage from '../shell/EmptyPage.vue'
+import FindingList from '../shell/FindingList.vue'
 import { useMarginNotes } from '../shell/margin.store'
 import { dayOf } from '../shell/moments'
 import { useNotice } from '../shell/notice.store'
 import SelectField from '../shell/SelectField.vue'
+import SelectManyField from '../shell/SelectManyField.vue'
 import TextField from '../shell/TextField.vue'
 import { addWaste, handOver, takeWasteBack } from './shelfActions'
+import { usePour } from './usePour'
 
 const [workroom, notice] = [useWorkroom(), useNotice()]
 const jars = computed(() => wasteJars(workroom.wastes))
-const classOptions = WasteClass.options.map((id) => ({ id, name: wasteClasses[id].name }))
+// The jar of earlier archives, which held chlorate and peroxide alike, takes nothing more.
+const classOptions = WasteClass.options
+  .filter((id) => id !== 'oxidiser')
+  .map((id) => ({ id, name: wasteClasses[id].name }))
+const substanceOptions = Object.values(substances).map(({ id, name }) => ({ id, name }))
 const wasteClass = ref<string>('silver')
+const holds = ref<string[]>([])
 const what = ref('')
 const amount = ref('')
 const fault = ref<Refusal | undefined>()
+const contents = computed(() => holds.value.map((substanceId) => ({ substanceId })))
+/** What is in it decides the jar; it can be changed afterwards. */
+watch(contents, (all) => {
+  if (all.length) wasteClass.value = wasteClassOf(all, substances)
+})
+const words = computed(() => what.value.trim() || 'rinse water')
+const { findings, jarName, pressWords } = usePour(
+  computed(() => ({
+    name: words.value,
+    contents: contents.value,
+    wasteClass: WasteClass.parse(wasteClass.value),
+  })),
+)
 
 async function add(): Promise<void> {
   try {
@@ -30,41 +52,50 @@ async function add(): Promise<void> {
       throw new CoreError({
         code: 'nothing',
         field: 'amount',
-        problem: 'That is nothing.',
-        remedy: 'Write it like 250 ml.',
+        problem: 'The amount is zero.',
+        remedy: 'Enter how much you pour in, for example 250 ml.',
       })
     fault.value = undefined
-    const words = what.value.trim() || 'rinse water'
     const id = await addWaste({
       wasteClass: WasteClass.parse(wasteClass.value),
       amount: value,
       unit: 'ml',
-      what: words,
+      what: words.value,
+      // Nothing chosen means not known, which is not the same as nothing in it.
+      contents: contents.value.length ? contents.value : undefined,
     })
-    notice.say(`${formatQuantity(value, 'volume')} into the jar.`, () => void takeWasteBack(id))
+    notice.say(
+      `${formatQuantity(value, 'volume')} into the waste jar: ${jarName.value}.`,
+      () => void takeWasteBack(id),
+    )
     what.value = amount.value = ''
+    holds.value = []
   } catch (error) {
     if (error instanceof CoreError) fault.value = error.refusal
     else notice.refuse(error, 'the waste jar')
   }
 }
+const contentsWords = ({ contents: held }: Waste) =>
+  held?.map((one) => substances[one.substanceId]?.name ?? one.substanceId).join(', ') ??
+  'contents not recorded'
 async function give(ids: readonly string[], name: string): Promise<void> {
   await handOver(ids)
   notice.say(`${name}: handed over.`)
 }
 useMarginNotes(() => [
   {
-    title: 'What may not meet',
+    title: 'What must not meet',
     lines: [
-      'Ferricyanide and any strong acid: hydrogen cyanide. Acid and sulfite or hypo: sulfur dioxide. Silver and ammonia left standing: explosive. Hypochlorite and acid or ammonia: poisonous gas.',
-      'One jar a class, labelled, closed, never full to the brim.',
+      'Ferricyanide and any strong acid: hydrogen cyanide. Acid and sulfite or hypo: sulfur dioxide. Silver and ammonia left standing: explosive. Hypochlorite and acid, ammonia or hypo: poisonous gas. Peroxide and iron: the jar can burst.',
+      'One jar for each class, labelled, at most four fifths full. A vented cap where gas may form.',
     ],
     tone: 'caution',
+    isHazard: true,
   },
   {
-    title: 'Who takes it',
+    title: 'Who takes the waste',
     lines: [
-      'Ask your local licensed waste service; its rules and the local code come before anything written here.',
+      'Ask your local licensed waste service. Its rules and the local code come before anything written here.',
     ],
   },
 ])
@@ -77,11 +108,19 @@ useMarginNotes(() => [
       <h1>Waste</h1>
     </header>
     <div class="WastePage-row">
-      <SelectField v-model="wasteClass" label="Into the jar for" :options="classOptions" />
       <TextField v-model="what" label="What" placeholder="first wash water" />
+      <SelectManyField
+        v-model="holds"
+        label="Contents"
+        :options="substanceOptions"
+        placeholder="silver nitrate, …"
+        hint="everything in it, as far as you know"
+      />
       <TextField v-model="amount" label="How much" placeholder="250 ml" :fault="fault" />
-      <button type="button" @click="add">Pour it in</button>
+      <SelectField v-model="wasteClass" label="Waste jar" :options="classOptions" />
     </div>
+    <FindingList :findings="findings" />
+    <button type="button" @click="add">{{ pressWords }}</button>
     <EmptyPage v-if="!jars.length" under kicker="Empty jars" title="Nothing waits to be fetched">
       <p>
         What is thrown away at the shelf, and what you pour in here, is kept by its kind until the licensed
@@ -102,11 +141,17 @@ useMarginNotes(() => [
           }}
         </strong>
       </h2>
-      <p>Ask: “{{ wasteClasses[jar.wasteClass].ask }}”</p>
+      <p>
+        {{ wasteClasses[jar.wasteClass].cap === 'vented' ? 'Vented cap.' : 'Closed cap.' }}
+        {{ wasteClasses[jar.wasteClass].never }} Ask: “{{ wasteClasses[jar.wasteClass].ask }}”
+      </p>
       <ul>
         <li v-for="one in jar.entries" :key="one.id">
           <span>{{ dayOf(one.at) }}</span>
-          <span>{{ one.what }}</span>
+          <span>
+            {{ one.what }}
+            <small class="es-quiet">{{ contentsWords(one) }}</small>
+          </span>
           <span>{{ formatQuantity(one.amount, one.unit === 'g' ? 'mass' : 'volume') }}</span>
           <button type="button" class="is-plain" @click="takeWasteBack(one.id)">undo</button>
         </li>

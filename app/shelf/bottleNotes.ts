@@ -1,19 +1,19 @@
 import { solutesIn } from '@core/chemistry/lots'
 import { molarMass } from '@core/chemistry/molarMass'
 import { solubilityLimit } from '@core/chemistry/solubility'
+import { hazardsOf } from '@core/formats/label'
 import { digits, formatSpan } from '@core/quantity/format'
 import { hazardStatements, substances } from '@library/index'
-import { cautions } from '@library/cautions'
 import type { MarginNote } from '../shell/margin.store'
 import { dateOf } from '../shell/moments'
+import { hazardNotes } from '../shell/stepNotes'
 import type { StandingBottle } from './useShelf'
 
 /** What the margin says of a bottle: what it is, what to know before its cap comes off, and where it is kept. */
 export function bottleNotes({ bottle, left }: StandingBottle, now: number): MarginNote[] {
   const held = bottle.contents.flatMap((one) => substances[one.substanceId] ?? [])
   const unit = bottle.kind === 'solid' ? 'g' : 'ml'
-  const ids = [...new Set(held.flatMap((one) => one.caution ?? []))]
-  const statements = [...new Set(held.flatMap((one) => one.hazard.statements))]
+  const { statements } = hazardsOf(bottle, substances)
   const stated = bottle.statedPercent
   const first = bottle.contents[0]
   const isOff =
@@ -47,15 +47,14 @@ export function bottleNotes({ bottle, left }: StandingBottle, now: number): Marg
           },
         ]
       : []),
-    ...ids.map((id) => ({
-      title: `Before the cap comes off: ${cautions[id as keyof typeof cautions].title.toLowerCase()}`,
-      lines: [cautions[id as keyof typeof cautions].text],
-      tone: 'caution' as const,
-    })),
+    ...hazardNotes(
+      'Before the cap comes off',
+      held.map((one) => one.caution),
+    ),
     ...(statements.length
       ? [
           {
-            title: 'Hazard statements',
+            title: bottle.kind === 'solution' ? 'Hazard statements at this strength' : 'Hazard statements',
             lines: statements.map((code) => `${code} ${hazardStatements[code] ?? ''}`),
           },
         ]

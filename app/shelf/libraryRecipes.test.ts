@@ -16,12 +16,10 @@ const room = {
 }
 
 /**
- * What the audits rightly say of the trade's own stocks: a 20 % chloroplatinite throws crystals when it cools (it is
- * warmed clear before use), and so does a 10 % one; silver nitrate feeds a fire, and collodion burns.
+ * What the audits rightly say of the trade's own stocks: silver nitrate feeds a fire, and collodion burns. No figure from
+ * memory may call a common stock impossible.
  */
 const KNOWN: Readonly<Record<string, string>> = {
-  'platinum-palladium/platinum': 'over-solubility',
-  'gold-platinum/platinum-potassium': 'over-solubility',
   'collodion-chloride/emulsion': 'incompatible',
 }
 

@@ -40,7 +40,7 @@ export const takeTakingBack = (id: string): Promise<number> =>
 /** Empties a bottle into its waste jar. */
 export async function throwAway(
   bottle: Bottle,
-  waste: Pick<Waste, 'wasteClass' | 'amount' | 'unit' | 'what'>,
+  waste: Pick<Waste, 'wasteClass' | 'amount' | 'unit' | 'what' | 'contents'>,
 ): Promise<string> {
   const [id, at] = [uuid(), Date.now()]
   await db.transaction('rw', [db.bottles, db.wastes], async () => {

@@ -10,7 +10,7 @@ import {
   type Finding,
   type Mend,
 } from '@core/chemistry/audits'
-import { dilute, scaleToHand } from '@core/chemistry/dilution'
+import { dilute, scaleToHand, densityByStrength } from '@core/chemistry/dilution'
 import { formOf } from '@core/chemistry/forms'
 import { leftIn, pricePer, solutesIn, type SubstanceBook } from '@core/chemistry/lots'
 import {
@@ -225,9 +225,12 @@ function ingredientOf(row: RecipeRow, room: SolutionRoom, volumeMillilitres: num
     ...(held?.form && { formInHand: held.form }),
     ...(held && jar?.kind === 'solid' && { purityPercent: held.percent }),
     ...(held &&
-      jar?.kind === 'liquid' &&
-      jar.gramsPerMillilitre && {
-        liquid: { gramsPerMillilitre: jar.gramsPerMillilitre, percentWw: held.percent },
+      jar?.kind === 'liquid' && {
+        liquid: {
+          gramsPerMillilitre:
+            jar.gramsPerMillilitre ?? densityByStrength(substance, held.percent)?.value ?? 1,
+          percentWw: held.percent,
+        },
       }),
   }
 }

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import FigureWorking from './FigureWorking.vue'
 import { useMargin } from './margin.store'
 
 const margin = useMargin()
+const hasHazard = computed(() => margin.notes.some((note) => note.isHazard))
 </script>
 
 <template>
@@ -22,6 +24,9 @@ const margin = useMargin()
       <h2>{{ note.title }}</h2>
       <p v-for="line in note.lines" :key="line">{{ line }}</p>
     </section>
+    <p v-if="hasHazard" class="MarginColumn-sheet">
+      Read the maker’s safety data sheet; local rules come first.
+    </p>
   </aside>
 </template>
 
@@ -40,6 +45,11 @@ const margin = useMargin()
   margin-bottom: 22px;
   padding-left: 14px;
   border-left: 2px solid var(--es-line);
+}
+
+.MarginColumn-sheet {
+  padding-left: 14px;
+  color: var(--es-quiet);
 }
 
 .MarginColumn-note.is-caution {

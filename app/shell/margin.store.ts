@@ -7,6 +7,8 @@ export interface MarginNote {
   title: string
   lines: readonly string[]
   tone?: 'plain' | 'caution'
+  /** Says what a chemical or a lamp can do to someone: the margin then names the safety data sheet once. */
+  isHazard?: boolean
 }
 
 /** The margin beside the page: the working of the chosen figure, then what the page has to say. */

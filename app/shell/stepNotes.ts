@@ -1,4 +1,5 @@
 import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import { cautionOf } from '@library/index'
 import type { MarginNote } from './margin.store'
 
 /** What the margin says of a step: what to look for, the caution for what is in hand, why it is done, a habit. */
@@ -13,10 +14,21 @@ export function stepNotes(definition: ProcessDefinition, step: StepDefinition | 
   return notes
 }
 
+/** A caution in the margin: the hazard and what to do, then first aid. */
+export const hazardNote = (
+  title: string,
+  { text, firstAid }: ProcessDefinition['cautions'][number],
+): MarginNote => ({ title, lines: firstAid ? [text, firstAid] : [text], tone: 'caution', isHazard: true })
+
+/** Cautions of the library, each once, under words for the moment such as `Before the cap comes off`. */
+export const hazardNotes = (moment: string, ids: readonly (string | undefined)[]): MarginNote[] =>
+  [...new Set(ids)].flatMap((id) => {
+    const caution = cautionOf(id)
+    return caution ? [hazardNote(`${moment}: ${caution.title.toLowerCase()}`, caution)] : []
+  })
+
 /** One caution, under the name of the thing in hand. */
 export function cautionNotes(definition: ProcessDefinition, id: string): MarginNote[] {
   const caution = definition.cautions.find((one) => one.id === id)
-  return caution
-    ? [{ title: `In hand: ${caution.title.toLowerCase()}`, lines: [caution.text], tone: 'caution' }]
-    : []
+  return caution ? [hazardNote(`In hand: ${caution.title.toLowerCase()}`, caution)] : []
 }

@@ -1,4 +1,5 @@
 import { computed } from 'vue'
+import { isAcidTreated } from '@core/paper/acidTreated'
 import { costOfSession, lampsToLight, needsInTime, papersToTreat } from '@core/schedule/needs'
 import { preparationsFor } from '@core/schedule/preparation'
 import { shoppingList } from '@core/shelf/readiness'
@@ -14,15 +15,6 @@ import { usePlan } from './plan.store'
 export function usePreparations(plan: () => DayPlan | null) {
   const [workroom, now, plans, baths] = [useWorkroom(), useNow(), usePlan(), useBaths()]
   const minute = computed(() => Math.floor(now.now / 60_000) * 60_000)
-  /** Pieces that have been through a treatment. */
-  const treated = computed(
-    () =>
-      new Set(
-        workroom.treatmentRuns
-          .filter(({ state }) => state.steps.length > 0 && state.current > 0)
-          .flatMap(({ run }) => run.pieceIds),
-      ),
-  )
   return computed(() => {
     const found = plan()
     if (!found) return null
@@ -34,7 +26,9 @@ export function usePreparations(plan: () => DayPlan | null) {
       return verdict != null && !['used', 'spent', 'old'].includes(verdict)
     }
     const needs = needsInTime(sheets, found.moves, { ...shelf, now: minute.value }, stands)
-    const papers = papersToTreat(sheets, found.moves, workroom.papers, (id) => treated.value.has(id))
+    const papers = papersToTreat(sheets, found.moves, workroom.papers, (sheet) =>
+      isAcidTreated(sheet, workroom.treatmentRuns, substances),
+    )
     return {
       list: preparationsFor(needs, papers, lampsToLight(sheets, found.moves, workroom.lights)),
       shopping: shoppingList(needs, workroom.bottles, workroom.taken, substances).filter(

@@ -7,11 +7,12 @@ import { useOf, wasteOf } from '@core/process/baths'
 import type { BenchTray } from '@core/process/bench'
 import { digits, formatQuantity } from '@core/quantity/format'
 import { parseQuantity } from '@core/quantity/parse'
-import { substances, wasteClasses } from '@library/index'
+import { substances } from '@library/index'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import BigTarget from '../shell/BigTarget.vue'
 import FigureValue from '../shell/FigureValue.vue'
+import FindingList from '../shell/FindingList.vue'
 import { momentSaid } from '../shell/moments'
 import { useNotice } from '../shell/notice.store'
 import SelectField from '../shell/SelectField.vue'
@@ -27,6 +28,7 @@ import {
   takeFillBack,
   takeReplenishBack,
 } from './bathActions'
+import { usePour } from '../shelf/usePour'
 import { useBaths } from './baths.store'
 
 /** One tray opened: filled from the shelf, replenished, its temperature, poured away into its jar. */
@@ -177,6 +179,9 @@ async function warm(): Promise<void> {
     if (degrees !== undefined) await setTemperature(held.id, degrees)
   })
 }
+const { findings, jarName, pressWords } = usePour(
+  computed(() => bath.value && { ...bath.value, wasteClass: wasteOf(bath.value, substances) }),
+)
 async function pourAway(): Promise<void> {
   const held = bath.value
   if (!held) return
@@ -186,7 +191,7 @@ async function pourAway(): Promise<void> {
   await attempt('discard', async () => {
     const wasteId = await discardBath(what)
     notice.say(
-      `${held.name}: into the jar for ${wasteClasses[what.wasteClass].name.toLowerCase()}.${next ? ' The second bath moves up; fill a fresh one behind it.' : ''}`,
+      `${held.name} into the waste jar: ${jarName.value}.${next ? ' The second bath moves up; fill a fresh one behind it.' : ''}`,
       () => void takeDiscardBack(what, wasteId),
     )
   })
@@ -220,7 +225,7 @@ async function pourAway(): Promise<void> {
         <SelectField v-if="ready.length" v-model="bottleId" label="Poured from" :options="bottleOptions" />
         <BigTarget quiet label="Replenish it" @press="add" />
       </template>
-      <BigTarget quiet label="Pour it away, into its jar" @press="pourAway" />
+      <BigTarget quiet :label="pressWords" @press="pourAway" />
     </div>
 
     <form v-else class="BathPanel-row" @submit.prevent="fill">
@@ -235,6 +240,7 @@ async function pourAway(): Promise<void> {
       <ChoiceRow v-model="manner" label="It serves" :options="MANNERS" />
       <BigTarget label="Fill the tray" @press="fill" />
     </form>
+    <FindingList :findings="findings" />
     <ul v-if="!bath" class="es-quiet">
       <li v-for="line in solution.stock.making" :key="line">{{ line }}</li>
     </ul>

@@ -3,18 +3,21 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { BenchTray } from '@core/process/bench'
 import { ledgeOf } from '@core/process/deadlines'
+import { coatSolutes } from '@core/process/orderRules'
 import { nextRocking } from '@core/process/timing'
 import { trayVolume } from '@core/paper/amounts'
 import { formatClock } from '@core/quantity/format'
 import type { Happening } from '@core/record/event'
-import { wasteClasses } from '@library/index'
+import { substances } from '@library/index'
 import { useNow } from '../data/useNow'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import { addWaste, takeWasteBack } from '../shelf/shelfActions'
+import { usePour } from '../shelf/usePour'
 import BigClock from '../shell/BigClock.vue'
 import BigTarget from '../shell/BigTarget.vue'
 import EmptyPage from '../shell/EmptyPage.vue'
 import EndpointStrip from '../shell/EndpointStrip.vue'
+import FindingList from '../shell/FindingList.vue'
 import { useKeyRows } from '../shell/keys.store'
 import LeastTime from '../shell/LeastTime.vue'
 import { useNotice } from '../shell/notice.store'
@@ -108,21 +111,23 @@ function next(): void {
 const isWater = computed(() => !!inHand.value && !baths.solutionOf(inHand.value, false))
 const changeWater = () => step.value && void record({ type: 'waterChanged', step: step.value.planned.id })
 
-/** Water in this tray: it may hold silver or dichromate, which is kept. */
-const kept = computed(() => (isWaiting.value ? undefined : stepWords.value?.isKept))
+/** Water in this tray: it may hold silver or dichromate, which is kept with what the coat gave it. */
+const kept = computed(() => {
+  const [one, wasteClass] = [inHand.value, stepWords.value?.isKept]
+  if (!one || !wasteClass || isWaiting.value) return null
+  // What the coat was dissolved in has dried off.
+  const contents = coatSolutes(one.definition, one.sheet.choices)
+    .filter(({ substanceId }) => substances[substanceId]?.state !== 'liquid')
+    .map(({ substanceId }) => ({ substanceId }))
+  return { name: `water of sheet ${one.sheet.number}`, contents, wasteClass }
+})
+const { findings: keptFindings, jarName } = usePour(kept)
 async function keepWater(): Promise<void> {
   if (!kept.value || !inHand.value) return
   const amount = Math.round(trayVolume(inHand.value.sheet, 15).value / 50) * 50
-  const id = await addWaste({
-    wasteClass: kept.value,
-    amount,
-    unit: 'ml',
-    what: `water of sheet ${inHand.value.sheet.number}`,
-  })
-  notice.say(
-    `${amount} ml into the jar for ${wasteClasses[kept.value].name.toLowerCase()}.`,
-    () => void takeWasteBack(id),
-  )
+  const { name, contents, wasteClass } = kept.value
+  const id = await addWaste({ wasteClass, amount, unit: 'ml', what: name, contents })
+  notice.say(`${amount} ml into the waste jar: ${jarName.value}.`, () => void takeWasteBack(id))
 }
 const goToOther = () => other.value && choose(other.value.sheet.id)
 
@@ -213,6 +218,7 @@ useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second })
           <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
         </div>
       </div>
+      <FindingList :findings="keptFindings" />
       <div class="WetStation-acts" :class="{ 'is-above': notice.current }">
         <BigTarget :label="nextWords" hint=" " @press="next" />
         <BigTarget

@@ -65,7 +65,15 @@ export async function discardBath({ bath, wasteClass, next }: Discard): Promise<
   const [wasteId, at] = [uuid(), Date.now()]
   await db.transaction('rw', [db.baths, db.wastes], async () => {
     await db.wastes.add(
-      Waste.parse({ id: wasteId, wasteClass, amount: bath.millilitres, unit: 'ml', what: bath.name, at }),
+      Waste.parse({
+        id: wasteId,
+        wasteClass,
+        amount: bath.millilitres,
+        unit: 'ml',
+        what: bath.name,
+        contents: bath.contents,
+        at,
+      }),
     )
     await db.baths.update(bath.id, { ended: { at, why: 'discarded' }, changedAt: at })
     if (next) await db.baths.update(next.id, { bath: bath.bath, name: bath.name, changedAt: at })

@@ -1,11 +1,22 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import { bathStanding, passesOf, standingBath, useOf, type BathStanding } from '@core/process/baths'
-import { schoolStocks } from '@core/process/plan'
+import { USUAL_UPTAKE } from '@core/chemistry/saltBalance'
+import {
+  bathStanding,
+  passesOf,
+  standingBath,
+  useOf,
+  type BathStanding,
+  type Pass,
+} from '@core/process/baths'
+import { schoolStocks, startingChoices } from '@core/process/plan'
 import { stepInHand, wordsIdOf } from '@core/process/run'
+import { silverLaid } from '@core/process/silverLaid'
 import { trayOf } from '@core/process/trays'
+import type { Figure } from '@core/quantity/figure'
 import type { Bath } from '@core/record/bath'
 import type { BathDefinition, ComponentDefinition, ProcessDefinition } from '@core/record/definition'
+import { substances } from '@library/index'
 import { db } from '../data/db'
 import { useLiveQuery } from '../data/useLiveQuery'
 import { useNow } from '../data/useNow'
@@ -47,13 +58,38 @@ export const useBaths = defineStore('baths', () => {
     return solution && standing(one.definition, solution, one.sheet.choices)
   }
 
+  /** Silver that the next sheet brings into a fixer: as the last one did, or as the newest sheet of its process will. */
+  function silverOf(bath: Bath, passes: readonly Pass[]): Figure {
+    const last = passes.at(-1)?.sheetId
+    const one =
+      (last && workroom.find(last)) ||
+      workroom.sheets.find(({ definition }) => definition.id === bath.processId)
+    const definition = one?.definition ?? workroom.definitionOf(bath.processId)
+    const planned = one?.sheet ?? {
+      choices: startingChoices(definition),
+      coats: 1,
+      coverageMillilitresPerM2: definition.coverage?.millilitresPerM2 ?? USUAL_UPTAKE.brushMillilitresPerM2,
+      parts: {},
+    }
+    return silverLaid(definition, planned, substances)
+  }
+
   const standings = computed(() => {
     const under = new Map(workroom.sheets.map((one) => [one.sheet.id, bathUnder(one)?.id]))
     return new Map<string, BathStanding>(
       all.value.map((bath) => {
         const { use, keepsSeconds } = useOf(workroom.definitionOf(bath.processId), bath.bath)
-        const passes = passesOf(bath.id, workroom.everySheet, (sheetId) => under.get(sheetId) === bath.id)
-        return [bath.id, bathStanding(bath, use, passes, keepsSeconds, minute.value)]
+        const passes = passesOf(
+          bath.id,
+          workroom.everySheet,
+          (sheetId) => under.get(sheetId) === bath.id,
+          use?.silver && ((one) => silverLaid(one.definition, one.sheet, substances).value),
+        )
+        const fixer = use?.silver && {
+          isFirstOfTwo: all.value.some((other) => other.bath === use.followedBy && !other.ended),
+          silverPerM2: silverOf(bath, passes),
+        }
+        return [bath.id, bathStanding(bath, use, passes, keepsSeconds, minute.value, fixer)]
       }),
     )
   })

@@ -1,8 +1,10 @@
 import { computed, type Ref } from 'vue'
 import { slipsOf } from '@core/process/timing'
 import { wordsIdOf } from '@core/process/run'
+import type { Bath } from '@core/record/bath'
 import type { StepDefinition } from '@core/record/definition'
 import type { SheetInRoom } from '../data/workroom.store'
+import { orderNotes } from '../coat/planNotes'
 import { useMarginNotes, type MarginNote } from '../shell/margin.store'
 import { cautionNotes, stepNotes } from '../shell/stepNotes'
 import { useBaths } from './baths.store'
@@ -39,12 +41,19 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
       : []
     return [
       ...happened,
+      ...orderNotes(one.definition, one.sheet.choices, (id) => standingIn(one, id)),
       ...takenNotes(one),
       ...stepNotes(one.definition, stepWords.value),
       ...bathNotes(one),
       ...aheadNotes(one),
     ]
   })
+
+  /** What really stands in the tray of a solution, where it is filled. */
+  function standingIn({ definition, sheet }: SheetInRoom, id: string): Bath['contents'] | undefined {
+    const solution = [...definition.baths, ...definition.components].find((known) => known.id === id)
+    return solution && baths.standing(definition, solution, sheet.choices)?.contents
+  }
 
   /** Sheets that lie in the solution that this one waits for. */
   function takenNotes(one: SheetInRoom): MarginNote[] {

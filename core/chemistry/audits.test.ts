@@ -76,8 +76,8 @@ describe('audits', () => {
 
   it('neighbours that must not meet, each pair once', () => {
     const table = [
-      { between: ['ferricyanide', 'strongAcid'], danger: 'cyanide', remedy: 'apart' },
-      { between: ['sulfite', 'acid'], danger: 'sulfur dioxide', remedy: 'wash' },
+      { id: 'a', between: ['ferricyanide', 'strongAcid'], danger: 'cyanide', remedy: 'apart' },
+      { id: 'b', between: ['sulfite', 'acid'], danger: 'sulfur dioxide', remedy: 'wash' },
     ] as const
     const found = auditNeighbours(
       [book.ferricyanide, book['hydrochloric-acid'], book['sodium-sulfite'], book['sodium-chloride']],

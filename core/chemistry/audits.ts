@@ -1,6 +1,7 @@
 import { formatSpan } from '../quantity/format'
 import type { Incompatibility, ReactionClass, Substance } from '../record/substance'
 import { formOf, hydrateFactor } from './forms'
+import { labelElements } from './ghs'
 import { solubilityLimit } from './solubility'
 
 /** What would put it right, as something a program can do when the user says so. */
@@ -22,6 +23,7 @@ export interface Finding {
     | 'past-life'
     | 'not-ripe'
     | 'incompatible'
+    | 'unknown-contents'
     | 'short'
   /** What it is about, such as a substance or a bottle. */
   subject: string
@@ -32,6 +34,8 @@ export interface Finding {
 
 /** Departures under this share of the true strength are within what a label means. */
 const LABEL_SLACK = 0.025
+/** A figure from memory is no reason to doubt a stock that is a little stronger. */
+const MEMORY_SLACK = 1.5
 /** A spoon whose content may differ by more than this is no measure for anything that decides a print. */
 const SPOON_SLACK = 0.1
 
@@ -100,14 +104,15 @@ export function auditSolubility(
   form?: string,
 ): Finding | null {
   const limit = solubilityLimit(substance, celsius, form)
-  if (!limit || percentWv <= limit.value) return null
+  const isRemembered = substance.solubility?.standing === 'memory'
+  if (!limit || percentWv <= limit.value * (isRemembered ? MEMORY_SLACK : 1)) return null
   const warmer = [30, 40, 50, 60, 80, 100].find(
     (degrees) => degrees > celsius && (solubilityLimit(substance, degrees, form)?.value ?? 0) >= percentWv,
   )
   return {
     code: 'over-solubility',
     subject: substance.name,
-    problem: `${neat(percentWv)} % is more than stays dissolved at ${neat(celsius)} °C: about ${neat(limit.value)} %.`,
+    problem: `${neat(percentWv)} % is more than stays dissolved at ${neat(celsius)} °C: about ${neat(limit.value)} %${isRemembered ? ', from memory' : ''}.`,
     remedy: warmer
       ? `Make it weaker, or keep it at ${warmer} °C and look for crystals before each use.`
       : `Make it no stronger than ${neat(limit.value)} %; crystals at the bottom mean that it is full.`,
@@ -121,7 +126,7 @@ export function auditSpoon(substance: Substance, spoonMillilitres: number): Find
   if (!bulk || substance.liquid) return null
   const middle = (bulk.least + bulk.most) / 2
   const spread = (bulk.most - bulk.least) / 2 / middle
-  if (spread <= SPOON_SLACK && substance.hazard.signal !== 'danger') return null
+  if (spread <= SPOON_SLACK && labelElements(substance.hazard.statements).signal !== 'danger') return null
   const grams = spoonMillilitres * middle
   return {
     code: 'spoon',
@@ -189,29 +194,40 @@ export interface Neighbour {
   reacts: readonly ReactionClass[]
 }
 
-/** Every pair among the neighbours that must not meet. */
+/** Everything among the neighbours that must not meet, each danger of the same neighbours once. */
 export function auditNeighbours(
   neighbours: readonly Neighbour[],
   table: readonly Incompatibility[],
 ): Finding[] {
-  const findings: Finding[] = []
-  for (const [i, one] of neighbours.entries())
-    for (const other of neighbours.slice(i + 1))
-      for (const { between, danger, remedy } of table) {
-        const [a, b] = between
-        const meets =
-          (one.reacts.includes(a) && other.reacts.includes(b)) ||
-          (one.reacts.includes(b) && other.reacts.includes(a))
-        if (meets)
-          findings.push({
-            code: 'incompatible',
-            subject: `${one.name} and ${other.name}`,
-            problem: danger,
-            remedy,
-            mends: [],
-          })
-      }
-  return findings
+  return table.flatMap(({ between, danger, remedy }) =>
+    groupsThatMeet(neighbours, between).map((group): Finding => ({
+      code: 'incompatible',
+      subject: group.map((one) => one.name).join(' and '),
+      problem: danger,
+      remedy,
+      mends: [],
+    })),
+  )
+}
+
+/** Pairs of neighbours of which each brings one of two classes; for three classes, all neighbours that bring any. */
+function groupsThatMeet(
+  neighbours: readonly Neighbour[],
+  between: readonly ReactionClass[],
+): (readonly Neighbour[])[] {
+  const has = (one: Neighbour, what: ReactionClass | undefined) =>
+    what !== undefined && one.reacts.includes(what)
+  const [a, b] = between
+  if (between.length === 2)
+    return neighbours.flatMap((one, i) =>
+      neighbours
+        .slice(i + 1)
+        .filter((other) => (has(one, a) && has(other, b)) || (has(one, b) && has(other, a)))
+        .map((other) => [one, other]),
+    )
+  const group = neighbours.filter((one) => between.some((what) => has(one, what)))
+  const areAllThere = between.every((what) => group.some((one) => has(one, what)))
+  return areAllThere && group.length > 1 ? [group] : []
 }
 
 /** Less in the bottle than the work takes. */

@@ -112,3 +112,35 @@ export function strengthByDensity(substance: Substance, gramsPerMillilitre: numb
     },
   }
 }
+
+/** Water at 20 °C, g/ml. @see CRC Handbook of Chemistry and Physics; value from memory */
+const WATER_GRAMS_PER_MILLILITRE = 0.998
+
+/**
+ * Density of a liquid of this strength: from the substance's table where it has one, else on a straight line between
+ * water and the liquid as it is usually sold.
+ *
+ * @param percentWw strength, % by weight.
+ * @returns g/ml, or `null` for what is not sold as a liquid.
+ */
+export function densityByStrength(substance: Substance, percentWw: number): Figure | null {
+  const { densities: table, liquid } = substance
+  if (!liquid) return null
+  const isAsSold = Math.abs(percentWw / liquid.percentWw - 1) < 1e-3
+  const line = [
+    [0, WATER_GRAMS_PER_MILLILITRE],
+    [liquid.percentWw, liquid.gramsPerMillilitre],
+  ] as const
+  const at = table ? ([[0, WATER_GRAMS_PER_MILLILITRE], ...table.at] as const) : line
+  return {
+    value: isAsSold ? liquid.gramsPerMillilitre : interpolate(at, percentWw),
+    unit: 'g/ml',
+    working: {
+      words: table ? 'read off the table of densities' : 'between water and the liquid as it is sold',
+      formula: table ? 'ρ(w)' : 'ρ = ρ₀ + (ρ₁ − ρ₀)·w/w₁',
+      inputs: [{ name: 'strength', symbol: 'w', value: percentWw, unit: '% w/w', standing: 'yours' }],
+      standing: table ? table.standing : 'memory',
+      source: table ? table.source : 'A straight line; good to a few per cent',
+    },
+  }
+}

@@ -55,7 +55,8 @@ const AMPLE = 1.5
  */
 export function saltBalance(laid: readonly Laid[], uptake: Uptake): SaltBalance {
   const halide = total(laid, uptake, ['Cl', 'Br', 'I'], 'halide')
-  const silver = total(laid, uptake, ['Ag'], 'silver')
+  const carried = total(laid, uptake, ['Ag'], 'silver')
+  const silver = laid.some(isSilverBath) ? drawnFromBath(carried, halide) : carried
   const ratio = halide.value > 0 ? silver.value / halide.value : Infinity
   return {
     halide,
@@ -75,6 +76,30 @@ export function saltBalance(laid: readonly Laid[], uptake: Uptake): SaltBalance 
       },
     },
     verdict: ratio < 1 ? 'silverShort' : ratio < AMPLE ? 'even' : 'silverAmple',
+  }
+}
+
+const isSilverBath = (one: Laid) =>
+  one.by === 'float' && one.solutes.some(({ formula }) => formula !== undefined && atomsIn(formula).has('Ag'))
+
+/**
+ * A floated sheet draws silver from the whole bath until its halide is turned, and carries a wet film away besides: so
+ * its silver never falls short of its halide. What falls is the strength of the bath.
+ */
+function drawnFromBath(carried: Figure, halide: Figure): Figure {
+  return {
+    ...carried,
+    value: carried.value + halide.value,
+    working: {
+      ...carried.working,
+      words: 'silver carried away from the bath, and drawn from it by the halide',
+      formula: 'n = Σ 10·v·c·s / M + n(Hal)',
+      inputs: [
+        ...carried.working.inputs,
+        { name: 'turned by the halide', symbol: 'n(Hal)', value: halide.value, unit: 'mmol/m²' },
+      ],
+      leavesOut: 'how much weaker the bath becomes with each sheet',
+    },
   }
 }
 

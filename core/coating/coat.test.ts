@@ -64,6 +64,8 @@ describe('shareDrops', () => {
   it('offers 42 drops for 41 in a 1:1 mix, and nothing where the ratio is exact', () => {
     expect(betterTotal([1, 1], 41)?.drops).toEqual([21, 21])
     expect(betterTotal([1, 1], 40)).toBeNull()
+    // 5 : 4 : 3 : 2 by hand: 7 drops go 2, 2, 2, 1, a third off; 8 go 3, 2, 2, 1, a sixth off: exactly half.
+    expect(betterTotal([5, 4, 3, 2], 7)?.drops).toEqual([3, 2, 2, 1])
   })
 
   it('shows how far the ratio is missed', () => {

@@ -57,7 +57,8 @@ export function betterTotal(
   if (now.worstError <= 0.01) return null
   for (let larger = total + 1; larger <= total + upTo; larger++) {
     const offered = shareDrops(parts, larger)
-    if (offered.worstError <= now.worstError / 2) return offered
+    // An exact half is a half, whatever the last binary digit says.
+    if (offered.worstError <= now.worstError / 2 + 1e-9) return offered
   }
   return null
 }

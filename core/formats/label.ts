@@ -1,7 +1,7 @@
+import { labelElements, mixtureStatements, type LabelElements, type Pictogram } from '../chemistry/ghs'
 import { solutesIn, type SubstanceBook } from '../chemistry/lots'
 import { digits } from '../quantity/format'
 import type { Bottle } from '../record/records'
-import type { Substance } from '../record/substance'
 
 /** What stands on the label of a bottle, in the order in which it is printed. */
 export interface BottleLabel {
@@ -11,7 +11,7 @@ export interface BottleLabel {
   contents: string[]
   dates: string[]
   signal: 'DANGER' | 'WARNING' | null
-  pictograms: Substance['hazard']['pictograms']
+  pictograms: Pictogram[]
   /** Hazard statements, each with its code. */
   statements: string[]
   /** Address that the QR code holds. */
@@ -20,15 +20,11 @@ export interface BottleLabel {
 
 const SIGNAL = { danger: 'DANGER', warning: 'WARNING', none: null } as const
 
-/** Below this share of a solution a substance no longer decides the hazard of the whole: a rough rule, from memory. */
-const COUNTS_FROM_PERCENT = 1
-
 /**
- * The label of a bottle: contents with true strengths, dates, and the hazards of all that is in it in more than a trace.
+ * The label of a bottle: contents with true strengths, dates, and the hazards of what it holds at that strength.
  *
  * @param statements wording of the hazard statements by code.
  * @param day how a moment is written on paper.
- * @see UN GHS: a mixture below its cut-off carries no statement of the part; the single cut-off of 1 % is from memory
  */
 export function labelOf(
   bottle: Bottle,
@@ -37,11 +33,7 @@ export function labelOf(
   link: string,
   day: (moment: number) => string,
 ): BottleLabel {
-  const parts = bottle.contents
-    .filter((one) => bottle.kind !== 'solution' || one.percent >= COUNTS_FROM_PERCENT)
-    .flatMap((one) => book[one.substanceId] ?? [])
-  const signals = parts.map((one) => one.hazard.signal)
-  const signal = signals.includes('danger') ? 'danger' : signals.includes('warning') ? 'warning' : 'none'
+  const hazards = hazardsOf(bottle, book)
   const unit = bottle.kind === 'solution' ? '% w/v' : bottle.kind === 'liquid' ? '% w/w' : '%'
   const forms = bottle.contents.map((one) =>
     book[one.substanceId]?.forms.find((form) => form.id === one.form),
@@ -59,11 +51,32 @@ export function labelOf(
       bottle.ripeAt !== undefined && `not before ${day(bottle.ripeAt)}`,
       bottle.bestUntil !== undefined && `best until ${day(bottle.bestUntil)}`,
     ].filter((line) => line !== false),
-    signal: SIGNAL[signal],
-    pictograms: [...new Set(parts.flatMap((one) => one.hazard.pictograms))],
-    statements: [...new Set(parts.flatMap((one) => one.hazard.statements))].map((code) =>
-      `${code} ${statements[code] ?? ''}`.trim(),
-    ),
+    signal: SIGNAL[hazards.signal],
+    pictograms: hazards.pictograms,
+    statements: hazards.statements.map((code) => `${code} ${statements[code] ?? ''}`.trim()),
     link,
   }
+}
+
+/** Departures of a bought liquid under this share of its usual strength are the usual liquid. */
+const AS_SOLD = 0.05
+
+/**
+ * Signal word, pictograms and hazard statements of what a bottle holds: of the chemical itself for a solid and for a
+ * liquid of the usual strength, by the rules for mixtures for everything else.
+ */
+export function hazardsOf(bottle: Pick<Bottle, 'kind' | 'contents'>, book: SubstanceBook): LabelElements {
+  const parts = bottle.contents.flatMap(({ substanceId, percent }) => {
+    const substance = book[substanceId]
+    return substance ? [{ substance, percent }] : []
+  })
+  const isPure =
+    bottle.kind === 'solid' ||
+    (bottle.kind === 'liquid' &&
+      parts.every(({ substance: { liquid }, percent }) =>
+        liquid ? Math.abs(percent / liquid.percentWw - 1) <= AS_SOLD : true,
+      ))
+  return labelElements(
+    isPure ? parts.flatMap(({ substance }) => substance.hazard.statements) : mixtureStatements(parts),
+  )
 }

@@ -1,15 +1,17 @@
-import { saltBalance, USUAL_UPTAKE, type Laid, type SaltBalance } from '../chemistry/saltBalance'
+import { isAcidTreated, type TreatmentWork } from '../paper/acidTreated'
+import { layingsOf, silverLaid } from '../process/silverLaid'
+import { saltBalance, USUAL_UPTAKE, type SaltBalance } from '../chemistry/saltBalance'
 import { solutesIn, solutesOf, type SubstanceBook } from '../chemistry/lots'
 import { baseFor, type FoundBase } from '../light/bases'
 import { healthOf, historyOf } from '../light/lightLedger'
 import { bathStanding, passesOf, useOf, type BathStanding } from '../process/baths'
-import { schoolStocks, stepsFor } from '../process/plan'
+import { schoolStocks } from '../process/plan'
 import { elapsedSeconds } from '../process/clock'
 import { clockOf, wordsIdOf, type RunState, type StepState } from '../process/run'
 import type { Bath } from '../record/bath'
 import type { ProcessDefinition, StepDefinition } from '../record/definition'
 import type { Base, Light, LightEntry, MadeNegative } from '../record/light'
-import type { Bottle, Paper, PaperRun, Piece, Sheet } from '../record/records'
+import type { Bottle, Paper, Piece, Sheet } from '../record/records'
 import type { RegisterCheck } from '../record/register'
 import { registerOf } from '../negative/register'
 
@@ -25,7 +27,7 @@ export interface RoomRecords {
   prints: readonly PrintWork[]
   papers: readonly Paper[]
   pieces: readonly Piece[]
-  treatments: readonly { run: PaperRun; state: RunState }[]
+  treatments: readonly TreatmentWork[]
   bottles: readonly Bottle[]
   lights: readonly Light[]
   lightEntries: readonly LightEntry[]
@@ -47,7 +49,7 @@ export interface BathMet {
 export interface PrintRecord extends PrintWork {
   paper: Paper | null
   piece: Piece | null
-  /** Whether a treatment of its paper is on record. */
+  /** Whether an acid bath of its paper is on record. */
   isTreated: boolean
   light: Light | null
   /** What the lamp gave then over what it gave when new, per cent; `null` where nothing tells it. */
@@ -102,7 +104,7 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
     definition,
     paper: room.papers.find((one) => one.id === sheet.paperId) ?? null,
     piece: room.pieces.find((one) => one.id === sheet.pieceId) ?? null,
-    isTreated: isTreated(sheet, room.treatments),
+    isTreated: isAcidTreated(sheet, room.treatments, room.substances),
     light,
     lightPercent: light && exposedAt !== null ? shareOf(light, exposedAt, room) : null,
     base: sheet.lightId
@@ -125,17 +127,6 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
   }
 }
 
-/** A treatment of this very piece, or of its paper where no piece is named, that was done before the sheet began. */
-function isTreated(sheet: Sheet, treatments: RoomRecords['treatments']): boolean {
-  return treatments.some(({ run, state }) => {
-    const isDone = state.begunAt !== null && state.current > 0
-    if (!isDone || run.halfPieceId === sheet.pieceId) return false
-    return sheet.pieceId
-      ? run.pieceIds.includes(sheet.pieceId)
-      : run.pieceIds.length === 0 && run.paperId !== undefined && run.paperId === sheet.paperId
-  })
-}
-
 function shareOf(light: Light, at: number, room: RoomRecords): number | null {
   if (light.kind === 'sun') return null
   const sheets = room.prints.map((one) => ({ lightId: one.sheet.lightId, state: one.state }))
@@ -150,7 +141,12 @@ function bathsMet({ sheet, state, definition }: PrintWork, room: RoomRecords): B
     if (!bath) return []
     const at = step.finishedAt ?? step.startedAt ?? 0
     // The bath as this print met it: what came after is not its fault, and neither is its own pass.
-    const passes = passesOf(bath.id, room.prints).filter((pass) => pass.sheetId !== sheet.id && pass.at < at)
+    const passes = passesOf(
+      bath.id,
+      room.prints,
+      () => false,
+      (one) => silverLaid(one.definition, one.sheet, room.substances).value,
+    ).filter((pass) => pass.sheetId !== sheet.id && pass.at < at)
     const known = {
       ...bath,
       replenished: bath.replenished.filter((one) => one.at <= at),
@@ -160,7 +156,13 @@ function bathsMet({ sheet, state, definition }: PrintWork, room: RoomRecords): B
       {
         wordsId: wordsIdOf(step.planned),
         bath,
-        standing: bathStanding(known, use, passes, keepsSeconds, at),
+        standing: bathStanding(known, use, passes, keepsSeconds, at, {
+          isFirstOfTwo: room.baths.some(
+            (other) =>
+              other.bath === use?.followedBy && state.steps.some((later) => later.bathId === other.id),
+          ),
+          silverPerM2: silverLaid(definition, sheet, room.substances),
+        }),
       },
     ]
   })
@@ -172,15 +174,9 @@ function balanceOf(
   { papers, substances }: RoomRecords,
 ): SaltBalance | null {
   const stocks = schoolStocks(definition, sheet.choices)
-  const laid = stepsFor(definition, sheet.choices).flatMap((step): Laid[] => {
-    const { lays } = step
-    if (!lays) return []
-    const bottle = bottles.find((one) => one.component === lays.component)?.bottle
-    const solutes = bottle
-      ? solutesIn(bottle, substances)
-      : solutesOf(stocks[lays.component] ?? [], substances)
-    const name = definition.components.find((one) => one.id === lays.component)?.name ?? lays.component
-    return solutes.length ? [{ name, by: lays.by, solutes, coats: step.perCoat ? sheet.coats : 1 }] : []
+  const laid = layingsOf(definition, sheet, (component) => {
+    const bottle = bottles.find((one) => one.component === component)?.bottle
+    return bottle ? solutesIn(bottle, substances) : solutesOf(stocks[component] ?? [], substances)
   })
   if (laid.length < 2) return null
   const gramsPerM2 = papers.find((one) => one.id === sheet.paperId)?.gramsPerM2

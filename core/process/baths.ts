@@ -1,5 +1,5 @@
 import type { SubstanceBook } from '../chemistry/lots'
-import type { Figure } from '../quantity/figure'
+import type { Figure, FigureInput } from '../quantity/figure'
 import type { Bath } from '../record/bath'
 import type { BathUse, ProcessDefinition } from '../record/definition'
 import type { Sheet } from '../record/records'
@@ -17,6 +17,18 @@ export interface Pass {
   sheetId: string
   at: number
   squareMetres: number
+  /** Silver that it brought, g; only known for sheets of silver. */
+  silverGrams?: number
+}
+
+type SheetSize = Pick<Sheet, 'id' | 'widthMillimetres' | 'heightMillimetres'>
+
+/** What decides how far a fixer goes. */
+export interface FixerAim {
+  /** Whether a second bath follows, so that this one may hold more silver. */
+  isFirstOfTwo: boolean
+  /** Silver that the next sheet brings, g/m². */
+  silverPerM2: Figure
 }
 
 /** What the bath asks for next. */
@@ -73,16 +85,24 @@ export function standingBath(
  * Prints that lay in a bath, by the logs of their sheets, earliest first.
  *
  * @param inIt whether a sheet lies in it at this moment; such a print counts from when it was slid in.
+ * @param silverPerM2 g of silver that a sheet brings on a square metre, for fixers.
  */
-export function passesOf(
+export function passesOf<Work extends { sheet: SheetSize; state: RunState }>(
   bathId: string,
-  works: readonly { sheet: Pick<Sheet, 'id' | 'widthMillimetres' | 'heightMillimetres'>; state: RunState }[],
+  works: readonly Work[],
   inIt: (sheetId: string) => boolean = () => false,
+  silverPerM2?: (work: Work) => number,
 ): Pass[] {
   return works
-    .flatMap(({ sheet, state }) => {
+    .flatMap((work) => {
+      const { sheet, state } = work
       const squareMetres = (sheet.widthMillimetres * sheet.heightMillimetres) / 1e6
-      const pass = (at: number): Pass => ({ sheetId: sheet.id, at, squareMetres })
+      const pass = (at: number): Pass => ({
+        sheetId: sheet.id,
+        at,
+        squareMetres,
+        ...(silverPerM2 && { silverGrams: silverPerM2(work) * squareMetres }),
+      })
       const done = state.steps
         .filter((step) => step.bathId === bathId && step.status === 'done')
         .map((step) => pass(step.startedAt ?? step.finishedAt ?? 0))
@@ -100,6 +120,7 @@ export function passesOf(
  * @param use how far such a solution goes, by the process; absent where nothing is known of it.
  * @param keepsSeconds its life in the tray.
  * @param now milliseconds.
+ * @param fixer for baths whose capacity is a weight of silver; without it they have none.
  */
 export function bathStanding(
   bath: Bath,
@@ -107,15 +128,17 @@ export function bathStanding(
   passes: readonly Pass[],
   keepsSeconds: number | undefined,
   now: number,
+  fixer?: FixerAim,
 ): BathStanding {
   const squareMetres = passes.reduce((sum, pass) => sum + pass.squareMetres, 0)
   const lastFresh = bath.replenished.at(-1)?.at ?? bath.madeAt
   const since = passes.filter((pass) => pass.at >= lastFresh)
   const printsSince = since.reduce((sum, pass) => sum + pass.squareMetres, 0) / PRINT_SQUARE_METRES
-  const used = use?.squareMetresPerLitre === undefined ? null : usedShare(bath, use, squareMetres)
+  const capacity = capacityOf(bath, use, fixer)
+  const used = capacity && usedShare(capacity, passes, use)
   const bestUntil = keepsSeconds === undefined ? null : bath.madeAt + keepsSeconds * 1000
   const left = [
-    ...(used ? [((1 - used.value) * capacityOf(bath, use)) / PRINT_SQUARE_METRES] : []),
+    ...(capacity && used ? [((1 - used.value) * capacity.value) / capacity.perPrint] : []),
     ...(use?.replenish ? [use.replenish.atMostPrints - printsSince] : []),
     ...(bath.manner === 'oneShot' ? [passes.length ? 0 : 1] : []),
   ]
@@ -152,30 +175,91 @@ function verdictOf(
   return count ? 'serves' : 'fresh'
 }
 
-const capacityOf = (bath: Bath, use: BathUse | undefined) =>
-  ((use?.squareMetresPerLitre ?? 0) * bath.millilitres) / 1000
+/** How much a bath bears, in what is counted: m² of paper, or g of silver. */
+interface Capacity {
+  kind: 'area' | 'silver'
+  value: number
+  /** What one more print of 8 × 10 in takes of it. */
+  perPrint: number
+  inputs: FigureInput[]
+}
 
-function usedShare(bath: Bath, use: BathUse, squareMetres: number): Figure {
-  return {
-    value: squareMetres / capacityOf(bath, use),
-    unit: '',
-    working: {
-      words: 'paper through it over what it bears',
-      formula: 'u = A / (c·V)',
+function capacityOf(bath: Bath, use: BathUse | undefined, fixer: FixerAim | undefined): Capacity | null {
+  const litres: FigureInput = {
+    name: 'in the tray',
+    symbol: 'V',
+    value: bath.millilitres / 1000,
+    unit: 'l',
+    standing: 'yours',
+  }
+  if (use?.silver && fixer && fixer.silverPerM2.value > 0) {
+    const aim = fixer.isFirstOfTwo ? use.silver.firstOfTwo : use.silver.alone
+    return {
+      kind: 'silver',
+      value: aim * litres.value,
+      perPrint: fixer.silverPerM2.value * PRINT_SQUARE_METRES,
       inputs: [
-        { name: 'paper through it', symbol: 'A', value: squareMetres, unit: 'm²', standing: 'yours' },
         {
-          name: 'capacity',
+          name: fixer.isFirstOfTwo ? 'silver a first bath may hold' : 'silver a single bath may hold',
           symbol: 'c',
-          value: use.squareMetresPerLitre ?? 0,
-          unit: 'm²/l',
+          value: aim,
+          unit: 'g/l',
           standing: use.standing,
         },
-        { name: 'in the tray', symbol: 'V', value: bath.millilitres / 1000, unit: 'l', standing: 'yours' },
+        litres,
+        {
+          name: 'silver the next sheet brings',
+          symbol: 'm',
+          value: fixer.silverPerM2.value,
+          unit: 'g/m²',
+          standing: fixer.silverPerM2.working.standing,
+        },
       ],
-      standing: use.standing,
-      source: use.source,
-      leavesOut: 'how much of each sheet is picture; dense prints and their borders take less or more',
+    }
+  }
+  if (use?.squareMetresPerLitre === undefined) return null
+  return {
+    kind: 'area',
+    value: use.squareMetresPerLitre * litres.value,
+    perPrint: PRINT_SQUARE_METRES,
+    inputs: [
+      {
+        name: 'capacity',
+        symbol: 'c',
+        value: use.squareMetresPerLitre,
+        unit: 'm²/l',
+        standing: use.standing,
+      },
+      litres,
+    ],
+  }
+}
+
+function usedShare(capacity: Capacity, passes: readonly Pass[], use: BathUse | undefined): Figure {
+  const isSilver = capacity.kind === 'silver'
+  const brought = passes.reduce(
+    (sum, pass) => sum + (isSilver ? (pass.silverGrams ?? 0) : pass.squareMetres),
+    0,
+  )
+  return {
+    value: brought / capacity.value,
+    unit: '',
+    working: {
+      words: isSilver
+        ? 'silver brought into it over what it may hold'
+        : 'paper through it over what it bears',
+      formula: isSilver ? 'u = Σ m·A / (c·V)' : 'u = A / (c·V)',
+      inputs: [
+        isSilver
+          ? { name: 'silver brought into it', symbol: 'Σ m·A', value: brought, unit: 'g', standing: 'memory' }
+          : { name: 'paper through it', symbol: 'A', value: brought, unit: 'm²', standing: 'yours' },
+        ...capacity.inputs,
+      ],
+      standing: use?.standing ?? 'memory',
+      source: use?.source ?? '',
+      leavesOut: isSilver
+        ? 'the silver of the picture and what the first water took: it errs to the safe side'
+        : 'how much of each sheet is picture; dense prints and their borders take less or more',
     },
   }
 }
@@ -228,11 +312,7 @@ function strengthOf(bath: Bath, passes: readonly Pass[]): Figure {
 }
 
 /** Which jar a bath is poured into. */
-export const wasteOf = (bath: Bath, book: SubstanceBook): WasteClass =>
-  wasteClassOf(
-    bath.contents.map(({ substanceId, percent }) => ({ substanceId, percent })),
-    book,
-  )
+export const wasteOf = (bath: Bath, book: SubstanceBook): WasteClass => wasteClassOf(bath.contents, book)
 
 /** How far a process says that one of its baths goes, and how long it keeps. */
 export function useOf(

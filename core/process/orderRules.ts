@@ -14,33 +14,39 @@ export interface OrderFinding {
   remedy: string
 }
 
+type Substances = Pick<SoluteDefinition, 'substanceId'>
+
 interface WetStep {
   step: StepDefinition
-  solutes: readonly SoluteDefinition[]
+  solutes: readonly Substances[]
 }
 
 /**
  * What is wrong with the order of a process's wet steps under these choices: solutions that must not meet with no water
- * between them, silver carried into gold, a toner before the whites are cleared, a dichromate's first water let go.
+ * between them, silver carried into gold, a toner before the whites are cleared, a first water with silver or dichromate
+ * that would go down the drain.
  *
  * @param pairs what must not meet, as data.
+ * @param standing what really stands in a tray, by the id of its solution, where it is not what the process says.
  */
 export function orderFindings(
   definition: ProcessDefinition,
   choices: Readonly<Record<string, string>>,
   book: SubstanceBook,
   pairs: readonly Incompatibility[],
+  standing: (solutionId: string) => readonly Substances[] | undefined = () => undefined,
 ): OrderFinding[] {
   const stocks = schoolStocks(definition, choices)
   const wet: WetStep[] = stepsFor(definition, choices)
     .filter((step) => step.station === 'wet')
     .map((step) => {
       const tray = trayOf(definition, step, choices)
-      return { step, solutes: tray ? (stocks[tray.id] ?? tray.stock.solutes) : [] }
+      return {
+        step,
+        solutes: tray ? (standing(tray.id) ?? stocks[tray.id] ?? tray.stock.solutes) : [],
+      }
     })
-  const coat = mixesFor(definition, choices).flatMap((mix) =>
-    partsOf(definition, mix, choices).flatMap(({ component }) => stocks[component.id] ?? []),
-  )
+  const coat = coatSolutes(definition, choices)
   return [
     ...meetings(wet, book, pairs),
     ...(holds(coat, book, 'silver') ? silverIntoGold(wet, book) : []),
@@ -49,10 +55,23 @@ export function orderFindings(
   ]
 }
 
-const classesOf = (solutes: readonly SoluteDefinition[], book: SubstanceBook): ReactionClass[] => [
+/** What the coat holds under these choices: everything counted into a glass, and every bath the sheet lies in first. */
+export function coatSolutes(
+  definition: ProcessDefinition,
+  choices: Readonly<Record<string, string>>,
+): SoluteDefinition[] {
+  const stocks = schoolStocks(definition, choices)
+  const counted = mixesFor(definition, choices).flatMap((mix) =>
+    partsOf(definition, mix, choices).map(({ component }) => component.id),
+  )
+  const laid = stepsFor(definition, choices).flatMap((step) => step.lays?.component ?? [])
+  return [...new Set([...counted, ...laid])].flatMap((id) => stocks[id] ?? [])
+}
+
+const classesOf = (solutes: readonly Substances[], book: SubstanceBook): ReactionClass[] => [
   ...new Set(solutes.flatMap((one) => book[one.substanceId]?.reacts ?? [])),
 ]
-const holds = (solutes: readonly SoluteDefinition[], book: SubstanceBook, what: ReactionClass) =>
+const holds = (solutes: readonly Substances[], book: SubstanceBook, what: ReactionClass) =>
   classesOf(solutes, book).includes(what)
 const isWater = (one: WetStep) => one.solutes.length === 0
 
@@ -106,20 +125,26 @@ function tonedTooSoon(wet: readonly WetStep[]): OrderFinding[] {
   ]
 }
 
+/** What must not go down the drain with the first water, and what to say of it. */
+const KEPT = { chromium: 'dichromate', silver: 'silver' } as const
+
 function firstWater(
   wet: readonly WetStep[],
-  coat: readonly SoluteDefinition[],
+  coat: readonly Substances[],
   book: SubstanceBook,
 ): OrderFinding[] {
-  const isChromium = coat.some((one) => book[one.substanceId]?.waste === 'chromium')
   const first = wet[0]
-  if (!isChromium || !first || first.step.isKept === 'chromium') return []
-  return [
-    {
-      code: 'first-water-not-kept',
-      stepId: first.step.id,
-      problem: 'The first water holds the dichromate and would go down the drain.',
-      remedy: 'Keep the first water apart, in the chromium jar, for the licensed service.',
-    },
-  ]
+  if (!first || !isWater(first)) return []
+  return (['chromium', 'silver'] as const).flatMap((jar) => {
+    const isInCoat = coat.some((one) => book[one.substanceId]?.waste === jar)
+    if (!isInCoat || first.step.isKept === jar) return []
+    return [
+      {
+        code: 'first-water-not-kept' as const,
+        stepId: first.step.id,
+        problem: `The first water holds ${KEPT[jar]} and would go down the drain.`,
+        remedy: `Keep the first water in the ${jar} jar for the licensed service.`,
+      },
+    ]
+  })
 }

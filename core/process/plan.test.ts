@@ -131,7 +131,7 @@ const substance = (id: string, name: string, formula: string): Substance => ({
   forms: [{ id: 'anhydrous', name: 'without water', formula }],
   state: 'solid',
   purityPercent: 100,
-  hazard: { signal: 'none', pictograms: [], statements: [], standing: 'memory', source: 's' },
+  hazard: { statements: [], standing: 'memory', source: 's' },
   reacts: [],
   waste: 'plain',
   storage: 'Dry.',

@@ -21,7 +21,14 @@ const HIGHLIGHTS = {
   right: 'highlights right',
   veiled: 'highlights veiled',
 } as const
-const WHITES = { clean: 'whites clean', yellow: 'whites yellow', blue: 'whites blue' } as const
+const WHITES = {
+  clean: 'whites clean',
+  yellow: 'whites yellow',
+  blue: 'whites blue',
+  pink: 'whites pink',
+  brown: 'whites brown',
+  grey: 'whites grey',
+} as const
 
 /**
  * The log told in lines, oldest first: drops summed up, each step with how long it really took, what was taken back

@@ -74,8 +74,9 @@ function clockSlips(step: StepState, words: StepDefinition | undefined, now: num
   // Longer in water than it must be does no harm, unless the process has words for it.
   const isSolution = words?.tray !== undefined || words?.trays !== undefined
   const ceiling = words?.late?.afterSeconds ?? (words?.late || isSolution ? mostSeconds : undefined)
-  // Where the process has words for it the ceiling is meant; else a hand that was busy elsewhere is no news.
-  const grace = words?.late ? SLACK_SECONDS : Math.max(15, 0.25 * (ceiling ?? 0))
+  // A ceiling that the process names for itself is meant; the end of a usual range is not, and a busy hand is no news.
+  const isMeant = words?.late?.afterSeconds !== undefined
+  const grace = isMeant ? SLACK_SECONDS : Math.max(15, 0.25 * (ceiling ?? 0))
   if (kind === 'bath' && ceiling !== undefined && elapsed > ceiling + grace)
     return [slip('late', elapsed - ceiling, words?.late?.means ?? LATE, words?.late?.blames ?? 'hand')]
   return []

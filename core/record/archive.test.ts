@@ -441,6 +441,23 @@ describe('migration', () => {
     expect(records).toMatchObject(rest)
   })
 
+  it('version 6 is read as it was meant: waste says what it holds, in the jar it was poured into', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v6.zip')))
+    const { records } = readBack(stored)
+    expect([records.sheets, records.events, records.wastes].map((list) => list.length)).toEqual([25, 1379, 6])
+    const byId = (n: number) => records.wastes.find((one) => one.id === uuid(n))
+    expect(byId(902)).toMatchObject({
+      wasteClass: 'oxidiser',
+      contents: [{ substanceId: 'hydrogen-peroxide', percent: 3 }],
+    })
+    expect(byId(903)).toMatchObject({
+      wasteClass: 'silver',
+      contents: [{ substanceId: 'sodium-thiosulfate', percent: 10 }],
+    })
+    expect(byId(904)).toMatchObject({ wasteClass: 'base', what: 'something blue' })
+    expect(byId(904)?.contents).toBeUndefined()
+  })
+
   it('an archive of version 5 that lies about its events is refused', () => {
     const old = (events: (events: SheetEvent[]) => unknown) => {
       const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))

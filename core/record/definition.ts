@@ -31,6 +31,8 @@ const Caution = z.strictObject({
   id: Key,
   title: Sentence,
   text: Sentence,
+  /** First aid in one line, where it burns or poisons. */
+  firstAid: Sentence.optional(),
 })
 
 const Endpoint = z.strictObject({
@@ -160,6 +162,10 @@ const BathUse = z.strictObject({
   manner: z.enum(['oneShot', 'reused']),
   /** Paper that a litre of it serves, m². */
   squareMetresPerLitre: z.number().gt(0).max(100).optional(),
+  /** Silver that a litre of fixer may hold, g: as the only bath, and as the first of two. Comes before the area. */
+  silver: z
+    .strictObject({ alone: z.number().gt(0).max(50), firstOfTwo: z.number().gt(0).max(50) })
+    .optional(),
   /** What is added, and after how many prints of 8 × 10 in at the earliest and at the latest. */
   replenish: z
     .strictObject({

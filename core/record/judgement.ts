@@ -10,7 +10,7 @@ export const JudgedParts = {
   verdict: z.enum(['keep', 'again', 'undecided']),
   shadows: z.enum(['thin', 'right', 'blocked']).optional(),
   highlights: z.enum(['blank', 'right', 'veiled']).optional(),
-  whites: z.enum(['clean', 'yellow', 'blue']).optional(),
+  whites: z.enum(['clean', 'yellow', 'blue', 'pink', 'brown', 'grey']).optional(),
   /** When it is to be looked at again. */
   lookAgainAt: Stamp.optional(),
   note: Text,

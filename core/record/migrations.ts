@@ -11,6 +11,7 @@ export const MIGRATIONS: readonly Migration[] = [
   bathsAndPlans,
   judgement,
   logsOfTheirOwn,
+  wasteKeepsItsContents,
 ]
 
 type Row = Record<string, unknown>
@@ -75,6 +76,27 @@ function judgement(records: unknown): unknown {
 /** Version 6: events lie in logs of their own and no longer among the records; an archive's reader takes them from there. */
 function logsOfTheirOwn(records: unknown): unknown {
   return records
+}
+
+/**
+ * Version 7: waste says what it holds, as far as a bottle or a tray that was poured away tells. It stays in the jar that
+ * it was poured into. Cautions may carry first aid.
+ */
+function wasteKeepsItsContents(records: unknown): unknown {
+  const old = records as Record<string, Row[]>
+  const sources = [...rows(old.bottles), ...rows(old.baths)]
+  return {
+    ...old,
+    wastes: rows(old.wastes).map((waste) => {
+      const source =
+        sources.find((one) => waste.bottleId !== undefined && one.id === waste.bottleId) ??
+        rows(old.baths).find(
+          (bath) => bath.name === waste.what && (bath.ended as Row | undefined)?.at === waste.at,
+        )
+      const contents = rows(source?.contents).map(({ substanceId, percent }) => ({ substanceId, percent }))
+      return contents.length ? { ...waste, contents } : waste
+    }),
+  }
 }
 
 /** What is not a list is left for the schema to refuse. */

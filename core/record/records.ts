@@ -10,7 +10,7 @@ import { WasteClass } from './substance'
 import { Bath } from './bath'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
-export const RECORD_VERSION = 6
+export const RECORD_VERSION = 7
 
 export const Paper = z.strictObject({
   id: Id,
@@ -113,6 +113,11 @@ export const Waste = z.strictObject({
   amount: z.number().gt(0).max(1_000_000),
   unit: z.enum(['ml', 'g']),
   what: Line.min(1),
+  /** What it holds, for checking what may be poured to it; absent where that was never recorded. */
+  contents: z
+    .array(z.strictObject({ substanceId: Key, percent: z.number().gt(0).max(400).optional() }))
+    .max(40)
+    .optional(),
   bottleId: Id.optional(),
   at: Stamp,
   handedOverAt: Stamp.optional(),

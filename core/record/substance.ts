@@ -4,32 +4,56 @@ import { Key, Line, StandingWord } from './common'
 /** What a substance does when it meets another. Pairs that must not meet are data of the library. */
 export const ReactionClass = z.enum([
   'acid',
-  'strongAcid',
+  'alcohol',
   'ammonia',
+  'ammonium',
+  'carbonate',
+  'chlorate',
+  'dichromate',
   'ferricyanide',
   'flammable',
+  'formaldehyde',
+  'gold',
+  'hydrochloricAcid',
   'hypochlorite',
+  'ironSalt',
+  'nitricAcid',
   'oxidiser',
+  'peroxide',
   'silver',
+  'strongAcid',
   'sulfite',
+  'thiocyanate',
   'thiosulfate',
 ])
 
-/** Which jar a spent solution belongs in, until the local licensed service takes it. */
+/**
+ * Which jar a spent solution belongs in, until the local licensed service takes it. No two substances of one class may
+ * react with each other (`library/waste.test.ts`). `oxidiser` is the jar of archives up to version 6, which held
+ * chlorate and peroxide alike; nothing new goes into it.
+ */
 export const WasteClass = z.enum([
   'acid',
   'aldehyde',
+  'ammonia',
   'base',
+  'chlorate',
   'chromium',
   'cyanoferrate',
+  'fixer',
+  'hypochlorite',
   'iron',
   'noble',
   'oxidiser',
+  'oxidisingAcid',
+  'peroxide',
   'plain',
   'selenium',
   'silver',
   'solvent',
 ])
+
+const HazardStatement = z.string().regex(/^H\d{3}[A-Za-z]*$/)
 
 const Sourced = { standing: StandingWord, source: z.string().min(1).max(300) }
 
@@ -60,20 +84,15 @@ export const Substance = z.strictObject({
     .optional(),
   /** Grams in a millilitre as it heaps in a spoon, least and most. */
   bulk: z.strictObject({ least: z.number().gt(0), most: z.number().gt(0), ...Sourced }).optional(),
+  /** GHS hazards as sold. Signal word and pictograms follow from the statements (`chemistry/ghs.ts`). */
   hazard: z.strictObject({
-    signal: z.enum(['danger', 'warning', 'none']),
-    pictograms: z.array(
-      z.enum([
-        'flame',
-        'flameOverCircle',
-        'corrosion',
-        'skull',
-        'exclamation',
-        'healthHazard',
-        'environment',
-      ]),
-    ),
-    statements: z.array(z.string().regex(/^H\d{3}[A-Za-z]*$/)),
+    statements: z.array(HazardStatement),
+    /** Strengths, % w/w, from which a solution carries a statement, where they differ from the general rule. */
+    limits: z
+      .array(z.strictObject({ statement: HazardStatement, fromPercent: z.number().gt(0).max(100) }))
+      .optional(),
+    /** How much more toxic to aquatic life it is than its class assumes (the M-factor of the GHS). */
+    aquaticFactor: z.number().min(1).optional(),
     ...Sourced,
   }),
   reacts: z.array(ReactionClass),
@@ -92,9 +111,11 @@ export type Substance = z.infer<typeof Substance>
 export type ReactionClass = z.infer<typeof ReactionClass>
 export type WasteClass = z.infer<typeof WasteClass>
 
-/** Two classes that must not meet, and what comes of it. */
+/** Classes that must not meet, and what happens when they do. */
 export interface Incompatibility {
-  between: readonly [ReactionClass, ReactionClass]
+  id: string
+  /** Two classes, or three that are dangerous only together. */
+  between: readonly [ReactionClass, ReactionClass, ...ReactionClass[]]
   /** What happens, as a plain sentence. */
   danger: string
   remedy: string

@@ -89,13 +89,13 @@ export function papersToTreat(
   sheets: readonly SheetWithAll[],
   moves: readonly PlannedMove[],
   papers: readonly Paper[],
-  isTreated: (pieceId: string) => boolean,
+  isTreated: (sheet: Sheet) => boolean,
 ): PaperInTime[] {
   const due = new Map<string, PaperInTime>()
   for (const { sheet, definition, state } of sheets) {
     const paper = papers.find((one) => one.id === sheet.paperId)
     if (!paper || definition.chalk.bears || paper.buffered !== 'yes' || state.begunAt !== null) continue
-    if (sheet.over !== undefined || (sheet.pieceId && isTreated(sheet.pieceId))) continue
+    if (sheet.over !== undefined || isTreated(sheet)) continue
     const wantedAt = Math.min(...moves.filter((move) => move.sheetId === sheet.id).map((move) => move.from))
     if (!Number.isFinite(wantedAt)) continue
     const known = due.get(paper.id)

@@ -8,7 +8,7 @@ import { uuid } from '../fixtures/workroom'
 import { conditionOf } from './condition'
 import { needsOf, readinessOf, shoppingList } from './readiness'
 import { recipesOf } from './recipes'
-import { reactionsOf, wasteClassOf, wasteJars } from './waste'
+import { auditPour, wasteClassOf, wasteJars } from './waste'
 
 const DAY = 86_400_000
 const stock = (substanceId: string, percentWv: number, more: object = {}) => ({
@@ -142,15 +142,38 @@ describe('waste', () => {
       ),
     ).toBe('silver')
     expect(wasteClassOf([], book)).toBe('plain')
-    expect(
-      reactionsOf(
-        [
-          { substanceId: 'citric-acid', percent: 6 },
-          { substanceId: 'silver-nitrate', percent: 12 },
-        ],
+  })
+
+  it('is checked before it is poured: against itself, against the jar, and where the jar is not recorded', () => {
+    const table = [{ id: 'x', between: ['sulfite', 'acid'], danger: 'gas', remedy: 'wash' }] as const
+    const waste = (n: number, what: string, ids?: string[], more: Partial<Waste> = {}): Waste => ({
+      id: uuid(n),
+      wasteClass: 'acid',
+      amount: 100,
+      unit: 'ml',
+      what,
+      contents: ids?.map((substanceId) => ({ substanceId })),
+      at: T0,
+      ...more,
+    })
+    const pour = (ids: string[], wastes: Waste[]) =>
+      auditPour(
+        { name: 'mine', contents: ids.map((substanceId) => ({ substanceId })) },
+        'acid',
+        wastes,
         book,
-      ),
-    ).toEqual(['acid', 'silver'])
+        table,
+      ).map((one) => [one.code, one.subject])
+    expect(pour(['sodium-sulfite', 'citric-acid'], [])).toEqual([
+      ['incompatible', 'sodium sulfite and citric acid'],
+    ])
+    const acid = waste(1, 'old acid', ['citric-acid'])
+    expect(pour(['sodium-sulfite'], [acid])).toEqual([['incompatible', 'mine and old acid']])
+    expect(pour(['citric-acid'], [acid])).toEqual([])
+    expect(pour(['citric-acid'], [waste(2, 'something')])).toEqual([['unknown-contents', 'mine']])
+    expect(pour(['sodium-chloride'], [waste(2, 'something')])).toEqual([])
+    for (const gone of [{ handedOverAt: T0 }, { takenBackAt: T0 }, { wasteClass: 'plain' as const }])
+      expect(pour(['sodium-sulfite'], [{ ...acid, ...gone }])).toEqual([])
   })
 
   it('is kept by jar until it is handed over', () => {
@@ -179,8 +202,6 @@ describe('waste', () => {
 
 describe('labelOf', () => {
   const hazard: Substance['hazard'] = {
-    signal: 'danger',
-    pictograms: ['corrosion'],
     statements: ['H314'],
     standing: 'published',
     source: 's',

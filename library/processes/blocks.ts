@@ -108,14 +108,33 @@ export const exposing: StepDefinition = {
   },
 }
 
-/** A print that shows itself while it is printed: the eye ends it, the clock says when to look. */
+/**
+ * When to look at a print that shows itself.
+ *
+ * @param margin colour in which the overbrushed margin darkens first.
+ * @param depth whether the whole is printed `deeper` than wanted, or `lighter` because it darkens afterwards.
+ */
+export function printingOutLooks(
+  margin: string,
+  depth: 'deeper' | 'lighter',
+): NonNullable<StepDefinition['looks']> {
+  return [
+    { share: 0.35, lookFor: `The overbrushed margin turns ${margin} first: look from now on.` },
+    { share: 0.7, lookFor: 'Shadows stand out; highlight detail begins.' },
+    {
+      share: 0.9,
+      lookFor:
+        depth === 'deeper'
+          ? 'Highlight detail is there, and all of the print is darker than wanted.'
+          : 'Shadows at about three quarters of the wanted depth; the print darkens afterwards.',
+    },
+  ]
+}
+
+/** A print that shows itself while it is printed: the eye ends it, the clock says when to look. Silver papers start here. */
 export const printingOut: StepDefinition = {
   ...exposing,
-  looks: [
-    { share: 0.35, lookFor: 'The overbrushed margin greys first: from now on, look.' },
-    { share: 0.7, lookFor: 'Shadows stand; highlight detail begins.' },
-    { share: 0.9, lookFor: 'Highlight detail there, all of it deeper than wanted.' },
-  ],
+  looks: printingOutLooks('red-brown', 'deeper'),
   lookEvery: {
     leastSeconds: 5 * MINUTE,
     mostSeconds: 10 * MINUTE,
@@ -123,8 +142,9 @@ export const printingOut: StepDefinition = {
     source: 'Common practice under a lamp; in strong sun every minute or two',
   },
   endpoint: {
-    good: 'Highlight detail just showing, the whole clearly deeper than wanted: the baths take some back.',
-    doubt: 'Nothing, or grey where brown is due: too little moisture, a buffered paper, or a dim lamp.',
+    good: 'Margin red-brown, highlight detail just showing, the whole clearly darker than wanted: the baths take some back.',
+    doubt:
+      'Grey instead of red-brown: contamination, uneven salt or too much salt. Nothing after half the time: a dim lamp or a thin coat.',
     swatch: ['#e4dfcf', '#c9b9a3', '#9a7f6a', '#6d5142', '#4a352b'],
   },
 }

@@ -13,6 +13,7 @@ import {
   mixing,
   practice,
   printingOut,
+  printingOutLooks,
   spreading,
   starts,
   WEEK,
@@ -38,7 +39,7 @@ const acid: StepDefinition = {
 /** Gold-platinum, printing out, dry. */
 export const goldPlatinum: ProcessDefinition = {
   id: 'gold-platinum',
-  version: 1,
+  version: 2,
   name: 'Gold-platinum, printing out',
   summary: 'Ammonium ferric oxalate with gold and platinum, printed out dry, cleared at length.',
   mark: 'plum',
@@ -49,7 +50,7 @@ export const goldPlatinum: ProcessDefinition = {
       id: 'platinum',
       name: 'Ammonium chloroplatinite',
       letter: 'B',
-      cautions: ['noble'],
+      cautions: ['platinum'],
       stock: {
         solutes: [{ substanceId: 'ammonium-chloroplatinite', percentWv: 10 }],
         making: ['In distilled water.'],
@@ -61,7 +62,7 @@ export const goldPlatinum: ProcessDefinition = {
       id: 'platinum-potassium',
       name: 'Potassium chloroplatinite',
       letter: 'P',
-      cautions: ['noble'],
+      cautions: ['platinum'],
       stock: {
         solutes: [{ substanceId: 'potassium-chloroplatinite', percentWv: 10 }],
         making: ['In warm distilled water; warm it clear before use.'],
@@ -102,7 +103,10 @@ export const goldPlatinum: ProcessDefinition = {
       cautions: ['hydrochloric'],
       stock: {
         solutes: [{ substanceId: 'hydrochloric-acid', percentWv: 2 }],
-        making: ['The acid into the water, never the water into the acid. Goggles and gloves.'],
+        making: [
+          'The acid into the water, never the water into the acid. Goggles and gloves.',
+          '2 % by weight is 46 ml of 37 % concentrate in a litre; 2 % by volume is 20 ml in a litre.',
+        ],
         keepsSeconds: WEEK,
         ...practice,
       },
@@ -133,6 +137,28 @@ export const goldPlatinum: ProcessDefinition = {
         { id: 'potassium', name: 'Potassium', reason: 'A bluer cast.', standing: 'practice' },
       ],
     },
+    {
+      id: 'acid-strength',
+      name: 'Hydrochloric acid, 2 %',
+      startsWith: 'weight',
+      options: [
+        {
+          id: 'weight',
+          name: 'By weight',
+          reason:
+            '2 g of hydrogen chloride in 100 ml: 46 ml of 37 % concentrate in a litre. Started with because it clears surely.',
+          standing: 'arithmetic',
+        },
+        {
+          id: 'volume',
+          name: 'By volume of concentrate',
+          reason:
+            '20 ml of 37 % concentrate in a litre, which is 0.88 % by weight: weaker, and what many recipes mean.',
+          standing: 'arithmetic',
+          stocks: { acid: [{ substanceId: 'hydrochloric-acid', percentWv: 0.876 }] },
+        },
+      ],
+    },
     dryness,
   ],
   lights: metalLights,
@@ -140,9 +166,13 @@ export const goldPlatinum: ProcessDefinition = {
     {
       ...mixing,
       doing: 'Count in this order into a glass without metal, swirl.',
-      cautions: ['oxalate', 'noble'],
+      cautions: ['oxalate', 'platinum', 'noble'],
     },
-    { ...spreading, cautions: ['noble'], habit: 'Overbrush the margin: when it greys, start looking.' },
+    {
+      ...spreading,
+      cautions: ['platinum', 'noble'],
+      habit: 'Overbrush the margin: when it greys, start looking.',
+    },
     {
       ...drying,
       doing: 'In the dark until bone dry.',
@@ -152,9 +182,11 @@ export const goldPlatinum: ProcessDefinition = {
     humidify,
     {
       ...printingOut,
+      looks: printingOutLooks('grey to blue-grey', 'deeper'),
       endpoint: {
-        good: 'Margin grey, highlight detail just showing.',
-        doubt: 'Grey where brown is due: too damp, or too much gold for this paper.',
+        good: 'Margin grey to blue-grey, highlight detail just showing.',
+        doubt:
+          'Brown or pink instead of grey: little gold went in, or chalk in the paper. Nothing: a dim lamp.',
         swatch: ['#d9cfa0', '#a78f7d', '#76606a', '#544855'],
       },
     },
@@ -167,7 +199,7 @@ export const goldPlatinum: ProcessDefinition = {
     {
       ...washBetween,
       id: 'wash-2',
-      time: { leastSeconds: 2 * MINUTE, mostSeconds: 3 * MINUTE, ...practice },
+      time: { leastSeconds: 2 * MINUTE, ...practice },
     },
     { ...acid, id: 'acid-2', title: 'Acid again' },
     { ...washBetween, id: 'wash-3', time: { leastSeconds: 2 * MINUTE, ...practice } },
@@ -193,10 +225,11 @@ export const goldPlatinum: ProcessDefinition = {
   ],
   cautions: [
     cautions.oxalate,
+    cautions.platinum,
     cautions.noble,
     cautions.sulfite,
     cautions.hydrochloric,
-    cautions.irritant,
+    cautions.eyeDamage,
     cautions.uv,
   ],
   secondLooks: looks,

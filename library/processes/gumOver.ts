@@ -1,5 +1,6 @@
 import type { ProcessDefinition } from '@core/record/definition'
 import { cautions } from '../cautions'
+import { glyoxalDrying } from './glyoxal'
 import {
   bath,
   drying,
@@ -21,10 +22,13 @@ const dichromate = (percentWv: number) => ({
   dichromate: [{ substanceId: 'ammonium-dichromate', percentWv }],
 })
 
+/** Glyoxal hardens slowly, and what is left of it yellows the paper. */
+const glyoxalSteps = glyoxalDrying({ station: 'coat', place: 'line' })
+
 /** Gum over: a pigment layer in dichromated gum on a finished, toned print. */
 export const gumOver: ProcessDefinition = {
   id: 'gum-over',
-  version: 1,
+  version: 2,
   name: 'Gum over a finished print',
   summary:
     'Pigment in gum with dichromate over a finished, toned print: more depth or another colour, in register.',
@@ -109,6 +113,26 @@ export const gumOver: ProcessDefinition = {
       ],
     },
     {
+      id: 'hardener',
+      name: 'Hardener of the size',
+      startsWith: 'glyoxal',
+      options: [
+        {
+          id: 'glyoxal',
+          name: 'Glyoxal',
+          reason:
+            'Hardens over hours and is rinsed out, or the paper yellows. Started with because the other may cause cancer.',
+          standing: 'practice',
+        },
+        {
+          id: 'formaldehyde',
+          name: 'Formaldehyde',
+          reason: 'Hard in twenty minutes; under fume extraction or not at all.',
+          standing: 'practice',
+        },
+      ],
+    },
+    {
       id: 'sizing',
       name: 'Print sized',
       startsWith: 'size',
@@ -150,7 +174,7 @@ export const gumOver: ProcessDefinition = {
       title: 'Measure the size',
       doing: 'Warm, into a warm glass; the hardener last, about 1 drop to 5 ml.',
       why: 'Gelatin keeps pigment out of the fibres.',
-      cautions: ['warmth', 'glyoxal'],
+      cautions: ['warmth', 'glyoxal', 'formaldehyde'],
       press: { start: 'Begin', finish: 'In the glass: draw it' },
       when: [{ choice: 'sizing', is: ['size'] }],
     },
@@ -161,7 +185,7 @@ export const gumOver: ProcessDefinition = {
       title: 'Size the print',
       doing: 'One rod pass and back.',
       why: 'Gelatin keeps pigment out of the fibres.',
-      cautions: ['warmth', 'glyoxal'],
+      cautions: ['warmth', 'glyoxal', 'formaldehyde'],
       press: { start: 'Pour', finish: 'Even: dry it' },
       when: [{ choice: 'sizing', is: ['size'] }],
     },
@@ -176,8 +200,18 @@ export const gumOver: ProcessDefinition = {
       why: 'Gum over damp size lifts it.',
       time: { leastSeconds: 20 * MINUTE, ...practice },
       press: { start: 'Lay it to dry', finish: 'Dry' },
-      when: [{ choice: 'sizing', is: ['size'] }],
+      when: [
+        { choice: 'sizing', is: ['size'] },
+        { choice: 'hardener', is: ['formaldehyde'] },
+      ],
     },
+    ...glyoxalSteps.map((step) => ({
+      ...step,
+      when: [
+        { choice: 'sizing', is: ['size'] },
+        { choice: 'hardener', is: ['glyoxal'] },
+      ],
+    })),
     {
       ...mixing,
       title: 'Mix gum and dichromate',
@@ -206,7 +240,13 @@ export const gumOver: ProcessDefinition = {
       ...exposing,
       title: 'Back in register, in the frame',
       doing: 'Marks on marks, then start when the cover comes off.',
-      why: 'Gum hardens where the light comes through.',
+      why: 'Gum hardens where the light comes through. Nothing shows through the back of the frame: the time decides.',
+      habit: undefined,
+      endpoint: {
+        good: 'The time is up. The picture only shows in the water.',
+        doubt: 'Opened to look: the register is lost, and there was nothing to see.',
+        swatch: [],
+      },
       looks: [],
       cautions: ['uv', 'dichromate'],
     },
@@ -246,7 +286,7 @@ export const gumOver: ProcessDefinition = {
     },
     hanging,
   ],
-  cautions: [cautions.dichromate, cautions.warmth, cautions.glyoxal, cautions.uv],
+  cautions: [cautions.dichromate, cautions.warmth, cautions.glyoxal, cautions.formaldehyde, cautions.uv],
   secondLooks: looks,
   colours: {
     wetCoat: '#a5743a',

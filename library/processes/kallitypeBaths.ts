@@ -1,6 +1,6 @@
 import type { ProcessDefinition } from '@core/record/definition'
 import { DAY, memory, practice, starts, WEEK, YEAR } from './blocks'
-import { hypoClearBath, serves } from './wetSteps'
+import { fixes, hypoClearBath, serves } from './wetSteps'
 
 /** What stands in the trays of a kallitype: developer, acid, toners, fixer, hypo clear. */
 export const kallitypeBaths: ProcessDefinition['baths'] = [
@@ -88,7 +88,7 @@ export const kallitypeBaths: ProcessDefinition['baths'] = [
   {
     id: 'platinum',
     name: 'Platinum toner',
-    cautions: ['noble'],
+    cautions: ['platinum'],
     when: [{ choice: 'toner', is: ['platinum'] }],
     stock: {
       solutes: [
@@ -115,7 +115,7 @@ export const kallitypeBaths: ProcessDefinition['baths'] = [
       keepsSeconds: 2 * DAY,
       ...starts('Thiosulfate with a little carbonate and sulfite; 5, 1 and 0.3 %'),
     },
-    use: serves(0.5),
+    use: fixes(),
   },
   hypoClearBath,
 ]

@@ -27,6 +27,7 @@ const REGISTER = 'Register marks stand clear of the coat, in pencil.'
 export const twoLayerCyanotype: ProcessDefinition = {
   ...classicCyanotype,
   id: 'two-layer-cyanotype',
+  version: 2,
   name: 'Cyanotype, two layers',
   summary:
     'A first layer, bleached and toned in tannin, then a second at half strength over it: one negative a layer, in register.',
@@ -47,14 +48,38 @@ export const twoLayerCyanotype: ProcessDefinition = {
       name: 'Second layer, at half strength',
       coats: 1,
       parts: [
-        { component: 'iron', parts: 1 },
-        { component: 'ferricyanide', parts: 1 },
+        { component: 'iron-lean', parts: 1 },
+        { component: 'ferricyanide-lean', parts: 1 },
         { component: 'water', parts: 2 },
       ],
     },
   ],
   components: [
     ...classicCyanotype.components,
+    {
+      id: 'iron-lean',
+      name: 'Iron citrate for the second layer',
+      letter: 'C',
+      stock: {
+        solutes: [{ substanceId: 'ferric-ammonium-citrate', percentWv: 10 }],
+        making: ['Dissolve in about two thirds of the water, top up. Brown glass.'],
+        keepsSeconds: 180 * DAY,
+        ...practice,
+      },
+      cautions: ['iron'],
+    },
+    {
+      id: 'ferricyanide-lean',
+      name: 'Ferricyanide for the second layer',
+      letter: 'D',
+      stock: {
+        solutes: [{ substanceId: 'potassium-ferricyanide', percentWv: 10 }],
+        making: ['Dissolve in about two thirds of the water, top up. Brown glass, well away from acids.'],
+        keepsSeconds: 365 * DAY,
+        ...practice,
+      },
+      cautions: ['ferricyanide'],
+    },
     {
       id: 'water',
       name: 'Distilled water',
@@ -174,7 +199,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
       mix: 'second',
       title: 'Count the second layer',
       doing: 'Count both and the water into one glass, then stir.',
-      why: 'At half strength the blue lies over the brown and does not bury it.',
+      why: 'A 10 % + 10 % pair with its own volume of water: less citrate is what matters, and the blue lies over the brown without burying it.',
     },
     {
       ...byId('spread'),
@@ -182,7 +207,12 @@ export const twoLayerCyanotype: ProcessDefinition = {
       perCoat: false,
       title: 'Coat the second layer',
       doing: 'Quickly and evenly: keep it wet as briefly as possible.',
-      why: 'A wet second coat begins to dissolve the first.',
+      why: 'The new coat reacts with the tannin of the first print: expect a greenish blue within seconds. The shorter it is wet, the less.',
+      endpoint: {
+        good: 'Even, turning greenish blue at once: that is expected.',
+        doubt: 'Puddles: blot the surplus off, they stay as stains.',
+        swatch: [],
+      },
       time: { mostSeconds: 1 * MINUTE, ...starts('As briefly as possible; a minute') },
       press: { start: 'Pour', finish: 'Even: to the fan' },
     },
@@ -194,7 +224,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
       title: 'Force it dry with the fan',
       meanwhile: 'under the fan',
       doing: 'A fan, cool, 20 to 30 seconds over the whole sheet.',
-      why: 'Forced drying stops the coat from creeping into the first layer.',
+      why: 'Dried at once, the coat has little time to react with the tannin below it.',
       time: { mostSeconds: 30, ...practice },
       press: { start: 'Fan on', finish: 'Surface dry: into the dark' },
     },

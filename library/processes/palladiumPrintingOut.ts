@@ -13,6 +13,7 @@ import {
   mixing,
   practice,
   printingOut,
+  printingOutLooks,
   spreading,
   starts,
   YEAR,
@@ -32,7 +33,7 @@ import {
 /** Palladium, printing out, dry. */
 export const palladiumPrintingOut: ProcessDefinition = {
   id: 'palladium-printing-out',
-  version: 1,
+  version: 2,
   name: 'Palladium, printing out',
   summary: 'Ammonium ferric oxalate and palladium, printed out dry until the picture stands.',
   mark: 'graphite',
@@ -45,8 +46,14 @@ export const palladiumPrintingOut: ProcessDefinition = {
       letter: 'L',
       cautions: ['oxalate'],
       stock: {
-        solutes: [{ substanceId: 'lithium-ferric-oxalate', percentWv: 40 }],
-        making: ['40 g topped up to 100 ml.'],
+        solutes: [
+          { substanceId: 'lithium-ferric-oxalate', percentWv: 40 },
+          { substanceId: 'ascorbic-acid', percentWv: 0.08 },
+        ],
+        making: [
+          '40 g topped up to 100 ml.',
+          'To every 10 ml, 8 drops of 2 % ascorbic acid (1 g in 50 ml), as with the ammonium salt.',
+        ],
         keepsSeconds: 120 * DAY,
         ...starts('In place of the ammonium salt, at its strength; 40 %'),
       },
@@ -92,7 +99,14 @@ export const palladiumPrintingOut: ProcessDefinition = {
         { component: 'iron', parts: 3, when: [{ choice: 'iron', is: ['ammonium'] }] },
         { component: 'lithium-iron', parts: 3, when: [{ choice: 'iron', is: ['lithium'] }] },
         { component: 'palladium', parts: 4 },
-        { component: 'ferric', parts: 1, when: [{ choice: 'lift', is: ['ferric'] }] },
+        {
+          component: 'ferric',
+          parts: 1,
+          when: [
+            { choice: 'lift', is: ['ferric'] },
+            { choice: 'iron', is: ['ammonium'] },
+          ],
+        },
       ],
     },
   ],
@@ -114,7 +128,12 @@ export const palladiumPrintingOut: ProcessDefinition = {
           reason: 'Softer and dependable. Started with because most negatives suit it.',
           standing: 'practice',
         },
-        { id: 'lithium', name: 'Lithium salt', reason: 'Much more contrasty.', standing: 'practice' },
+        {
+          id: 'lithium',
+          name: 'Lithium salt',
+          reason: 'Much more contrasty; needs no ferric oxalate to lift it.',
+          standing: 'practice',
+        },
       ],
     },
     {
@@ -125,7 +144,8 @@ export const palladiumPrintingOut: ProcessDefinition = {
         {
           id: 'ferric',
           name: 'One drop of ferric oxalate',
-          reason: 'Lifts contrast a little. Started with because it is the usual coat.',
+          reason:
+            'Lifts the contrast of the ammonium salt a little. Started with because it is the usual coat.',
           standing: 'practice',
         },
         { id: 'none', name: 'Without', reason: 'Softest.', standing: 'practice' },
@@ -152,7 +172,15 @@ export const palladiumPrintingOut: ProcessDefinition = {
       keeps: { bestSeconds: 4 * HOUR, mostSeconds: DAY, ...starts('Print the same day') },
     },
     humidify,
-    printingOut,
+    {
+      ...printingOut,
+      looks: printingOutLooks('brown', 'deeper'),
+      endpoint: {
+        good: 'Margin brown, highlight detail just showing, the whole darker than wanted.',
+        doubt: 'Nothing, or weak and blotchy: chalk in the paper, a dim lamp, or a coat too dry to print.',
+        swatch: ['#e4dfcf', '#c9b9a3', '#9a7f6a', '#6d5142', '#4a352b'],
+      },
+    },
     { ...clearInSulfite, time: { leastSeconds: 5 * MINUTE, ...starts('Five minutes') } },
     washBetween,
     clearInCitric,
@@ -165,7 +193,7 @@ export const palladiumPrintingOut: ProcessDefinition = {
     cautions.noble,
     cautions.sulfite,
     cautions.acid,
-    cautions.irritant,
+    cautions.eyeDamage,
     cautions.uv,
   ],
   secondLooks: looks,

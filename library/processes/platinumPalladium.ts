@@ -80,7 +80,7 @@ export const platinumPalladium: ProcessDefinition = {
       id: 'platinum',
       name: 'Platinum',
       letter: 'P',
-      cautions: ['noble'],
+      cautions: ['platinum'],
       stock: {
         solutes: [{ substanceId: 'potassium-chloroplatinite', percentWv: 20 }],
         making: ['In hot water; it throws crystals as it cools. Warm the bottle clear before each use.'],
@@ -105,7 +105,7 @@ export const platinumPalladium: ProcessDefinition = {
       id: 'contrast',
       name: 'Platinum contrast drops',
       letter: 'N',
-      cautions: ['noble'],
+      cautions: ['platinum'],
       stock: {
         solutes: [{ substanceId: 'sodium-hexachloroplatinate', percentWv: 5 }],
         making: ['In distilled water, 1 to 20 %: the weaker, the softer.'],
@@ -149,7 +149,7 @@ export const platinumPalladium: ProcessDefinition = {
     {
       id: 'edta',
       name: 'EDTA with sulfite',
-      cautions: ['irritant', 'sulfite'],
+      cautions: ['eyeDamage', 'sulfite'],
       stock: {
         solutes: [
           { substanceId: 'tetrasodium-edta', percentWv: 3 },
@@ -254,10 +254,14 @@ export const platinumPalladium: ProcessDefinition = {
     {
       ...mixing,
       doing: 'Count in this order into a glass without metal, swirl.',
-      cautions: ['oxalate', 'noble'],
+      cautions: ['oxalate', 'platinum', 'noble'],
       habit: 'Paper and room near 50 % humidity. Warm a platinum bottle clear first.',
     },
-    { ...spreading, cautions: ['noble'], habit: 'Nothing metal touches it: no ferrule, no rod of steel.' },
+    {
+      ...spreading,
+      cautions: ['platinum', 'noble'],
+      habit: 'Nothing metal touches it: no ferrule, no rod of steel.',
+    },
     {
       ...drying,
       doing: 'Dark and still until dull, then a cool fan; paper near 50 % humidity.',
@@ -324,7 +328,7 @@ export const platinumPalladium: ProcessDefinition = {
       ...bindInEdta,
       title: 'EDTA and sulfite',
       time: { leastSeconds: 5 * MINUTE, ...starts('Five minutes') },
-      cautions: ['sulfite', 'irritant'],
+      cautions: ['sulfite', 'eyeDamage'],
       press: { start: 'Into the EDTA', finish: 'Whites paper-white' },
     },
     finalWash,
@@ -332,10 +336,11 @@ export const platinumPalladium: ProcessDefinition = {
   ],
   cautions: [
     cautions.oxalate,
+    cautions.platinum,
     cautions.noble,
     cautions.oxidiser,
     cautions.acid,
-    cautions.irritant,
+    cautions.eyeDamage,
     cautions.sulfite,
     cautions.uv,
   ],

@@ -64,7 +64,7 @@ export const metalLights: ProcessDefinition['lights'] = [
     leastSeconds: 5 * MINUTE,
     mostSeconds: 20 * MINUTE,
     ...starts('Until the picture stands; five to twenty minutes'),
-    note: 'Look when the overbrushed margin greys.',
+    note: 'Look when the overbrushed margin darkens.',
   },
   {
     kind: 'sun',
@@ -72,7 +72,7 @@ export const metalLights: ProcessDefinition['lights'] = [
     leastSeconds: 3 * MINUTE,
     mostSeconds: 30 * MINUTE,
     ...starts('Until the picture stands'),
-    note: 'Look when the overbrushed margin greys.',
+    note: 'Look when the overbrushed margin darkens.',
   },
   {
     kind: 'tubes',

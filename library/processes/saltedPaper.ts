@@ -42,7 +42,7 @@ const brushSilver: StepDefinition = {
 /** Salted paper: chloride in the sheet, silver over it, printed out. */
 export const saltedPaper: ProcessDefinition = {
   id: 'salted-paper',
-  version: 1,
+  version: 2,
   name: 'Salted paper',
   summary: 'Chloride in the sheet, silver brushed over it, printed out under a contrasty negative.',
   mark: 'umber',
@@ -93,7 +93,7 @@ export const saltedPaper: ProcessDefinition = {
           '12 g of silver nitrate in 50 ml, 6 g of citric acid in 50 ml, then together.',
           'Distilled water only. Brown glass.',
         ],
-        keepsSeconds: YEAR,
+        keepsSeconds: 5 * YEAR,
         ...practice,
       },
     },
@@ -157,13 +157,13 @@ export const saltedPaper: ProcessDefinition = {
         {
           id: 'citric',
           name: '12 % with citric acid',
-          reason: 'Keeps, and the whites stay clean. Started with because of that.',
+          reason: 'The coated sheet keeps longer and its whites stay clean. Started with because of that.',
           standing: 'practice',
         },
         {
           id: 'plain',
           name: '12 % plain',
-          reason: 'Prints a little faster; use it within hours.',
+          reason: 'Prints a little faster. The solution keeps for years; the coated sheet lasts only hours.',
           standing: 'practice',
           stocks: { silver: [{ substanceId: 'silver-nitrate', percentWv: 12 }] },
         },

@@ -32,7 +32,7 @@ import {
   plainHypo,
   rinseToner,
   second,
-  serves,
+  fixes,
   toneInGold,
 } from './wetSteps'
 
@@ -44,13 +44,20 @@ const weakHypo: ProcessDefinition['baths'][number] = {
     solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 5 }],
     ...practice,
   },
-  use: serves(0.5, 'hypo-2'),
+  use: fixes('hypo-2'),
 }
+
+const albumenFixing = {
+  leastSeconds: 3 * MINUTE,
+  mostSeconds: 5 * MINUTE,
+  standing: 'memory',
+  source: 'Two baths of 3 to 5 min each for keeping, from memory; one minute is for demonstrations only',
+} as const
 
 /** Albumen-type paper: salted egg white, floated on silver. */
 export const albumen: ProcessDefinition = {
   id: 'albumen-type',
-  version: 1,
+  version: 2,
   name: 'Albumen-type paper',
   summary: 'Salted egg white on thin paper, floated on a silver bath, printed out.',
   mark: 'plum',
@@ -60,21 +67,22 @@ export const albumen: ProcessDefinition = {
       id: 'albumen',
       name: 'Salted albumen',
       letter: 'A',
-      cautions: ['solvent'],
+      cautions: ['alcohol'],
       stock: {
         solutes: [
-          { substanceId: 'ammonium-chloride', percentWv: 4.76 },
+          { substanceId: 'ammonium-chloride', percentWv: 2.38 },
           { substanceId: 'ethanol', percentWv: 3.62 },
           { substanceId: 'egg-white', percentWv: 49.5 },
         ],
         making: [
-          '5 g of ammonium chloride in 50 ml of water, 5 ml of alcohol, 50 ml of egg white.',
+          '2.5 g of ammonium chloride in 50 ml of water, 5 ml of alcohol, 50 ml of egg white.',
           'Beat it for ten minutes, let it settle overnight, filter it.',
         ],
         ripensSeconds: DAY / 2,
         keepsSeconds: WEEK,
-        standing: 'practice',
-        source: '5 g, 50 ml, 5 ml and 50 ml, common practice; the strengths follow for the 105 ml',
+        standing: 'memory',
+        source:
+          '1.5 to 3 % chloride in albumen, from memory; 2.5 g to 50, 5 and 50 ml is where this app starts, and the strengths follow for the 105 ml',
       },
     },
     {
@@ -88,7 +96,7 @@ export const albumen: ProcessDefinition = {
           '10 g in 100 ml of distilled water, made up in the tray.',
           'Filter it when specks that do not darken appear.',
         ],
-        keepsSeconds: YEAR / 2,
+        keepsSeconds: 2 * YEAR,
         ...practice,
       },
     },
@@ -116,8 +124,36 @@ export const albumen: ProcessDefinition = {
         { id: 'already', name: 'Albumenized before', reason: 'From the drawer.', standing: 'practice' },
       ],
     },
+    {
+      id: 'chloride',
+      name: 'Chloride in the albumen',
+      startsWith: 'usual',
+      options: [
+        {
+          id: 'usual',
+          name: '2.4 %',
+          reason:
+            'Leaves free silver over from a 10 % bath, which printing out needs. Started with because it suits the silver below.',
+          standing: 'memory',
+        },
+        {
+          id: 'strong',
+          name: '4.8 %',
+          reason:
+            'The strong recipe of demonstrations: 5 g instead of 2.5. It wants a silver bath of 15 % or more.',
+          standing: 'practice',
+          stocks: {
+            albumen: [
+              { substanceId: 'ammonium-chloride', percentWv: 4.76 },
+              { substanceId: 'ethanol', percentWv: 3.62 },
+              { substanceId: 'egg-white', percentWv: 49.5 },
+            ],
+          },
+        },
+      ],
+    },
     goldChoice,
-    fixingChoice,
+    { ...fixingChoice, startsWith: 'two' },
   ],
   lights: [
     {
@@ -152,7 +188,7 @@ export const albumen: ProcessDefinition = {
       begins: 'press',
       press: { start: 'Lower it on', finish: 'Lift it by a corner' },
       lays: { component: 'albumen', by: 'float' },
-      cautions: ['solvent'],
+      cautions: ['alcohol'],
       when: [{ choice: 'coating', is: ['float'] }],
     },
     {
@@ -169,7 +205,7 @@ export const albumen: ProcessDefinition = {
       begins: 'press',
       press: { start: 'Slide it in', finish: 'Lift it by a corner' },
       lays: { component: 'albumen', by: 'soak' },
-      cautions: ['solvent'],
+      cautions: ['alcohol'],
       when: [{ choice: 'coating', is: ['soak'] }],
     },
     {
@@ -219,12 +255,8 @@ export const albumen: ProcessDefinition = {
     chlorineWash,
     toneInGold,
     rinseToner,
-    {
-      ...fixInHypo,
-      doing: 'Rock it, a minute and more.',
-      time: { leastSeconds: 1 * MINUTE, ...practice },
-    },
-    { ...fixAgain, time: { leastSeconds: 1 * MINUTE, ...practice } },
+    { ...fixInHypo, time: albumenFixing },
+    { ...fixAgain, time: albumenFixing },
     clearHypo,
     finalWash,
     hanging,
@@ -234,7 +266,7 @@ export const albumen: ProcessDefinition = {
     cautions.noble,
     cautions.thiosulfate,
     cautions.sulfite,
-    cautions.solvent,
+    cautions.alcohol,
     cautions.uv,
   ],
   secondLooks: looks,
@@ -250,7 +282,7 @@ export const albumen: ProcessDefinition = {
 /** Collodion-chloride: silver chloride in collodion, printed very deep, gold toned. */
 export const collodionChloride: ProcessDefinition = {
   id: 'collodion-chloride',
-  version: 1,
+  version: 2,
   name: 'Collodion-chloride',
   summary:
     'Silver chloride in collodion on a smooth paper, printed very deep, toned in gold from red to purple.',
@@ -261,7 +293,7 @@ export const collodionChloride: ProcessDefinition = {
       id: 'emulsion',
       name: 'Collodion emulsion',
       letter: 'E',
-      cautions: ['silver', 'solvent'],
+      cautions: ['silver', 'collodion', 'ether', 'alcohol'],
       stock: {
         solutes: [
           { substanceId: 'collodion', percentWv: 2.8 },
@@ -327,14 +359,14 @@ export const collodionChloride: ProcessDefinition = {
       title: 'Measure the emulsion',
       doing: 'Shake it gently, let the bubbles rise, measure it out.',
       why: 'One bottle, ready to draw.',
-      cautions: ['silver', 'solvent'],
+      cautions: ['silver', 'collodion', 'ether', 'alcohol'],
       press: { start: 'Begin', finish: 'In the glass: draw it' },
     },
     {
       ...spreading,
       title: 'Draw the emulsion',
       doing: 'Pour along one edge, draw it over once with the rod, drain the corner.',
-      cautions: ['silver', 'solvent'],
+      cautions: ['silver', 'collodion', 'ether', 'alcohol'],
       habit: 'No flame, no spark: the room is full of ether.',
     },
     {
@@ -354,7 +386,8 @@ export const collodionChloride: ProcessDefinition = {
     chlorineWash,
     {
       ...toneInGold,
-      doing: 'Rock it two ways, from red to purple. The deeper the print, the cooler it can end.',
+      doing:
+        'Rock it two ways, from red to purple, slightly past the colour you want. The deeper the print, the cooler it can end.',
       habit: 'The paper drinks, the coat does not: it curls. Hold it by the corners.',
       when: undefined,
     },
@@ -364,15 +397,29 @@ export const collodionChloride: ProcessDefinition = {
       doing: 'At least four minutes; it lightens.',
       time: {
         leastSeconds: 240,
-        mostSeconds: 270,
         standing: 'practice',
-        source: 'At least 4 to 4.5 min, common practice',
+        source: 'At least 4 to 4.5 min, common practice; a minimum, and longer does no harm',
       },
     },
-    { ...finalWash, time: { leastSeconds: 10 * MINUTE, mostSeconds: 20 * MINUTE, ...practice } },
+    {
+      ...finalWash,
+      time: {
+        leastSeconds: 10 * MINUTE,
+        standing: 'practice',
+        source: '10 min or longer, common practice; longer does no harm',
+      },
+    },
     { ...hanging, why: 'It dries darker and cooler.' },
   ],
-  cautions: [cautions.silver, cautions.solvent, cautions.noble, cautions.thiosulfate, cautions.uv],
+  cautions: [
+    cautions.silver,
+    cautions.collodion,
+    cautions.ether,
+    cautions.alcohol,
+    cautions.noble,
+    cautions.thiosulfate,
+    cautions.uv,
+  ],
   secondLooks: looks,
   colours: {
     wetCoat: '#ece9e2',

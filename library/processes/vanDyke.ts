@@ -12,6 +12,7 @@ import {
   mixing,
   practice,
   printingOut,
+  printingOutLooks,
   ROCKED,
   SILVER_LIGHTING,
   spreading,
@@ -20,12 +21,12 @@ import {
   YEAR,
   deeper,
 } from './blocks'
-import { serves } from './wetSteps'
+import { fixes } from './wetSteps'
 
 /** Van Dyke brown: iron citrate and silver in one bottle, partly printing out, fixed in weak plain hypo. */
 export const vanDyke: ProcessDefinition = {
   id: 'van-dyke',
-  version: 1,
+  version: 2,
   name: 'Van Dyke brown',
   summary:
     'Iron, acid and silver in one bottle, ready to brush. Prints out partly; fixed in weak plain hypo.',
@@ -68,7 +69,7 @@ export const vanDyke: ProcessDefinition = {
           'Four heaped teaspoons of crystals a litre, common practice; about 3 % by weight is where this app starts',
       },
       cautions: ['thiosulfate'],
-      use: serves(0.5),
+      use: fixes(),
     },
   ],
   ...deeper(
@@ -134,7 +135,15 @@ export const vanDyke: ProcessDefinition = {
     },
     {
       ...printingOut,
-      doing: 'Inspect through the split back. It prints out partly: judge the whole, not the detail.',
+      doing:
+        'Inspect through the split back. It prints out partly: stop while the print is lighter than you want it.',
+      looks: printingOutLooks('tan to brown', 'lighter'),
+      endpoint: {
+        good: 'Shadows at about three quarters of the wanted depth: the fixer and drying darken them.',
+        doubt:
+          'Grey, weak brown: an old lamp, or chalk in the paper. As dark as wanted already: it will dry too dark.',
+        swatch: ['#d9cda2', '#b99f72', '#9b7f55', '#7d6040'],
+      },
     },
     {
       ...bath,
@@ -143,6 +152,8 @@ export const vanDyke: ProcessDefinition = {
       meanwhile: 'in the first water',
       doing: 'Water for a minute, then one or two changes, until no yellow runs.',
       time: { leastSeconds: 1 * MINUTE, ...practice },
+      isKept: 'silver',
+      habit: 'This water holds silver: it goes into the silver jar, as with every silver paper.',
       cautions: ['silver'],
       press: { start: 'Into the water', finish: 'No yellow: fix it' },
     },
@@ -155,7 +166,11 @@ export const vanDyke: ProcessDefinition = {
       role: 'fix',
       ...ROCKED,
       early: 'Silver that light did not change is still in the paper: the print will darken and stain.',
-      late: { means: 'Too long in the fixer: the highlights have begun to bleach.', blames: 'hand' },
+      late: {
+        afterSeconds: 6 * MINUTE,
+        means: 'Much longer than three minutes in hypo: look whether the highlights have bleached.',
+        blames: 'hand',
+      },
       doing: 'Rock it in weak plain hypo. It darkens: that is right.',
       why: 'Hypo takes out the silver that light did not change.',
       time: { leastSeconds: 2 * MINUTE, mostSeconds: 3 * MINUTE, ...practice },

@@ -25,6 +25,20 @@ export const serves = (squareMetresPerLitre: number, followedBy?: string): NonNu
   source: `About ${Math.round(squareMetresPerLitre / 0.0516)} prints of 8 × 10 in a litre; from memory, to be judged by the prints`,
 })
 
+/**
+ * A fixer goes as far as the silver that it may hold: how many prints that is depends on how the silver was laid.
+ *
+ * @see handbooks of print permanence: about 0.5 g/l in a single bath, 2 g/l in the first of two; from memory
+ */
+export const fixes = (followedBy?: string): NonNullable<Bath['use']> => ({
+  manner: 'reused',
+  silver: { alone: 0.5, firstOfTwo: 2 },
+  ...(followedBy && { followedBy }),
+  standing: 'memory',
+  source:
+    'For keeping, a single fixing bath may hold about 0.5 g of silver a litre, the first of two about 2 g; from memory',
+})
+
 const stock = (substanceId: string, percentWv: number) => [{ substanceId, percentWv }]
 
 export const goldToner: Bath = {
@@ -53,7 +67,7 @@ export const plainHypo: Bath = {
     keepsSeconds: 2 * DAY,
     ...starts('Plain hypo; 10 %'),
   },
-  use: serves(1, 'hypo-2'),
+  use: fixes('hypo-2'),
 }
 
 /** A hypo bath as the second of two: it stays nearly clean, and takes the place of the first when that is spent. */
@@ -61,7 +75,8 @@ export const second = (first: Bath): Bath => ({
   ...first,
   id: 'hypo-2',
   name: 'Plain hypo, second bath',
-  use: serves(1),
+  // A sheet carries about 0.1 l/m² over from a first bath at 2 g/l; at 0.5 g/l this one is no longer clean.
+  use: serves(2.5),
   when: [{ choice: 'fixing', is: ['two'] }],
 })
 
@@ -127,7 +142,7 @@ export const citricBath: Bath = {
 export const edtaBath: Bath = {
   id: 'edta',
   name: 'EDTA',
-  cautions: ['irritant'],
+  cautions: ['eyeDamage'],
   stock: {
     solutes: stock('tetrasodium-edta', 5),
     making: ['Dissolve in water, 5 to 10 %.'],
@@ -182,7 +197,7 @@ export const toneInGold: StepDefinition = {
   tray: 'gold',
   role: 'tone',
   ...ROCKED,
-  doing: 'Rock it two ways; pull it a little before the wanted colour.',
+  doing: 'Rock it two ways; go slightly past the colour you want, since the fixer takes some back.',
   why: 'Gold replaces silver from the shadows up. Toned before it is fixed.',
   time: { leastSeconds: 3 * MINUTE, ...starts('To taste; three minutes at least') },
   cautions: ['noble'],
@@ -204,7 +219,11 @@ export const fixInHypo: StepDefinition = {
   role: 'fix',
   ...ROCKED,
   early: 'Silver that light did not change is still in the paper: the print will darken and stain.',
-  late: { means: 'Too long in the fixer: the highlights have begun to bleach.', blames: 'hand' },
+  late: {
+    afterSeconds: 15 * MINUTE,
+    means: 'Much longer in the fixer than needed: look whether the highlights have bleached.',
+    blames: 'hand',
+  },
   doing: 'Rock it; it lightens a little.',
   why: 'Hypo takes out the silver that light did not change.',
   time: { leastSeconds: 5 * MINUTE, mostSeconds: 10 * MINUTE, ...practice },
@@ -263,7 +282,7 @@ export const clearInSulfite: StepDefinition = {
   ...ROCKED,
   early: 'Iron is still in the paper: the print turns pink in weeks, then dark.',
   doing: '21 to 24 °C, rock it; iron runs off.',
-  why: 'Takes out the iron that light changed.',
+  why: 'Takes out the iron that light did not change.',
   time: { leastSeconds: 10 * MINUTE, ...practice },
   cautions: ['sulfite'],
   press: { start: 'Into the sulfite', finish: 'Wash it' },
@@ -280,7 +299,7 @@ export const bindInEdta: StepDefinition = {
   doing: 'Rinse, then rock it now and then.',
   why: 'EDTA binds the last iron.',
   time: { leastSeconds: 10 * MINUTE, ...practice },
-  cautions: ['irritant'],
+  cautions: ['eyeDamage'],
   press: { start: 'Into the EDTA', finish: 'Wash it' },
 }
 

@@ -29,23 +29,23 @@ export const carrierSubstances: readonly Substance[] = [
   },
   {
     id: 'collodion', name: 'plain collodion', synonyms: ['nitrocellulose in ether and alcohol'], forms: [], state: 'liquid', purityPercent: 100, liquid: { gramsPerMillilitre: 0.77, percentWw: 4, ...REMEMBERED },
-    hazard: { signal: 'danger', pictograms: ['flame', 'exclamation'], statements: ['H224', 'H302', 'H319', 'H336'], ...SUPPLIER }, reacts: ['flammable'], waste: 'solvent', colour: '#dcd3b0', storage: 'Cold, closed, no flame or spark in the room.', caution: 'solvent',
+    hazard: { statements: ['H224', 'H302', 'H319', 'H336'], ...SUPPLIER }, reacts: ['alcohol', 'flammable'], waste: 'solvent', colour: '#dcd3b0', storage: 'Cold, closed, no flame or spark in the room.', caution: 'collodion',
   },
   {
     id: 'ethanol', name: 'alcohol', synonyms: ['ethanol', 'spirit'], forms: [{ id: 'liquid', name: 'ethanol', formula: 'C2H6O' }], state: 'liquid', purityPercent: 100, liquid: { gramsPerMillilitre: 0.81, percentWw: 93.8, ...HANDBOOK },
-    hazard: { signal: 'danger', pictograms: ['flame', 'exclamation'], statements: ['H225', 'H319'], ...CLP }, reacts: ['flammable'], waste: 'solvent', storage: 'Cool, closed, no flame.', caution: 'solvent',
+    hazard: { statements: ['H225', 'H319'], limits: [{ statement: 'H225', fromPercent: 50 }, { statement: 'H226', fromPercent: 5 }], ...CLP }, reacts: ['alcohol', 'flammable'], waste: 'solvent', storage: 'Cool, closed, no flame.', caution: 'alcohol',
   },
   {
     id: 'isopropanol', name: 'isopropyl alcohol', synonyms: ['propan-2-ol'], forms: [{ id: 'liquid', name: 'propan-2-ol', formula: 'C3H8O' }], state: 'liquid', purityPercent: 100, liquid: { gramsPerMillilitre: 0.786, percentWw: 99.5, ...HANDBOOK },
-    hazard: { signal: 'danger', pictograms: ['flame', 'exclamation'], statements: ['H225', 'H319', 'H336'], ...CLP }, reacts: ['flammable'], waste: 'solvent', storage: 'Cool, closed, no flame.', caution: 'solvent',
+    hazard: { statements: ['H225', 'H319', 'H336'], limits: [{ statement: 'H225', fromPercent: 30 }, { statement: 'H226', fromPercent: 5 }], ...CLP }, reacts: ['alcohol', 'flammable'], waste: 'solvent', storage: 'Cool, closed, no flame.', caution: 'alcohol',
   },
   {
     id: 'ether', name: 'ether', synonyms: ['diethyl ether'], forms: [{ id: 'liquid', name: 'diethyl ether', formula: 'C4H10O' }], state: 'liquid', purityPercent: 100, liquid: { gramsPerMillilitre: 0.713, percentWw: 99.5, ...HANDBOOK },
-    hazard: { signal: 'danger', pictograms: ['flame', 'exclamation'], statements: ['H224', 'H302', 'H336'], ...CLP }, reacts: ['flammable'], waste: 'solvent', storage: 'Dark, cold; old ether can explode. Date it.', caution: 'solvent',
+    hazard: { statements: ['H224', 'H302', 'H336'], ...CLP }, reacts: ['flammable'], waste: 'solvent', storage: 'Dark, cold; old ether can explode. Date it.', caution: 'ether',
   },
   {
     id: 'lavender-oil', name: 'lavender oil', synonyms: ['oil of spike lavender'], forms: [], state: 'liquid', purityPercent: 100, liquid: { gramsPerMillilitre: 0.88, percentWw: 100, ...REMEMBERED },
-    hazard: { signal: 'danger', pictograms: ['flame', 'exclamation', 'healthHazard'], statements: ['H226', 'H304', 'H317'], ...SUPPLIER }, reacts: ['flammable'], waste: 'solvent', colour: '#d9cf9a', storage: 'Closed; oily rags can take fire by themselves.', caution: 'solvent',
+    hazard: { statements: ['H226', 'H304', 'H317'], ...SUPPLIER }, reacts: ['flammable'], waste: 'solvent', colour: '#d9cf9a', storage: 'Closed; oily rags can take fire by themselves.', caution: 'solvent',
   },
   {
     id: 'polysorbate', name: 'polysorbate 20', synonyms: ['wetting agent'], forms: [], state: 'liquid', purityPercent: 100, liquid: { gramsPerMillilitre: 1.1, percentWw: 100, ...REMEMBERED },

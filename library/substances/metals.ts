@@ -1,11 +1,11 @@
 import type { Substance } from '@core/record/substance'
-import { CLP, CRC, HEAPED, REMEMBERED, SUPPLIER } from './standing'
+import { CLP, CRC, HEAPED, SUPPLIER } from './standing'
 
 const nobleHazard: Substance['hazard'] = {
-  signal: 'danger', pictograms: ['corrosion', 'healthHazard'], statements: ['H301', 'H315', 'H317', 'H318', 'H334'], ...CLP,
+  statements: ['H301', 'H315', 'H317', 'H318', 'H334'], ...CLP,
 } // prettier-ignore
 const goldHazard: Substance['hazard'] = {
-  signal: 'danger', pictograms: ['corrosion', 'exclamation'], statements: ['H302', 'H314', 'H317'], ...SUPPLIER,
+  statements: ['H302', 'H314', 'H317'], ...SUPPLIER,
 } // prettier-ignore
 
 /** Silver and the noble metals. */
@@ -13,22 +13,22 @@ export const metalSubstances: readonly Substance[] = [
   {
     id: 'silver-nitrate', name: 'silver nitrate', synonyms: ['lunar caustic'], forms: [{ id: 'anhydrous', name: 'without water', formula: 'AgNO3' }],
     state: 'solid', purityPercent: 99.9, solubility: { at: [[0, 122], [20, 216], [25, 235], [40, 311], [60, 440]], ...CRC }, bulk: { least: 1.9, most: 2.6, ...HEAPED },
-    hazard: { signal: 'danger', pictograms: ['flameOverCircle', 'corrosion', 'environment'], statements: ['H272', 'H314', 'H410'], ...CLP },
+    hazard: { statements: ['H272', 'H314', 'H410'], aquaticFactor: 1000, ...CLP },
     reacts: ['silver', 'oxidiser'], waste: 'silver', colour: '#a89e92', storage: 'Brown glass, dark, away from everything organic.', caution: 'silver',
   },
   {
     id: 'potassium-chloroplatinite', name: 'potassium chloroplatinite', synonyms: ['potassium tetrachloroplatinate(II)'], forms: [{ id: 'anhydrous', name: 'without water', formula: 'K2PtCl4' }],
-    state: 'solid', purityPercent: 99, solubility: { at: [[16, 0.93], [100, 5.3]], ...REMEMBERED },
-    hazard: nobleHazard, reacts: [], waste: 'noble', colour: '#a3502f', storage: 'Closed; a 20 % bottle throws crystals when cool and is warmed clear before use.', caution: 'noble',
+    state: 'solid', purityPercent: 99, solubility: { at: [[20, 23]], standing: 'memory', source: 'A 20 % stock is about full at room temperature and throws crystals when it cools; common practice, from memory' },
+    hazard: nobleHazard, reacts: [], waste: 'noble', colour: '#a3502f', storage: 'Closed; a 20 % bottle throws crystals when cool and is warmed clear before use.', caution: 'platinum',
   },
   {
     id: 'ammonium-chloroplatinite', name: 'ammonium chloroplatinite', synonyms: ['ammonium tetrachloroplatinate(II)'], forms: [{ id: 'anhydrous', name: 'without water', formula: '(NH4)2PtCl4' }],
-    state: 'solid', purityPercent: 99, hazard: nobleHazard, reacts: [], waste: 'noble', colour: '#a3502f', storage: 'Closed, dark.', caution: 'noble',
+    state: 'solid', purityPercent: 99, hazard: nobleHazard, reacts: ['ammonium'], waste: 'noble', colour: '#a3502f', storage: 'Closed, dark.', caution: 'platinum',
   },
   {
     id: 'sodium-hexachloroplatinate', name: 'sodium hexachloroplatinate', synonyms: ['sodium hexachloroplatinate(IV)', 'sodium platinum chloride'],
     forms: [{ id: 'hexahydrate', name: 'hexahydrate', formula: 'Na2PtCl6·6H2O' }],
-    state: 'solid', purityPercent: 98, hazard: nobleHazard, reacts: [], waste: 'noble', colour: '#c9822f', storage: 'Closed, dry.', caution: 'noble',
+    state: 'solid', purityPercent: 98, hazard: nobleHazard, reacts: [], waste: 'noble', colour: '#c9822f', storage: 'Closed, dry.', caution: 'platinum',
   },
   {
     id: 'palladium-chloride', name: 'palladium chloride', synonyms: ['palladium(II) chloride'], forms: [{ id: 'anhydrous', name: 'without water', formula: 'PdCl2' }],
@@ -49,11 +49,11 @@ export const metalSubstances: readonly Substance[] = [
   {
     id: 'gold-chloride', name: 'gold chloride', synonyms: ['tetrachloroauric acid', 'hydrogen tetrachloroaurate(III)'],
     forms: [{ id: 'trihydrate', name: 'trihydrate', formula: 'HAuCl4·3H2O' }],
-    state: 'solid', purityPercent: 99.9, hazard: goldHazard, reacts: ['acid'], waste: 'noble', colour: '#d9b74a', storage: 'Dark, closed: it melts in the damp of the air and eats metal spoons.', caution: 'noble',
+    state: 'solid', purityPercent: 99.9, hazard: goldHazard, reacts: ['gold'], waste: 'noble', colour: '#d9b74a', storage: 'Dark, closed: it melts in the damp of the air and eats metal spoons.', caution: 'noble',
   },
   {
     id: 'sodium-chloroaurate', name: 'sodium chloroaurate', synonyms: ['sodium gold chloride', 'sodium tetrachloroaurate(III)'],
     forms: [{ id: 'dihydrate', name: 'dihydrate', formula: 'NaAuCl4·2H2O' }],
-    state: 'solid', purityPercent: 99, hazard: goldHazard, reacts: [], waste: 'noble', colour: '#d9b74a', storage: 'Dark, closed.', caution: 'noble',
+    state: 'solid', purityPercent: 99, hazard: goldHazard, reacts: ['gold'], waste: 'noble', colour: '#d9b74a', storage: 'Dark, closed.', caution: 'noble',
   },
 ] // prettier-ignore

@@ -13,7 +13,7 @@ export const saltSubstances: readonly Substance[] = [
   {
     id: 'ammonium-chloride', name: 'ammonium chloride', synonyms: ['sal ammoniac'], forms: [anhydrous('NH4Cl')],
     state: 'solid', purityPercent: 99.5, solubility: { at: [[0, 29.4], [20, 37.2], [40, 45.8], [60, 55.2]], ...CRC }, bulk: { least: 0.6, most: 0.9, ...HEAPED },
-    hazard: { signal: 'warning', pictograms: ['exclamation'], statements: ['H302', 'H319'], ...CLP }, reacts: [], waste: 'plain', storage: 'Dry.', caution: 'irritant',
+    hazard: { statements: ['H302', 'H319'], ...CLP }, reacts: ['ammonium'], waste: 'plain', storage: 'Dry.', caution: 'irritant',
   },
   {
     id: 'potassium-chloride', name: 'potassium chloride', synonyms: [], forms: [anhydrous('KCl')],
@@ -23,12 +23,12 @@ export const saltSubstances: readonly Substance[] = [
   {
     id: 'lithium-chloride', name: 'lithium chloride', synonyms: [], forms: [anhydrous('LiCl')],
     state: 'solid', purityPercent: 99, solubility: { at: [[0, 69.2], [20, 83.5], [40, 89.8]], ...CRC },
-    hazard: { signal: 'warning', pictograms: ['exclamation'], statements: ['H302', 'H315', 'H319'], ...SUPPLIER }, reacts: [], waste: 'plain', storage: 'Very tightly closed: it draws water.', caution: 'irritant',
+    hazard: { statements: ['H302', 'H315', 'H319'], ...SUPPLIER }, reacts: [], waste: 'plain', storage: 'Very tightly closed: it draws water.', caution: 'irritant',
   },
   {
     id: 'strontium-chloride', name: 'strontium chloride', synonyms: [], forms: [{ id: 'hexahydrate', name: 'hexahydrate', formula: 'SrCl2·6H2O' }, anhydrous('SrCl2')],
     state: 'solid', purityPercent: 99, solubility: { form: 'anhydrous', at: [[0, 43.5], [20, 52.9], [40, 65.3]], ...CRC },
-    hazard: { signal: 'danger', pictograms: ['corrosion'], statements: ['H318'], ...SUPPLIER }, reacts: [], waste: 'plain', storage: 'Dry.', caution: 'irritant',
+    hazard: { statements: ['H318'], ...SUPPLIER }, reacts: [], waste: 'plain', storage: 'Dry.', caution: 'eyeDamage',
   },
   {
     id: 'potassium-bromide', name: 'potassium bromide', synonyms: [], forms: [anhydrous('KBr')],
@@ -47,29 +47,29 @@ export const saltSubstances: readonly Substance[] = [
   },
   {
     id: 'ammonium-citrate', name: 'ammonium citrate', synonyms: ['diammonium hydrogen citrate'], forms: [anhydrous('C6H14N2O7')],
-    state: 'solid', purityPercent: 98, solubility: { at: [[20, 100]], ...REMEMBERED }, hazard: irritant, reacts: [], waste: 'plain', storage: 'Dry.', caution: 'irritant',
+    state: 'solid', purityPercent: 98, solubility: { at: [[20, 100]], ...REMEMBERED }, hazard: irritant, reacts: ['ammonium'], waste: 'plain', storage: 'Dry.', caution: 'irritant',
   },
   {
     id: 'potassium-chlorate', name: 'potassium chlorate', synonyms: [], forms: [anhydrous('KClO3')],
     state: 'solid', purityPercent: 99, solubility: { at: [[0, 3.3], [20, 7.3], [40, 13.9], [60, 23.8]], ...CRC }, bulk: { least: 1.0, most: 1.4, ...HEAPED },
-    hazard: { signal: 'danger', pictograms: ['flameOverCircle', 'exclamation', 'environment'], statements: ['H271', 'H302', 'H332', 'H411'], ...CLP },
-    reacts: ['oxidiser'], waste: 'oxidiser', storage: 'Alone: never ground, never with anything organic, sulfur or acid.', caution: 'oxidiser',
+    hazard: { statements: ['H271', 'H302', 'H332', 'H411'], ...CLP },
+    reacts: ['chlorate', 'oxidiser'], waste: 'chlorate', storage: 'Alone: never ground, never with anything organic, sulfur or acid.', caution: 'oxidiser',
   },
   {
     id: 'sodium-carbonate', name: 'sodium carbonate', synonyms: ['washing soda', 'soda ash'],
     forms: [anhydrous('Na2CO3'), { id: 'monohydrate', name: 'monohydrate', formula: 'Na2CO3·H2O' }, { id: 'decahydrate', name: 'decahydrate, washing soda', formula: 'Na2CO3·10H2O' }],
     state: 'solid', purityPercent: 99.5, solubility: { at: [[0, 7], [10, 12.5], [20, 21.5], [30, 39.7]], ...CRC }, bulk: { least: 0.5, most: 1.1, ...HEAPED },
-    hazard: { ...irritant, ...CLP }, reacts: [], waste: 'base', storage: 'Closed: the dry form takes up water, the decahydrate gives it off.', caution: 'irritant',
+    hazard: { ...irritant, ...CLP }, reacts: ['carbonate'], waste: 'base', storage: 'Closed: the dry form takes up water, the decahydrate gives it off.', caution: 'irritant',
   },
   {
     id: 'potassium-carbonate', name: 'potassium carbonate', synonyms: ['potash'], forms: [anhydrous('K2CO3')],
     state: 'solid', purityPercent: 99, solubility: { at: [[0, 105], [20, 111], [40, 117]], ...CRC }, hazard: { ...irritant, statements: ['H315', 'H319', 'H335'] },
-    reacts: [], waste: 'base', storage: 'Tightly closed.', caution: 'irritant',
+    reacts: ['carbonate'], waste: 'base', storage: 'Tightly closed.', caution: 'irritant',
   },
   {
     id: 'sodium-bicarbonate', name: 'sodium bicarbonate', synonyms: ['sodium hydrogencarbonate', 'baking soda'], forms: [anhydrous('NaHCO3')],
     state: 'solid', purityPercent: 99.5, solubility: { at: [[0, 6.9], [20, 9.6], [40, 12.7]], ...CRC }, bulk: { least: 0.8, most: 1.1, ...HEAPED },
-    hazard: harmless, reacts: [], waste: 'plain', storage: 'Dry.',
+    hazard: harmless, reacts: ['carbonate'], waste: 'plain', storage: 'Dry.',
   },
   {
     id: 'sodium-acetate', name: 'sodium acetate', synonyms: [], forms: [{ id: 'trihydrate', name: 'trihydrate', formula: 'NaC2H3O2·3H2O' }, anhydrous('NaC2H3O2')],
@@ -79,10 +79,10 @@ export const saltSubstances: readonly Substance[] = [
   {
     id: 'borax', name: 'borax', synonyms: ['sodium tetraborate'], forms: [{ id: 'decahydrate', name: 'decahydrate', formula: 'Na2B4O7·10H2O' }, anhydrous('Na2B4O7')],
     state: 'solid', purityPercent: 99.5, solubility: { form: 'anhydrous', at: [[0, 1.11], [20, 2.56], [40, 6.67], [60, 19]], ...CRC }, bulk: { least: 0.8, most: 1.0, ...HEAPED },
-    hazard: { signal: 'danger', pictograms: ['healthHazard', 'exclamation'], statements: ['H319', 'H360FD'], ...CLP }, reacts: [], waste: 'base', storage: 'Closed.', caution: 'reproductive',
+    hazard: { statements: ['H319', 'H360FD'], ...CLP }, reacts: [], waste: 'base', storage: 'Closed.', caution: 'reproductive',
   },
   {
     id: 'calcium-carbonate', name: 'calcium carbonate', synonyms: ['chalk', 'whiting'], forms: [anhydrous('CaCO3')],
-    state: 'solid', purityPercent: 99, solubility: { at: [[20, 0.0013]], ...REMEMBERED }, hazard: harmless, reacts: [], waste: 'plain', storage: 'Dry.',
+    state: 'solid', purityPercent: 99, solubility: { at: [[20, 0.0013]], ...REMEMBERED }, hazard: harmless, reacts: ['carbonate'], waste: 'plain', storage: 'Dry.',
   },
 ] // prettier-ignore

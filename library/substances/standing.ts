@@ -28,10 +28,8 @@ export const REMEMBERED = {
 
 type Hazard = Substance['hazard']
 
-export const harmless: Hazard = { signal: 'none', pictograms: [], statements: [], ...SUPPLIER }
+export const harmless: Hazard = { statements: [], ...SUPPLIER }
 export const irritant: Hazard = {
-  signal: 'warning',
-  pictograms: ['exclamation'],
   statements: ['H319'],
   ...SUPPLIER,
 }

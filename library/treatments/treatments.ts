@@ -1,5 +1,6 @@
 import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
 import { cautions } from '../cautions'
+import { glyoxalDrying } from '../processes/glyoxal'
 import { bath, DAY, drying, HOUR, MINUTE, practice, starts, YEAR } from '../processes/blocks'
 
 const step: StepDefinition = { ...bath, station: 'paper', place: 'bench' }
@@ -65,7 +66,7 @@ const hang: StepDefinition = {
   habit: undefined,
 }
 const base = {
-  version: 1,
+  version: 2,
   kind: 'treatment',
   mixes: [],
   tools: [],
@@ -236,13 +237,13 @@ export const gelatinSize: ProcessDefinition = {
           id: 'glyoxal',
           name: 'Glyoxal',
           reason:
-            'Hardens without formaldehyde, with cautions of its own. Started with because the other may cause cancer.',
+            'Hardens over hours, without formaldehyde, and is rinsed out. Started with because the other may cause cancer.',
           standing: 'practice',
         },
         {
           id: 'formaldehyde',
           name: 'Formaldehyde',
-          reason: 'The old one: fume extraction or not at all.',
+          reason: 'Hard in twenty minutes: under fume extraction or not at all.',
           standing: 'practice',
         },
         { id: 'none', name: 'None', reason: 'For paper that stays in cool water.', standing: 'practice' },
@@ -289,7 +290,15 @@ export const gelatinSize: ProcessDefinition = {
       begins: 'press',
       press: { start: 'First sheet', finish: 'All drawn: dry them' },
     },
-    { ...hang, time: { leastSeconds: 20 * MINUTE, ...practice } },
+    {
+      ...hang,
+      time: { leastSeconds: 20 * MINUTE, ...practice },
+      when: [{ choice: 'hardener', is: ['formaldehyde', 'none'] }],
+    },
+    ...glyoxalDrying({ station: 'paper', place: 'line' }).map((one) => ({
+      ...one,
+      when: [{ choice: 'hardener', is: ['glyoxal'] }],
+    })),
   ],
   cautions: [cautions.warmth, cautions.glyoxal, cautions.formaldehyde],
 }

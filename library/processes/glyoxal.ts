@@ -1,0 +1,55 @@
+import type { StepDefinition } from '@core/record/definition'
+import { bath, drying, HOUR, memory, MINUTE, starts } from './blocks'
+
+/** Steps after a glyoxal size: it hardens over hours and is rinsed out, or the paper yellows. */
+export const glyoxalDrying = (where: Pick<StepDefinition, 'station' | 'place'>): StepDefinition[] => [
+  {
+    ...drying,
+    ...where,
+    id: 'harden',
+    perCoat: false,
+    title: 'Let it harden',
+    meanwhile: 'hardening',
+    doing: 'Hang it, or lay it flat, for several hours or overnight.',
+    why: 'Glyoxal hardens the gelatin slowly. Twenty minutes are enough for formaldehyde only.',
+    time: { leastSeconds: 6 * HOUR, ...memory },
+    press: { start: 'Hang it', finish: 'Hard: rinse it' },
+    endpoint: {
+      good: 'A wet finger does not stick.',
+      doubt: 'Tacky: leave it overnight.',
+      swatch: [],
+    },
+    habit: undefined,
+  },
+  {
+    ...bath,
+    ...where,
+    place: 'bench',
+    id: 'rinse-glyoxal',
+    title: 'Rinse the glyoxal out',
+    meanwhile: 'rinsing',
+    doing: 'Cool water, two changes.',
+    why: 'Glyoxal left in the paper yellows it.',
+    time: { leastSeconds: 10 * MINUTE, ...starts('Rinsed well; ten minutes') },
+    cautions: ['glyoxal'],
+    press: { start: 'Into the water', finish: 'Rinsed: dry it' },
+    endpoint: {
+      good: 'Nothing slippery on the surface.',
+      doubt: 'Slippery: change the water again.',
+      swatch: [],
+    },
+  },
+  {
+    ...drying,
+    ...where,
+    id: 'dry-rinsed',
+    perCoat: false,
+    title: 'Dry it',
+    meanwhile: 'sized, drying',
+    doing: 'Blot it, then hang it until dry.',
+    why: 'The next coat wants a dry sheet.',
+    time: { leastSeconds: HOUR, ...starts('Dry through; an hour') },
+    press: { start: 'Hang it', finish: 'Dry' },
+    habit: undefined,
+  },
+]
