@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readWeight } from '../paper/paperDraft'
 import { computed, watch } from 'vue'
 import { holdsStock, leftIn } from '@core/chemistry/lots'
 import { partsOf, mixesFor } from '@core/process/mixPlan'
@@ -83,8 +84,11 @@ watch(
 )
 const paper = computed(() => workroom.papers.find((one) => one.name === draft.value.paperName.trim()))
 const weight = computed(() => {
-  const typed = Number.parseFloat(draft.value.paperWeight)
-  return Number.isFinite(typed) ? typed : paper.value?.gramsPerM2
+  try {
+    return readWeight(draft.value.paperWeight)
+  } catch {
+    return paper.value?.gramsPerM2
+  }
 })
 const wash = computed(() => {
   const step = stepsFor(definition.value, draft.value.choices).find((one) => one.heavyPaper)
@@ -176,7 +180,7 @@ useMarginNotes(() => [
         v-model="draft.size"
         label="Size of the picture"
         :fault="faults.size"
-        hint="8x10, 20 x 25 cm"
+        :hint="preferences.chosen.length === 'in' ? '8x10, 20 x 25 cm' : '20 x 25, 8 x 10 in, A4'"
       />
       <TextField
         v-model="draft.paperName"

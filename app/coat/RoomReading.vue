@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { parseAir } from '@core/quantity/air'
 import { computed, ref } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
 import { digits } from '@core/quantity/format'
-import { parseQuantity } from '@core/quantity/parse'
 import type { RunState } from '@core/process/run'
 import type { Happening } from '@core/record/event'
 import { useInstruments } from '../instruments/instruments.store'
@@ -36,17 +36,15 @@ async function measure(): Promise<void> {
 function keep(): void {
   fault.value = undefined
   try {
-    const [first = '', second = ''] = typed.value.split(/[,;]\s*|\s+(?=\d+\s*%?\s*$)/)
-    const celsius = parseQuantity(first, 'temperature', { field: 'room', bareUnit: 'degC' })
-    const humidity = Number(/^\s*(\d+(?:\.\d+)?)\s*%?\s*$/.exec(second)?.[1] ?? Number.NaN)
-    if (!(humidity >= 0 && humidity <= 100) || !(celsius > -30 && celsius < 60))
+    const { celsius, relativeHumidity } = parseAir(typed.value, 'degC')
+    if (!(celsius > -30 && celsius < 60))
       throw new CoreError({
-        code: 'unreadable',
+        code: 'out-of-range',
         field: 'room',
-        problem: `“${typed.value}” is not a temperature and a humidity.`,
-        remedy: 'Write them like 21 °C, 48 %.',
+        problem: `${Math.round(celsius)} °C is no temperature of a room.`,
+        remedy: 'Enter it like 21 °C, 48 %, or like 70 F, 48 %.',
       })
-    write(celsius, humidity)
+    write(celsius, relativeHumidity)
     typed.value = ''
   } catch (error) {
     if (!(error instanceof CoreError)) throw error

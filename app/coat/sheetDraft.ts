@@ -1,8 +1,11 @@
+import { readWeight } from '../paper/paperDraft'
+import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
 import { mixesFor, partsOf } from '@core/process/mixPlan'
 import { firstExposure, schoolStocks, startingChoices } from '@core/process/plan'
 import { formatSpan } from '@core/quantity/format'
-import { parseQuantity, parseRatio, parseSize } from '@core/quantity/parse'
+import { parseQuantity, parseRatio } from '@core/quantity/parse'
+import { parseSize } from '@core/quantity/size'
 import type { LightKind, MixDefinition, ProcessDefinition, ToolName } from '@core/record/definition'
 import type { Light, Sheet } from '@core/record/records'
 import { Bottle, Paper } from '@core/record/records'
@@ -94,12 +97,12 @@ export function readDraft(
   const parts = attempt('ratios', () => readRatios(definition, draft))
   const coverage = attempt('coverage', () =>
     draft.coverage.trim()
-      ? positive(draft.coverage, 'coverage', 'Write ml for a square metre; brushed coats take about 38.8.')
+      ? positive(draft.coverage, 'coverage', 'coverage', 'mlPerM2')
       : room.coverageMillilitresPerM2,
   )
   const dropper = attempt('dropper', () =>
     draft.dropper.trim()
-      ? positive(draft.dropper, 'dropper', 'Write drops to the millilitre; common practice is 20.')
+      ? positive(draft.dropper, 'dropper', 'dropRate', 'dropsPerMl')
       : room.dropsPerMillilitre,
   )
   const paper = attempt('paperWeight', () => readPaper(draft, room))
@@ -203,14 +206,7 @@ export function draftOf(
 function readPaper(draft: SheetDraft, room: DraftRoom): { record: Paper | null } {
   const name = draft.paperName.trim()
   if (!name) return { record: null }
-  const weight = draft.paperWeight.replace(/g\/m[²2]|gsm|g\b/i, '').trim()
-  const gramsPerM2 = weight ? Number(weight) : undefined
-  if (gramsPerM2 !== undefined && !(gramsPerM2 > 0 && gramsPerM2 <= 2000))
-    throw wrong(
-      'weight',
-      `“${draft.paperWeight}” is not a paper weight.`,
-      'Write grams for a square metre, such as 300.',
-    )
+  const gramsPerM2 = draft.paperWeight.trim() ? readWeight(draft.paperWeight) : undefined
   const known = room.papers.find(
     (one) => one.name === name && (gramsPerM2 === undefined || one.gramsPerM2 === gramsPerM2),
   )
@@ -283,15 +279,17 @@ function required(text: string, field: string, problem: string, remedy: string):
 }
 
 function whole(text: string, field: string, most: number, remedy: string): number {
-  const count = Number(text)
-  if (!Number.isInteger(count) || count < 1 || count > most)
+  try {
+    return parseNumber(text, { field, isWhole: true, min: 1, max: most })
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error
     throw wrong(field, `“${text}” is not a number of ${field}.`, remedy)
-  return count
+  }
 }
 
-function positive(text: string, field: string, remedy: string): number {
-  const value = Number(text.replace(',', '.').replace(/[^\d.]+$/, ''))
-  if (!(value > 0)) throw wrong(field, `“${text}” cannot be read.`, remedy)
+function positive(text: string, field: string, dimension: 'coverage' | 'dropRate', bareUnit: string): number {
+  const value = parseQuantity(text, dimension, { field, bareUnit })
+  if (!(value > 0)) throw wrong(field, `“${text}” is not above zero.`, 'Enter a number above zero.')
   return value
 }
 

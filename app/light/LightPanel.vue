@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOrNull, parseNumber } from '@core/quantity/number'
 import { computed, ref } from 'vue'
 import { CoreError } from '@core/errors'
 import type { LampHealth } from '@core/light/ageing'
@@ -19,7 +20,7 @@ import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'
 import TextField from '../shell/TextField.vue'
 import { useAttempt } from '../shell/useAttempt'
-import { falloffText, readFalloffTable, readPositive } from './lightDraft'
+import { falloffText, readFalloffTable, readIrradiance, readShare } from './lightDraft'
 import { useLights } from './lights.store'
 import { irradianceText } from './lightWords'
 
@@ -43,7 +44,7 @@ async function told(what: Parameters<typeof lights.tell>[1], said: string): Prom
 }
 const keepReading = (by: 'meter' | 'typed', value?: number) =>
   attempt('reading', async () => {
-    const milliwattsPerCm2 = value ?? readPositive(reading.value, 'reading', 'Write mW/cm², such as 4.82.')
+    const milliwattsPerCm2 = value ?? readIrradiance(reading.value, 'reading')
     const id = await lights.tellReading(light.value.id, milliwattsPerCm2, by, Date.now())
     notice.say(`${light.value.name}: ${irradianceText(milliwattsPerCm2)} written down.`, () =>
       lights.takeBack(id),
@@ -52,7 +53,7 @@ const keepReading = (by: 'meter' | 'typed', value?: number) =>
   })
 const keepHours = () =>
   attempt('hours', async () => {
-    const value = readPositive(hours.value, 'hours', 'Write hours, such as 340.')
+    const value = parseQuantity(hours.value, 'time', { field: 'hours', bareUnit: 'h' }) / 3600
     await told({ type: 'hours', hours: value }, `${light.value.name}: ${digits(value)} h so far.`)
     hours.value = ''
   })
@@ -66,7 +67,7 @@ const startsAt = ref(String(Math.round((light.value.warmUp?.startsAt ?? 0.55) * 
 const settles = ref(formatSpan(light.value.warmUp?.settlesSeconds ?? 90))
 const keepWarmUp = () =>
   attempt('warmUp', async () => {
-    const share = readPositive(startsAt.value, 'warm-up', 'Write the share it starts at, such as 55 %.') / 100
+    const share = readShare(startsAt.value, 'warm-up')
     await change({
       warmUp: {
         startsAt: Math.min(1, share),
@@ -125,8 +126,8 @@ const other = computed(() => {
       throughLayers(
         wanted.value.transmission.trim()
           ? Array.from(
-              { length: Math.min(20, Math.max(1, Math.round(Number(wanted.value.sheets) || 1))) },
-              () => readPositive(wanted.value.transmission, 'tissue', 'Write a share such as 60 %.') / 100,
+              { length: Math.min(20, Math.max(1, Math.round(numberOrNull(wanted.value.sheets) ?? 1))) },
+              () => readShare(wanted.value.transmission, 'tissue'),
             )
           : [],
       )
@@ -135,7 +136,7 @@ const other = computed(() => {
       figure: exposureForLight(
         seconds,
         share,
-        readPositive(wanted.value.exponent, 'exponent', 'Write 1, or a little less.'),
+        parseNumber(wanted.value.exponent, { field: 'exponent', isPositive: true, example: '1' }),
       ),
       fault: undefined,
     }
@@ -147,11 +148,7 @@ const other = computed(() => {
 
 const keepExponent = () =>
   attempt('exponent', async () => {
-    const exponent = readPositive(
-      wanted.value.exponent,
-      'exponent',
-      'Write 1, or a little less, such as 0.95.',
-    )
+    const exponent = parseNumber(wanted.value.exponent, { field: 'exponent', example: '0.95' })
     if (exponent < 0.5 || exponent > 1.2)
       throw new CoreError({
         code: 'out-of-range',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOrNull } from '@core/quantity/number'
 import { computed, ref } from 'vue'
 import { digits } from '@core/quantity/format'
 import type { Characteristic } from '@core/tone/characteristic'
@@ -9,8 +10,8 @@ import TextField from '../shell/TextField.vue'
 const props = defineProps<{ papers: readonly { id: string; name: string; curve: Characteristic }[] }>()
 const negative = ref('')
 const suits = computed(() => {
-  const range = Number(negative.value.replace(',', '.'))
-  if (!(range > 0)) return []
+  const range = numberOrNull(negative.value)
+  if (range === null || !(range > 0)) return []
   return suitNegative(range, props.papers)
 })
 const SUIT_WORDS = {

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { median } from '@core/tone/leastSquares'
+import { numberOrNull } from '@core/quantity/number'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -72,8 +74,8 @@ watch(
 const scale = computed(() => (way.value === 'lightness' ? 'lightness' : 'density'))
 const typed = computed(() => readStrip(texts.value, seconds.value, scale.value))
 const allowed = computed(() => {
-  const value = Number(difference.value.replace(',', '.'))
-  return value > 0 && value < 1 ? value : null
+  const value = numberOrNull(difference.value)
+  return value !== null && value > 0 && value < 1 ? value : null
 })
 const found = computed((): { base: BaseExposure | null; problem: string } => {
   if (way.value === 'eye' || allowed.value === null) return { base: null, problem: '' }
@@ -196,9 +198,9 @@ async function keep(): Promise<void> {
   }
 }
 
-const middle = (values: readonly number[]) =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? null
-const densities = computed(() => typed.value.readings.map((reading) => middle(reading.densities)))
+const densities = computed(() =>
+  typed.value.readings.map((reading) => (reading.densities.length ? median(reading.densities) : null)),
+)
 const series = computed<ChartSeries[]>(() => {
   const base = found.value.base
   if (!base) return []

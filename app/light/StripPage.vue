@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseNumber } from '@core/quantity/number'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { CoreError } from '@core/errors'
@@ -33,7 +34,7 @@ const read = computed(() => {
     const plan: StripPlan = {
       firstSeconds: time(first.value, 'first'),
       lastSeconds: time(last.value, 'last'),
-      count: Number(count.value),
+      count: parseNumber(count.value, { field: 'count', isWhole: true, example: '9' }),
       spacing: spacing.value === 'time' ? 'time' : 'ratio',
       card: card.value === 'frees' ? 'frees' : 'covers',
     }

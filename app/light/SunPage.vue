@@ -34,6 +34,7 @@ const {
   isUpAtNoon,
   expected,
   typedDose,
+  doseFault,
   dose,
   best,
   outAt,
@@ -167,6 +168,7 @@ useMarginNotes(() => [
         />
         <TextField
           v-model="typedDose"
+          :fault="doseFault"
           label="Dose it needs, mJ/cm²"
           :placeholder="dose ? String(Math.round(dose.value)) : ''"
           :hint="dose?.says ?? ''"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { parseQuantity } from '@core/quantity/parse'
+import { parseNumber } from '@core/quantity/number'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
 import { CoreError } from '@core/errors'
@@ -12,7 +14,7 @@ import ChoiceRow from '../shell/ChoiceRow.vue'
 import { useNotice } from '../shell/notice.store'
 import TextField from '../shell/TextField.vue'
 import { useAttempt } from '../shell/useAttempt'
-import { placeText, readPlace, readPositive } from './lightDraft'
+import { placeText, readPlace } from './lightDraft'
 import { useLights } from './lights.store'
 import { skyText } from './lightWords'
 
@@ -56,8 +58,10 @@ async function saySky(sky: Omit<NonNullable<Light['sky']>, 'at'>): Promise<void>
 }
 const keepPlace = () =>
   attempt('place', async () => {
-    const metres = altitude.value.trim() ? Number(altitude.value.replace(/[^\d.-]/g, '')) : 0
-    if (!Number.isFinite(metres) || metres < -500 || metres > 6000)
+    const metres = altitude.value.trim()
+      ? parseQuantity(altitude.value, 'altitude', { field: 'altitude', bareUnit: 'altitudeM' })
+      : 0
+    if (metres < -500 || metres > 6000)
       throw new CoreError({
         code: 'out-of-range',
         field: 'altitude',
@@ -82,7 +86,7 @@ const keepIndex = () =>
   attempt('uvIndex', async () => {
     const place = props.light?.place
     if (!place) return
-    const index = readPositive(uvIndex.value, 'UV index', 'Write the forecast, such as 4.5.')
+    const index = parseNumber(uvIndex.value, { field: 'UV index', isPositive: true, example: '4.5' })
     const figure = cloudFromUvIndex(index, sunPosition(place, Date.now()).zenith)
     await saySky({ share: figure.value, factor: 1 + (figure.uncertainty ?? 0.3), by: { uvIndex: index } })
     uvIndex.value = ''

@@ -1,4 +1,12 @@
-import { placeText, readFalloffTable, readPlace, readPositive, readClock } from './lightDraft'
+import {
+  placeText,
+  readClock,
+  readDose,
+  readFalloffTable,
+  readIrradiance,
+  readPlace,
+  readShare,
+} from './lightDraft'
 
 describe('a place as it is typed', () => {
   it.each([
@@ -36,11 +44,36 @@ describe('a table of distances', () => {
   )
 })
 
-it.each([
-  ['4,82 mW', 4.82],
-  ['.5', 0.5],
-])('%s is a positive number', (text, value) => expect(readPositive(text, 'x', 'y')).toBe(value))
-it.each(['', '0', '-3', 'four'])('%j is not', (text) => expect(() => readPositive(text, 'x', 'y')).toThrow())
+describe('light on the frame', () => {
+  // By hand: 1 W/m² is 0.1 mW/cm², 1000 µW/cm² are 1 mW/cm².
+  it.each([
+    ['4,82', 4.82],
+    ['4.82 mW/cm2', 4.82],
+    ['48.2 W/m2', 4.82],
+    ['4820 µW/cm2', 4.82],
+  ])('%s is read as it is meant', (text, value) => expect(readIrradiance(text, 'x')).toBeCloseTo(value, 9))
+  // Typed in µW/cm² without its unit, a reading is a thousand times too much.
+  it.each(['', '0', '-3', 'four', '4820', '4,820', '48.2 mJ/cm2'])('%j is refused', (text) =>
+    expect(() => readIrradiance(text, 'x')).toThrow(),
+  )
+})
+
+describe('a dose', () => {
+  it.each([
+    ['1200 mJ/cm2', 1200],
+    ['1.2 J/cm2', 1200],
+    ['12 kJ/m2', 1200],
+    ['1200', 1200],
+  ])('%s', (text, value) => expect(readDose(text).value).toBeCloseTo(value, 9))
+  it.each(['1,200', '1200-1500', '-1200', '12 mW'])('%s is refused with a reason', (text) =>
+    expect(readDose(text)).toEqual({ value: null, fault: expect.objectContaining({ field: 'dose' }) }),
+  )
+})
+
+it('a share is a percentage above 0 and up to 100', () => {
+  expect([readShare('60 %', 'x'), readShare('60', 'x')]).toEqual([0.6, 0.6])
+  for (const text of ['0', '140 %', 'half']) expect(() => readShare(text, 'x')).toThrow()
+})
 
 describe('a time of the day', () => {
   it.each([

@@ -1,13 +1,46 @@
 import { CoreError, type Refusal } from '@core/errors'
+import { digits } from '@core/quantity/format'
+import { parseTimeOfDay } from '@core/quantity/moment'
+import { parseNumber } from '@core/quantity/number'
 import { parseQuantity } from '@core/quantity/parse'
 import type { Light } from '@core/record/light'
 
-/** A positive number as people write it, a comma for a point let pass, what stands after it left out. */
-export function readPositive(text: string, field: string, remedy: string): number {
-  const value = Number(/^\s*(\d+(?:[.,]\d+)?|[.,]\d+)/.exec(text)?.[1]?.replace(',', '.') ?? Number.NaN)
-  if (!(value > 0))
-    throw new CoreError({ code: 'unreadable', field, problem: `“${text}” cannot be read.`, remedy })
-  return value
+/** More than the strongest lamp gives at its glass, mW/cm²: what is read above it is a slip of the unit. */
+const MOST_IRRADIANCE = 1000
+
+/** Light on the frame in mW/cm², above zero. @throws CoreError as `parseQuantity`, or `out-of-range`. */
+export function readIrradiance(text: string, field: string): number {
+  const value = parseQuantity(text, 'irradiance', { field, bareUnit: 'mWPerCm2' })
+  if (value > 0 && value <= MOST_IRRADIANCE) return value
+  throw new CoreError({
+    code: 'out-of-range',
+    field,
+    problem: `${digits(value)} mW/cm² is no light to print by.`,
+    remedy: 'Check the unit: enter it like 4.8 mW/cm2, 48 W/m2 or 4800 µW/cm2.',
+  })
+}
+
+/** A share of what falls in, from `60 %` or `60`: above 0, at most 1. */
+export function readShare(text: string, field: string): number {
+  const percent = parseQuantity(text, 'fraction', { field, bareUnit: 'percent' })
+  if (percent > 0 && percent <= 100) return percent / 100
+  throw new CoreError({
+    code: 'out-of-range',
+    field,
+    problem: `“${text}” is not a share.`,
+    remedy: 'Enter a percentage above 0 and up to 100, for example 60 %.',
+  })
+}
+
+/** A dose as it is typed, in mJ/cm², or what is wrong with it. */
+export function readDose(text: string): { value: number | null; fault?: Refusal } {
+  try {
+    const value = parseQuantity(text, 'dose', { field: 'dose', bareUnit: 'mJPerCm2' })
+    return { value: value > 0 ? value : null }
+  } catch (error) {
+    if (error instanceof CoreError) return { value: null, fault: error.refusal }
+    throw error
+  }
 }
 
 /**
@@ -61,7 +94,7 @@ export function readFalloffTable(
         field: 'distances',
         bareUnit: lengthUnit,
       }),
-      strength: readPositive(found[2] ?? '', 'distances', 'Write a reading such as 4.8.'),
+      strength: parseNumber(found[2] ?? '', { field: 'distances', isPositive: true, example: '4.8' }),
     }
   })
 }
@@ -80,16 +113,10 @@ export function readClock(text: string): {
   fault?: Refusal
 } {
   if (!text.trim()) return { clock: null }
-  const found = /^(\d{1,2})[:.](\d{2})$/.exec(text.trim())
-  const [hours, minutes] = [Number(found?.[1]), Number(found?.[2])]
-  if (hours < 24 && minutes < 60) return { clock: { hours, minutes } }
-  return {
-    clock: null,
-    fault: {
-      code: 'unreadable',
-      field: 'time of day',
-      problem: `“${text.trim()}” is no time of the day.`,
-      remedy: 'Write it like 9:30, up to 23:59.',
-    },
+  try {
+    return { clock: parseTimeOfDay(text, 'time of day') }
+  } catch (error) {
+    if (error instanceof CoreError) return { clock: null, fault: error.refusal }
+    throw error
   }
 }

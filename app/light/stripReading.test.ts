@@ -41,7 +41,13 @@ describe('densities as they are typed', () => {
     expect(readings.map((one) => one.densities)).toEqual([[1.1], [], []])
     expect(faults.map((one) => one?.code)).toEqual([undefined, 'unreadable', undefined])
   })
-  it.each(['7', 'x', '-2'])('refuses %s', (text) =>
-    expect(() => readDensities(text, 'density')).toThrow(expect.objectContaining({ code: 'unreadable' })),
+  it.each([
+    ['7', 'out-of-range'],
+    ['-2', 'out-of-range'],
+    ['x', 'unreadable'],
+    ['1,234', 'ambiguous'],
+  ])('refuses %s', (text, code) =>
+    expect(() => readDensities(text, 'density')).toThrow(expect.objectContaining({ code })),
   )
+  it('takes the unit of a density', () => expect(readDensities('1.85 D 1.9', 'density')).toEqual([1.85, 1.9]))
 })

@@ -2,6 +2,8 @@ import { CoreError, type Refusal } from '@core/errors'
 import type { StripReading } from '@core/light/baseExposure'
 import { stripTimes } from '@core/light/strip'
 import type { StepState } from '@core/process/run'
+import { parseNumber } from '@core/quantity/number'
+import { parseQuantity } from '@core/quantity/parse'
 import { densityFromLightness } from '@core/tone/density'
 import type { Sheet } from '@core/record/records'
 
@@ -30,21 +32,23 @@ export function markSeconds(strip: NonNullable<Sheet['strip']>, exposed: StepSta
  */
 export function readDensities(text: string, scale: 'density' | 'lightness'): number[] {
   return text
-    .replace(/(\d),(\d)/g, '$1.$2')
     .split(/[\s;]+/)
-    .filter(Boolean)
+    .filter((word) => word && !/^D$/i.test(word))
     .map((word) => {
-      const value = /^[+-]?(?:\d+\.?\d*|\.\d+)$/.test(word) ? Number(word) : Number.NaN
-      const isSound = scale === 'density' ? value >= -0.5 && value <= 4.5 : value > 0 && value <= 105
+      const value =
+        scale === 'density'
+          ? parseQuantity(word, 'opticalDensity', { field: 'density', bareUnit: 'D' })
+          : parseNumber(word, { field: 'L*', example: '24.5' })
+      const isSound = scale === 'density' ? value <= 4.5 : value > 0 && value <= 105
       if (!isSound)
         throw new CoreError({
-          code: 'unreadable',
+          code: 'out-of-range',
           field: scale === 'density' ? 'density' : 'L*',
           problem: `“${word}” is not ${scale === 'density' ? 'a density' : 'an L*'}.`,
           remedy:
             scale === 'density'
-              ? 'Write it like 1.32, or several for one mark: 1.32 1.34.'
-              : 'Write it like 24.5.',
+              ? 'Enter it like 1.32, or several for one mark: 1.32 1.34.'
+              : 'Enter it like 24.5.',
         })
       return scale === 'density' ? value : densityFromLightness(value)
     })
@@ -78,10 +82,7 @@ export function readStrip(
  * @throws CoreError as `readDensities`.
  */
 export function readRow(text: string, scale: 'density' | 'lightness'): (number | null)[] {
-  const words = text
-    .replace(/(\d),(\d)/g, '$1.$2')
-    .split(/[\s;]+/)
-    .filter(Boolean)
+  const words = text.split(/[\s;]+/).filter((word) => word && !/^D$/i.test(word))
   return words.map((word) => {
     if (/^[-–—x]$/i.test(word)) return null
     const densities = readDensities(word.replaceAll('/', ' '), scale)

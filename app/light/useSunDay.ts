@@ -7,7 +7,7 @@ import { bestWindow, doneAt, lightAt, sunCurve, sunTimes } from '@core/sun/day'
 import type { ChartSeries } from '../shell/ChartFigure.vue'
 import { useNow } from '../data/useNow'
 import { dayOf } from '../shell/moments'
-import { readClock } from './lightDraft'
+import { readClock, readDose } from './lightDraft'
 import { useLights } from './lights.store'
 
 const DAY = 86_400_000
@@ -34,6 +34,7 @@ export function useSunDay(light: { readonly value: Light | null }) {
   const expected = computed(() => history.value && expectedLight(history.value, lights.minute))
 
   const typedDose = ref('')
+  const doseFault = computed(() => (typedDose.value.trim() ? readDose(typedDose.value).fault : undefined))
   const base = computed(
     () =>
       lights.bases
@@ -43,8 +44,8 @@ export function useSunDay(light: { readonly value: Light | null }) {
   /** From what is typed, a base exposure under this sun, or the usual time at noon of this day: the first that is known. */
   const dose = computed<{ value: number; says: string } | null>(() => {
     if (typedDose.value.trim()) {
-      const value = Number(typedDose.value.replace(',', '.').replace(/[^\d.]/g, ''))
-      return value > 0 ? { value, says: 'as typed' } : null
+      const { value } = readDose(typedDose.value)
+      return value ? { value, says: 'as typed' } : null
     }
     if (base.value?.milliwattsPerCm2)
       return {
@@ -152,6 +153,7 @@ export function useSunDay(light: { readonly value: Light | null }) {
     isUpAtNoon,
     expected,
     typedDose,
+    doseFault,
     dose,
     best,
     outAt,

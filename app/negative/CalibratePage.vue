@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOrNull } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { chartLayout, chartPlaces, type ChartPlan } from '@core/negative/chart'
@@ -55,7 +56,7 @@ const base = computed(() =>
 watch(base, (one) => (exposure.value = one ? formatSpan(Math.round(one.seconds)) : ''), { immediate: true })
 const ownSteps = ref('')
 const chart = computed<ChartPlan>(() => ({
-  steps: steps.value === 'own' ? Number(ownSteps.value) : Number(steps.value),
+  steps: (steps.value === 'own' ? numberOrNull(ownSteps.value) : Number(steps.value)) ?? Number.NaN,
   repeats: Number(repeats.value),
   isScattered: scattered.value === 'scattered',
   hasStrip: strip.value === 'with',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseNumber } from '@core/quantity/number'
 import { ref } from 'vue'
 import type { ChartPlan } from '@core/negative/chart'
 import type { NegativeCurve } from '@core/tone/curve'
@@ -35,7 +36,11 @@ async function make(): Promise<void> {
     const answer = await workOn({
       act: 'chart',
       plan: { ...props.plan },
-      pixelsPerInch: Number(resolution.value.trim().replace(',', '.')),
+      pixelsPerInch: parseNumber(resolution.value, {
+        field: 'resolution',
+        isPositive: true,
+        example: '360',
+      }),
       isMirrored: true,
       curve: props.curve && { tones: [...props.curve.tones], inks: [...props.curve.inks] },
       format: kind,

@@ -5,7 +5,7 @@ import type { Refusal } from '@core/errors'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import TextField from '../shell/TextField.vue'
 import FieldGrid from './FieldGrid.vue'
-import type { NegativeDraft } from './negativeDraft'
+import { borderMillimetres, type NegativeDraft } from './negativeDraft'
 
 /** What lies around the picture on its film, in which ink, and as which kind of file. */
 const props = defineProps<{ draft: NegativeDraft; fault: Refusal | undefined }>()
@@ -54,7 +54,7 @@ const ground = computed({
       />
     </div>
     <ChoiceRow
-      v-if="draft.hasMarks && Number(draft.border) >= 8"
+      v-if="draft.hasMarks && (borderMillimetres(draft.border) ?? 0) >= 8"
       v-model="draft.marksLayer"
       :label="draft.layers.length ? 'Marks from layer' : 'Marks of layer'"
       :options="LAYERS"

@@ -4,7 +4,7 @@ import type { Refusal } from '@core/errors'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import SelectField from '../shell/SelectField.vue'
 import TextField from '../shell/TextField.vue'
-import { layersOf, type NegativeDraft, type Parting } from './negativeDraft'
+import { borderMillimetres, layersOf, type NegativeDraft, type Parting } from './negativeDraft'
 
 /** A print in several layers: which light each takes away, which tones it carries, and its curve. */
 const props = defineProps<{
@@ -26,7 +26,8 @@ const parting = computed({
     props.draft.parting = chosen as Parting
     props.draft.layers = layersOf(props.draft.parting, props.draft.curveId)
     // Layers need marks to be laid on each other by.
-    if (props.draft.layers.length && Number(props.draft.border) < 8) props.draft.border = '10'
+    if (props.draft.layers.length && (borderMillimetres(props.draft.border) ?? 0) < 8)
+      props.draft.border = '10'
     shown.value = 0
   },
 })

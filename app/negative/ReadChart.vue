@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseQuantity } from '@core/quantity/parse'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
 import { readReadings } from '@core/formats/chartText'
@@ -38,7 +39,13 @@ const fault = ref<Refusal | null>(null)
 const isReading = ref(false)
 const input = useTemplateRef<HTMLInputElement>('input')
 
-const number = (text: string) => (text.trim() ? Number(text.trim().replace(',', '.')) : Number.NaN)
+const number = (text: string) => {
+  try {
+    return parseQuantity(text, 'opticalDensity', { field: 'density', bareUnit: 'D' })
+  } catch {
+    return Number.NaN
+  }
+}
 const whiteFault = computed<Refusal | undefined>(() =>
   number(white.value) >= -0.05 && number(white.value) < 2.5
     ? undefined

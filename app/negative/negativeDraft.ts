@@ -1,3 +1,5 @@
+import { parseQuantity } from '@core/quantity/parse'
+import { numberOrNull, parseNumber } from '@core/quantity/number'
 import { MOST_LAYERS } from '@core/negative/register'
 import { CoreError, type Refusal } from '@core/errors'
 import { LEAST_MARKED, NO_BORDER, type Border } from '@core/negative/film'
@@ -6,7 +8,7 @@ import type { ChannelMix } from '@core/negative/grey'
 import { pointsOfLayer, SEPARATIONS, type Layer } from '@core/negative/layers'
 import { negativeSize, type NegativePlan } from '@core/negative/render'
 import { AS_IT_IS, checkPoints, type TonePoint } from '@core/negative/tone'
-import { parseSize } from '@core/quantity/parse'
+import { parseSize } from '@core/quantity/size'
 import { PLAIN_INVERSION, type NegativeCurve } from '@core/tone/curve'
 import type { FilmFormat } from '../workers/filmFile'
 
@@ -104,8 +106,6 @@ const MIXES: Record<NegativeDraft['mix'], ChannelMix | null> = {
   blue: { red: 0, green: 0, blue: 1 },
 }
 
-const number = (text: string) => (text.trim() ? Number(text.trim().replace(',', '.')) : Number.NaN)
-
 /**
  * The films that a draft asks for.
  *
@@ -120,7 +120,7 @@ export function readDraft(
     const border = borderOf(draft)
     const base = {
       ...parseSize(draft.size, { field: 'size', bareUnit }),
-      pixelsPerInch: number(draft.resolution),
+      pixelsPerInch: parseNumber(draft.resolution, { field: 'resolution', isPositive: true, example: '360' }),
       framing: { ...draft.framing },
       localContrast: draft.localContrast / 100,
       sharpening: draft.sharpening / 100,
@@ -160,10 +160,18 @@ export function readDraft(
   }
 }
 
+/** Width of the border in millimetres; `null` while it cannot be read. */
+export function borderMillimetres(text: string): number | null {
+  try {
+    return parseQuantity(text || '0', 'length', { field: 'border', bareUnit: 'mm' })
+  } catch {
+    return null
+  }
+}
+
 function borderOf(draft: NegativeDraft): Border {
-  const millimetres = number(draft.border || '0')
-  if (!(millimetres >= 0 && millimetres <= 100))
-    throw refuse('border', 'This is no border.', 'Write 0 to 100 mm.')
+  const millimetres = parseQuantity(draft.border || '0', 'length', { field: 'border', bareUnit: 'mm' })
+  if (millimetres > 100) throw refuse('border', 'The border is too wide.', 'Enter 0 to 100 mm.')
   if (millimetres < LEAST_MARKED) return { ...NO_BORDER, millimetres, isInked: draft.isInked }
   return {
     millimetres,
@@ -177,11 +185,9 @@ function borderOf(draft: NegativeDraft): Border {
 function readLayer(written: LayerDraft, i: number): Layer {
   const name = written.name.trim() || `layer ${i + 1}`
   const shares = [written.red, written.green, written.blue]
-  const [red, green, blue] = shares.map((text) => (text.trim() ? number(text) / 100 : 0)) as [
-    number,
-    number,
-    number,
-  ]
+  const [red, green, blue] = shares.map((text) =>
+    text.trim() ? parseQuantity(text, 'fraction', { field: 'layers', bareUnit: 'percent' }) / 100 : 0,
+  ) as [number, number, number]
   const isMixed = shares.some((text) => text.trim())
   if (
     isMixed &&
@@ -192,7 +198,7 @@ function readLayer(written: LayerDraft, i: number): Layer {
       `The mix of ${name} leaves no light.`,
       'Write shares of red, green and blue in per cent.',
     )
-  const [from, to] = [number(written.from), number(written.to)]
+  const [from, to] = [toneIn(written.from), toneIn(written.to)]
   if (!(from >= 0 && to <= 100 && to - from >= 5))
     throw refuse(
       'layers',
@@ -201,6 +207,8 @@ function readLayer(written: LayerDraft, i: number): Layer {
     )
   return { name, mix: isMixed ? { red, green, blue } : null, from, to }
 }
+
+const toneIn = (text: string) => numberOrNull(text) ?? Number.NaN
 
 /** A colour written as #rrggbb, each channel of 0 to 1. */
 export const tintOf = (hex: string): [number, number, number] =>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { parseNumber } from '@core/quantity/number'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { CoreError, type Refusal } from '@core/errors'
 import type { Tear } from '@core/paper/tearing'
 import { digits, formatOnRule, formatSize } from '@core/quantity/format'
-import { parseQuantity, parseSize } from '@core/quantity/parse'
+import { parseQuantity } from '@core/quantity/parse'
+import { parseSize } from '@core/quantity/size'
 import { useWorkroom } from '../data/workroom.store'
 import type { TearingQuestion } from '../workers/tearing.worker'
 import BigTarget from '../shell/BigTarget.vue'
@@ -69,14 +71,9 @@ const asked = computed((): Asked => {
   const wanted = rows.value.map((row, i) =>
     attempt(`row${i}`, () => {
       const size = parseSize(row.size, { field: 'piece', bareUnit: unit.value })
-      const count = row.count.trim() ? Number(row.count) : Infinity
-      if (row.count.trim() && (!Number.isInteger(count) || count < 1))
-        throw new CoreError({
-          code: 'unreadable',
-          field: 'piece',
-          problem: `“${row.count}” is not a number of pieces.`,
-          remedy: 'Write it like 4, or leave it empty for as many as fit.',
-        })
+      const count = row.count.trim()
+        ? parseNumber(row.count, { field: 'piece', isWhole: true, min: 1, example: '4' })
+        : Infinity
       return { width: size.widthMillimetres, height: size.heightMillimetres, count, mayTurn: row.turn }
     }),
   )

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { acidCapacity, hardenerDrops, trayVolume } from '@core/paper/amounts'
@@ -7,7 +8,7 @@ import { CoreError, type Refusal } from '@core/errors'
 import { schoolStocks, startingChoices, stepsFor } from '@core/process/plan'
 import type { Figure } from '@core/quantity/figure'
 import { digits, formatOnRule } from '@core/quantity/format'
-import { parseSize } from '@core/quantity/parse'
+import { parseSize } from '@core/quantity/size'
 import { substances, treatments } from '@library/index'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
@@ -58,14 +59,9 @@ const asked = computed(
     )[0]
     if (largest) return { sheet: largest, sheets: picked.value.length, faults }
     try {
-      const sheets = count.value.trim() ? Number(count.value) : 4
-      if (!Number.isInteger(sheets) || sheets < 1)
-        throw new CoreError({
-          code: 'unreadable',
-          field: 'sheets',
-          problem: `“${count.value}” is not a number of sheets.`,
-          remedy: 'Write it like 6.',
-        })
+      const sheets = count.value.trim()
+        ? parseNumber(count.value, { field: 'sheets', isWhole: true, min: 1, example: '6' })
+        : 4
       return {
         sheet: parseSize(size.value.trim() || '11 x 10 in', { field: 'size', bareUnit: length.value }),
         sheets,

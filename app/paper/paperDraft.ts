@@ -1,6 +1,7 @@
+import { parseQuantity } from '@core/quantity/parse'
+import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
-import { gramsPerM2 } from '@core/paper/amounts'
-import { parseSize, type Size } from '@core/quantity/parse'
+import { parseSize, type Size } from '@core/quantity/size'
 import type { Paper } from '@core/record/records'
 
 /** A paper as it is written on its page. */
@@ -26,28 +27,19 @@ export const draftOfPaper = (paper: Paper | null, size: string): PaperDraft => (
   note: paper?.note ?? '',
 })
 
-const POUNDS = /^([\d.,]+)\s*(?:lb|lbs|pound|pounds|#)$/i
-
 /**
  * Weight of a paper in g/m², from grams or from the basis weight on its label (`140 lb`, of a ream of 22 x 30 in).
  *
- * @throws CoreError `unreadable`.
+ * @throws CoreError as `parseQuantity`, or `out-of-range`.
  */
 export function readWeight(text: string): number {
-  const pounds = POUNDS.exec(text.trim())
-  if (pounds) return Math.round(gramsPerM2(Number(pounds[1]?.replace(',', '.'))).value)
-  const grams = Number(
-    text
-      .replace(/g\/m[²2]|gsm|g\b/i, '')
-      .replace(',', '.')
-      .trim(),
-  )
-  if (grams > 0 && grams <= 2000) return grams
+  const grams = parseQuantity(text, 'paperWeight', { field: 'weight', bareUnit: 'gsm' })
+  if (grams > 0 && grams <= 2000) return Math.round(grams)
   throw new CoreError({
-    code: 'unreadable',
+    code: 'out-of-range',
     field: 'weight',
     problem: `“${text}” is not a paper weight.`,
-    remedy: 'Write grams for a square metre, such as 300, or 140 lb.',
+    remedy: 'Enter the paper weight in g/m², for example 300, or in pounds, for example 140 lb.',
   })
 }
 
@@ -75,16 +67,10 @@ export function readPaperDraft(
   })
   const size = attempt('size', (): Size => parseSize(draft.size, { field: 'size', bareUnit: lengthUnit }))
   const weight = attempt('weight', () => readWeight(draft.weight))
-  const sheets = attempt('sheets', () => {
-    const count = Number(draft.sheets)
-    if (Number.isInteger(count) && count >= 0) return count
-    throw wrong('sheets', `“${draft.sheets}” is not a number of sheets.`, 'Write it like 5.')
-  })
-  const price = attempt('price', () => {
-    const value = Number(draft.price.replace(',', '.'))
-    if (value >= 0) return value
-    throw wrong('price', `“${draft.price}” is not a price.`, 'Write it like 6.50.')
-  })
+  const sheets = attempt('sheets', () =>
+    parseNumber(draft.sheets, { field: 'sheets', isWhole: true, min: 0, example: '5' }),
+  )
+  const price = attempt('price', () => parseNumber(draft.price, { field: 'price', min: 0, example: '6.50' }))
   if (name === undefined || Object.keys(faults).length) return { read: null, faults }
   return {
     faults,

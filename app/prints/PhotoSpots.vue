@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { parseQuantity } from '@core/quantity/parse'
+import { numberOrNull } from '@core/quantity/number'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { CoreError } from '@core/errors'
 import { readPhoto, stepSpots, type Spot } from '@core/judge/photoReading'
 import type { Reading } from '@core/record/judgement'
-import { readPositive } from '../light/lightDraft'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import TextField from '../shell/TextField.vue'
@@ -40,8 +41,8 @@ const steps = ref(String(props.patches.filter(isStep).length || 21))
 /** Where one pointed, by what was in hand. */
 const pointed = ref<ReadonlyMap<string, { x: number; y: number }>>(new Map())
 const stepCount = computed(() => {
-  const count = Number(steps.value)
-  return Number.isInteger(count) && count > 1 && count <= MOST_STEPS ? count : null
+  const count = numberOrNull(steps.value)
+  return count !== null && Number.isInteger(count) && count > 1 && count <= MOST_STEPS ? count : null
 })
 const spots = computed((): Spot[] => {
   const [first, last] = [pointed.value.get('first'), pointed.value.get('last')]
@@ -122,7 +123,7 @@ const read = () =>
   attempt('photo', () => {
     const image = canvas.value?.getContext('2d')?.getImageData(0, 0, size.value.width, size.value.height)
     if (!image) return
-    const density = readPositive(grey.value, 'photo', 'Write the density of the grey, such as 0.74.')
+    const density = parseQuantity(grey.value, 'opticalDensity', { field: 'photo', bareUnit: 'D' })
     if (ends.value.length && (ends.value.length < 2 || !stepCount.value))
       throw new CoreError({
         code: 'half-a-strip',

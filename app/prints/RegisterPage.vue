@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseQuantity } from '@core/quantity/parse'
 import { v4 as uuid } from 'uuid'
 import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -7,7 +8,7 @@ import { registerAdvice, registerOf, MOST_LAYERS, type MarkPair } from '@core/ne
 import type { Point } from '@core/negative/homography'
 import { srgbFromLinear } from '@core/negative/grey'
 import { formatSize } from '@core/quantity/format'
-import { parseSize } from '@core/quantity/parse'
+import { parseSize } from '@core/quantity/size'
 import { RegisterCheck } from '@core/record/register'
 import { db } from '../data/db'
 import { useLiveQuery } from '../data/useLiveQuery'
@@ -90,7 +91,7 @@ async function take(list: FileList | null): Promise<void> {
       film = { ...film, width: sides.widthMillimetres, height: sides.heightMillimetres }
     })) &&
     (await attempt('border', () => {
-      film.border = Number(border.value.replace(',', '.'))
+      film.border = parseQuantity(border.value, 'length', { field: 'border', bareUnit: 'mm' })
       if (!(film.border >= 8 && film.border <= 100))
         throw new CoreError({
           code: 'out-of-range',

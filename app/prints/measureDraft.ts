@@ -1,3 +1,5 @@
+import { parseQuantity } from '@core/quantity/parse'
+import { numberOrNull } from '@core/quantity/number'
 import { CoreError } from '@core/errors'
 import { Reading } from '@core/record/judgement'
 
@@ -21,7 +23,9 @@ export const emptyReadings = (): ReadingDraft[] => [
  */
 export function readReadings(drafts: readonly ReadingDraft[]): Reading[] {
   const readings = drafts.flatMap((draft, i): Reading[] => {
-    const density = draft.density.trim() ? numberOf(draft.density, `density-${i}`) : undefined
+    const density = draft.density.trim()
+      ? parseQuantity(draft.density, 'opticalDensity', { field: `density-${i}`, bareUnit: 'D' })
+      : undefined
     const lab = draft.lab.trim() ? labOf(draft.lab, `lab-${i}`) : undefined
     if (density === undefined && lab === undefined) return []
     const name = draft.of === 'patch' ? draft.name.trim().slice(0, 200) || `patch ${i - 1}` : ''
@@ -52,20 +56,13 @@ export function readReadings(drafts: readonly ReadingDraft[]): Reading[] {
   return readings
 }
 
-const numberOf = (text: string, field: string): number => {
-  const value = Number(text.trim().replace(',', '.').replace('−', '-'))
-  if (!Number.isFinite(value)) throw refuse(field, `“${text}” is not a density.`, 'Write it like 1.35.')
-  return value
-}
-
 function labOf(text: string, field: string): [number, number, number] {
   const parts = text
-    .replace(/−/g, '-')
     .split(/[\s;/]+|,(?=\s)/)
+    .map((part) => part.replace(/[Lab*=:]+/gi, ''))
     .filter(Boolean)
-    .map((part) => Number(part.replace(/[Lab*=:]+/gi, '').replace(',', '.')))
-    .filter((_, i, all) => all.length === 3 || i < 4)
-  if (parts.length !== 3 || parts.some((part) => !Number.isFinite(part)))
+    .map(numberOrNull)
+  if (parts.length !== 3 || parts.some((part) => part === null))
     throw refuse(field, `“${text}” is no colour.`, 'Write L*, a* and b*, such as 20 -1 -30.')
   return parts as [number, number, number]
 }

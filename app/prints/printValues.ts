@@ -1,4 +1,6 @@
-import { CoreError } from '@core/errors'
+import { parseDay } from '@core/quantity/moment'
+import { parseNumber } from '@core/quantity/number'
+import type { Dimension } from '@core/quantity/units'
 import { densityAt, DRY } from '@core/judge/measured'
 import { exposureOf, secondsGiven } from '@core/judge/printRecord'
 import { madeAtOf } from '@core/judge/results'
@@ -19,32 +21,16 @@ interface PrintValue {
   read: (text: string, field: string, isTo: boolean, length: 'in' | 'cm' | 'mm') => number
 }
 
-const plain = (text: string, field: string): number => {
-  const value = Number(text.trim().replace(',', '.').replace('−', '-'))
-  if (!text.trim() || !Number.isFinite(value))
-    throw new CoreError({
-      code: 'unreadable',
-      field,
-      problem: `“${text}” is not a number.`,
-      remedy: 'Write one, such as 40.',
-    })
-  return value
-}
+const plain = (text: string, field: string): number => parseNumber(text, { field, example: '40' })
+const quantity =
+  (dimension: Dimension, bareUnit: string) =>
+  (text: string, field: string): number =>
+    parseQuantity(text, dimension, { field, bareUnit })
 
 /** A year, a month or a day, as it begins here, or as it ends. */
 function readDay(text: string, field: string, isTo: boolean): number {
-  const found = /^\s*(\d{4})(?:-(\d{1,2})(?:-(\d{1,2}))?)?\s*$/.exec(text)
-  const [year, month, day] = (found ?? []).slice(1).map((part) => (part === undefined ? null : Number(part)))
-  const isSound = year && (month ?? 1) >= 1 && (month ?? 1) <= 12
-  const start = isSound ? new Date(year, (month ?? 1) - 1, day ?? 1) : null
-  if (!isSound || !start || (day && start.getDate() !== day))
-    throw new CoreError({
-      code: 'unreadable',
-      field,
-      problem: `“${text}” is not a day.`,
-      remedy: 'Write a year, a month or a day: 2026, 2026-05 or 2026-05-12.',
-    })
-  if (!isTo) return start.getTime()
+  const { year, month, day } = parseDay(text, field)
+  if (!isTo) return new Date(year, (month ?? 1) - 1, day ?? 1).getTime()
   const next = day ? [year, (month ?? 1) - 1, day + 1] : month ? [year, month, 1] : [year + 1, 0, 1]
   return new Date(...(next as [number, number, number])).getTime() - 1
 }
@@ -60,10 +46,10 @@ export const VALUES = [
     of: ({ sheet, state }) => secondsGiven(exposureOf(state)) ?? sheet.exposureSeconds,
     read: (text, field) => parseQuantity(text, 'time', { field, bareUnit: 'min' }),
   },
-  { id: 'black', name: 'deepest black, density', example: '1.4', of: ({ state }) => density(state, 'black'), read: plain },
+  { id: 'black', name: 'deepest black, density', example: '1.4', of: ({ state }) => density(state, 'black'), read: quantity('opticalDensity', 'D') },
   { id: 'white', name: 'bare white, L*', example: '92', of: ({ state }) => lightness(density(state, 'white')), read: plain },
-  { id: 'humidity', name: 'humidity of the room, %', example: '45', of: ({ state }) => state.room?.relativeHumidity ?? null, read: plain },
-  { id: 'celsius', name: 'warmth of the room, °C', example: '21', of: ({ state }) => state.room?.celsius ?? null, read: plain },
+  { id: 'humidity', name: 'humidity of the room, %', example: '45', of: ({ state }) => state.room?.relativeHumidity ?? null, read: quantity('humidity', 'rh') },
+  { id: 'celsius', name: 'warmth of the room, °C', example: '21', of: ({ state }) => state.room?.celsius ?? null, read: quantity('temperature', 'degC') },
   {
     id: 'side',
     name: 'longer side of the sheet',
@@ -72,7 +58,7 @@ export const VALUES = [
     read: (text, field, _, length) => parseQuantity(text, 'length', { field, bareUnit: length }),
   },
   { id: 'coats', name: 'coats', example: '2', of: ({ sheet }) => sheet.coats, read: plain },
-  { id: 'coverage', name: 'sensitizer, ml/m²', example: '45', of: ({ sheet }) => sheet.coverageMillilitresPerM2, read: plain },
+  { id: 'coverage', name: 'sensitizer, ml/m²', example: '45', of: ({ sheet }) => sheet.coverageMillilitresPerM2, read: quantity('coverage', 'mlPerM2') },
   { id: 'made', name: 'day it was made', example: '2026-05', of: ({ state }) => madeAtOf(state), read: readDay },
 ] as const satisfies readonly PrintValue[] // prettier-ignore
 export type ValueId = (typeof VALUES)[number]['id']

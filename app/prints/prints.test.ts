@@ -171,7 +171,7 @@ describe('prints by a value', () => {
   })
 
   it('leaves out what nobody read, and asks nothing while both ends are open', () => {
-    expect(within('black', '0', '9', unread)).toBe(false)
+    expect(within('black', '0', '4', unread)).toBe(false)
     expect(within('humidity', '0', '', unread)).toBe(false)
     expect(rangeOf('black', { from: ' ', to: '' }, 'in')).toBeNull()
   })
@@ -225,7 +225,7 @@ describe('what is measured', () => {
   it.each<[[string, string][], string]>([
     [[['', '']], 'nothing'],
     [[['black', '']], 'unreadable'],
-    [[['9', '']], 'unreadable'],
+    [[['9', '']], 'out-of-range'],
     [[['1.4', '20 3']], 'unreadable'],
   ])('%j is refused', (typed, code) =>
     expect(() => readReadings(rows(...typed))).toThrow(expect.objectContaining({ code })),

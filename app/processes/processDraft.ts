@@ -1,3 +1,4 @@
+import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
 import { formatSpan } from '@core/quantity/format'
 import { parseQuantity } from '@core/quantity/parse'
@@ -63,21 +64,7 @@ export function readProcess(
     }
   }
   const number = (field: string, text: string, otherwise: number) =>
-    attempt(
-      field,
-      () => {
-        const value = Number(text.replace(',', '.').trim())
-        if (!text.trim() || !(value > 0))
-          throw new CoreError({
-            code: 'unreadable',
-            field,
-            problem: `“${text}” is not a number above nothing.`,
-            remedy: 'Write it like 12.5.',
-          })
-        return value
-      },
-      otherwise,
-    )
+    attempt(field, () => parseNumber(text, { field, isPositive: true, example: '12.5' }), otherwise)
   const name = attempt(
     'name',
     () => {

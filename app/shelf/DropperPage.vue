@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { parseQuantity } from '@core/quantity/parse'
+import { parseNumber } from '@core/quantity/number'
 import { v4 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { calibrateDropper, type DropWeighing } from '@core/coating/dropper'
@@ -24,25 +26,32 @@ const rows = ref([
   { drops: '20', grams: '' },
 ])
 
-const weighings = computed<DropWeighing[]>(() =>
+const readWeighings = (): DropWeighing[] =>
   rows.value
     .filter((row) => row.grams.trim())
-    .map((row) => ({ drops: Number(row.drops), grams: Number(row.grams.replace(',', '.')) })),
-)
-const gramsPerMillilitre = computed(() => Number(density.value.replace(',', '.')) || WATER)
-const calibrated = computed(
-  (): { figure: ReturnType<typeof calibrateDropper> | null; fault: Refusal | null } => {
-    if (!weighings.value.length) return { figure: null, fault: null }
-    try {
-      return { figure: calibrateDropper(weighings.value, gramsPerMillilitre.value), fault: null }
-    } catch (error) {
-      if (error instanceof CoreError) return { figure: null, fault: error.refusal }
-      throw error
-    }
-  },
-)
+    .map((row) => ({
+      drops: parseNumber(row.drops, { field: 'drops', isWhole: true, min: 1, example: '20' }),
+      grams: parseQuantity(row.grams, 'mass', { field: 'weight', bareUnit: 'g' }),
+    }))
+const readDensity = (): number =>
+  density.value.trim()
+    ? parseQuantity(density.value, 'liquidDensity', { field: 'density', bareUnit: 'gPerMl' })
+    : WATER
+type Calibrated = { figure: ReturnType<typeof calibrateDropper>; weighings: DropWeighing[]; density: number }
+const calibrated = computed((): { read: Calibrated | null; fault: Refusal | null } => {
+  try {
+    const [weighings, gramsPerMillilitre] = [readWeighings(), readDensity()]
+    if (!weighings.length) return { read: null, fault: null }
+    const figure = calibrateDropper(weighings, gramsPerMillilitre)
+    return { read: { figure, weighings, density: gramsPerMillilitre }, fault: null }
+  } catch (error) {
+    if (error instanceof CoreError) return { read: null, fault: error.refusal }
+    throw error
+  }
+})
 async function save(): Promise<void> {
-  if (!calibrated.value.figure) return
+  const { read } = calibrated.value
+  if (!read) return
   try {
     const id = uuid()
     const written = name.value.trim() || `Dropper ${workroom.droppers.length + 1}`
@@ -50,8 +59,8 @@ async function save(): Promise<void> {
       Dropper.parse({
         id,
         name: written,
-        weighings: weighings.value,
-        gramsPerMillilitre: gramsPerMillilitre.value,
+        weighings: read.weighings,
+        gramsPerMillilitre: read.density,
         changedAt: Date.now(),
       }),
     )
@@ -101,19 +110,19 @@ useMarginNotes(() => [
     <p v-if="calibrated.fault" role="alert" class="DropperPage-fault">
       {{ calibrated.fault.problem }} {{ calibrated.fault.remedy }}
     </p>
-    <div v-if="calibrated.figure" class="DropperPage-figures">
+    <div v-if="calibrated.read" class="DropperPage-figures">
       <FigureValue
         label="drops to the millilitre"
-        :figure="calibrated.figure.dropsPerMillilitre"
-        :text="`${digits(calibrated.figure.dropsPerMillilitre.value)}${calibrated.figure.dropsPerMillilitre.uncertainty ? ` ± ${digits(calibrated.figure.dropsPerMillilitre.uncertainty, 2)}` : ''}`"
+        :figure="calibrated.read.figure.dropsPerMillilitre"
+        :text="`${digits(calibrated.read.figure.dropsPerMillilitre.value)}${calibrated.read.figure.dropsPerMillilitre.uncertainty ? ` ± ${digits(calibrated.read.figure.dropsPerMillilitre.uncertainty, 2)}` : ''}`"
       />
       <FigureValue
         label="one drop"
-        :figure="calibrated.figure.dropVolume"
-        :text="`${digits(calibrated.figure.dropVolume.value)} ml`"
+        :figure="calibrated.read.figure.dropVolume"
+        :text="`${digits(calibrated.read.figure.dropVolume.value)} ml`"
       />
     </div>
-    <BigTarget class="DropperPage-go" label="Count with it" :disabled="!calibrated.figure" @press="save" />
+    <BigTarget class="DropperPage-go" label="Count with it" :disabled="!calibrated.read" @press="save" />
     <ul v-if="known.length" aria-label="Droppers">
       <li v-for="(one, at) in known" :key="one.id">
         {{ one.name }}, {{ digits(one.figure.value) }} drops/ml

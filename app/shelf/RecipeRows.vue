@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOrNull } from '@core/quantity/number'
 import { digits } from '@core/quantity/format'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
@@ -44,7 +45,7 @@ const isBottle = (row: RecipeRow) => props.bottles.some((one) => one.id === row.
 /** What a percentage of a bought liquid means: of the pure substance by weight, or of the concentrate by volume. */
 function percentWords(row: RecipeRow): string {
   const liquid = substances[row.source]?.liquid
-  const percent = Number(row.amount.replace(',', '.'))
+  const percent = numberOrNull(row.amount) ?? 0
   if (!liquid || liquid.percentWw >= 99 || !(percent > 0)) return ''
   if (!['percentWv', 'percentVv'].includes(row.measure)) return ''
   const byWeight = (1000 * percent) / liquid.gramsPerMillilitre / liquid.percentWw

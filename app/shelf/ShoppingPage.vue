@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { needsOf, shoppingList } from '@core/shelf/readiness'
@@ -6,7 +7,7 @@ import { startingParts } from '@core/process/mixPlan'
 import { startingChoices } from '@core/process/plan'
 import { CoreError, type Refusal } from '@core/errors'
 import { digits, formatQuantity, formatSize } from '@core/quantity/format'
-import { parseSize } from '@core/quantity/parse'
+import { parseSize } from '@core/quantity/size'
 import { recipesOf } from '@core/shelf/recipes'
 import { substances } from '@library/index'
 import { useNow } from '../data/useNow'
@@ -40,14 +41,13 @@ const dropper = useDropper()
 const plan = computed(() => {
   try {
     const read = parseSize(size.value, { field: 'size', bareUnit: preferences.chosen.length })
-    const count = Number(sheets.value)
-    if (!Number.isInteger(count) || count < 1 || count > 999)
-      throw new CoreError({
-        code: 'unreadable',
-        field: 'sheets',
-        problem: `“${sheets.value}” is not a number of sheets.`,
-        remedy: 'Write it like 4.',
-      })
+    const count = parseNumber(sheets.value, {
+      field: 'sheets',
+      isWhole: true,
+      min: 1,
+      max: 999,
+      example: '4',
+    })
     const input = {
       ...read,
       coats: 1,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { densityByStrength, strengthByDensity } from '@core/chemistry/dilution'
@@ -47,11 +48,13 @@ const suggestedLabel = computed(() => freeLabel(substance.value?.name ?? 'Jar', 
 const usualPurity = computed(
   () => substance.value?.liquid?.percentWw ?? substance.value?.purityPercent ?? 100,
 )
+const readDensity = () =>
+  parseQuantity(density.value, 'liquidDensity', { field: 'density', bareUnit: 'gPerMl' })
 /** A hydrometer tells the strength better than an old label. */
 const byDensity = computed(() => {
   if (!substance.value?.densities || !density.value.trim()) return null
   try {
-    return strengthByDensity(substance.value, Number(density.value.replace(',', '.')))
+    return strengthByDensity(substance.value, readDensity())
   } catch {
     return null
   }
@@ -95,21 +98,12 @@ async function save(): Promise<void> {
   )
   const measured = attempt('density', () =>
     density.value.trim() && chosen.densities
-      ? (strengthByDensity(chosen, Number(density.value.replace(',', '.'))),
-        Number(density.value.replace(',', '.')))
+      ? (strengthByDensity(chosen, readDensity()), readDensity())
       : densityByStrength(chosen, percent ?? usualPurity.value)?.value,
   )
-  const paid = attempt('price', () => {
-    const value = Number(price.value.replace(',', '.'))
-    if (price.value.trim() && !(value >= 0))
-      throw new CoreError({
-        code: 'unreadable',
-        field: 'price',
-        problem: `“${price.value}” is not a price.`,
-        remedy: 'Write it like 24.50, in your own money.',
-      })
-    return price.value.trim() ? value : null
-  })
+  const paid = attempt('price', () =>
+    price.value.trim() ? parseNumber(price.value, { field: 'price', min: 0, example: '24.50' }) : null,
+  )
   const written = attempt('label', () => writtenLabel(label.value, suggestedLabel.value, workroom.bottles))
   faults.value = found
   if (written === undefined || Object.keys(found).length || percent === undefined) return

@@ -22,7 +22,7 @@ import {
 } from '@core/chemistry/solution'
 import { CoreError, type Refusal } from '@core/errors'
 import { digits } from '@core/quantity/format'
-import { numberAtFront, plainText } from '@core/quantity/number'
+import { parseNumber } from '@core/quantity/number'
 import { parseQuantity } from '@core/quantity/parse'
 import type { StockDefinition } from '@core/record/definition'
 import type { Bottle } from '@core/record/records'
@@ -84,6 +84,15 @@ export const rowOf = (key: string, source: string, amount: number, measure: Meas
   read: '',
   formSeen: false,
 })
+
+/** What the bottle is called, in % of its first solute; `null` where nothing can be read. */
+export function statedIn(draft: SolutionDraft): number | null {
+  try {
+    return parseQuantity(draft.stated, 'fraction', { field: 'stated', bareUnit: 'percent' })
+  } catch {
+    return null
+  }
+}
 
 /** The draft of a stock as a process asks for it. */
 export const draftOfStock = (name: string, stock: StockDefinition, volume: string): SolutionDraft => ({
@@ -180,18 +189,8 @@ export function mended(draft: SolutionDraft, mend: Mend, rowKey: string | undefi
 
 const bottleOf = (id: string, room: SolutionRoom) => room.bottles.find((one) => one.id === id)
 
-function amountIn(row: RecipeRow): number {
-  const text = plainText(row.amount).trim()
-  const number = numberAtFront(text, 'amount')
-  if (!number || number.text.length !== text.length)
-    throw new CoreError({
-      code: 'unreadable',
-      field: 'amount',
-      problem: row.amount.trim() ? `“${row.amount}” is not a number.` : 'Nothing is written here.',
-      remedy: 'Write it like 12 or 1.5.',
-    })
-  return number.value
-}
+const amountIn = (row: RecipeRow): number =>
+  parseNumber(row.amount, { field: 'amount', example: '12 or 1.5' })
 
 function ingredientOf(row: RecipeRow, room: SolutionRoom, volumeMillilitres: number): Ingredient {
   const amount = amountIn(row)
@@ -260,7 +259,7 @@ function findingsOf(
   const findings: ReadSolution['findings'] = []
   const add = (finding: Finding | null, rowKey?: string) =>
     finding && findings.push({ ...finding, ...(rowKey && { rowKey }) })
-  const stated = draft.stated.trim() ? Number(draft.stated.replace(',', '.')) : NaN
+  const stated = statedIn(draft) ?? Number.NaN
   const first = solution.solutes[0]
   if (first && Number.isFinite(stated)) {
     const stock = ingredients.find((one) => one.kind === 'stock')

@@ -8,7 +8,15 @@ import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { freeLabel, writtenLabel } from './bottleLabel'
 import { putOnShelf } from './shelfActions'
-import { draftOfStock, mended, readSolution, rowOf, scaleDraft, type SolutionDraft } from './solutionDraft'
+import {
+  draftOfStock,
+  mended,
+  readSolution,
+  rowOf,
+  scaleDraft,
+  type SolutionDraft,
+  statedIn,
+} from './solutionDraft'
 import { useShelf } from './useShelf'
 
 const ROOM_CELSIUS = 20
@@ -102,7 +110,7 @@ export function useSolutionForm(asked: { recipe?: string; substance?: string; vo
     const at = Date.now()
     const stock = recipe.value?.stock
     const rows = draft.value.rows.filter((row) => row.source)
-    const stated = Number(draft.value.stated.replace(',', '.'))
+    const stated = statedIn(draft.value) ?? 0
     const written = writtenLabel(label.value, suggestedLabel.value, workroom.bottles)
     const id = await putOnShelf(
       {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOrNull } from '@core/quantity/number'
 import { computed, onUnmounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { CoreError } from '@core/errors'
@@ -22,6 +23,7 @@ import { usePlan, wasStopped, type Planning, type PlanWish } from './plan.store'
 import { reasonLine } from './planWords'
 import { readTime } from './readTime'
 import { partGlass, shareGlass } from './shareGlass'
+import { stepNamed } from './stepNamed'
 
 /** A session planned from the prints wanted: which sheets, from when, until when, with what there is in the room. */
 const [router, workroom, plans, now, notice] = [useRouter(), useWorkroom(), usePlan(), useNow(), useNotice()]
@@ -77,7 +79,9 @@ async function wish(): Promise<PlanWish | null> {
     })) &&
     (await attempt('room', () => {
       const read = PlanRoom.safeParse(
-        Object.fromEntries(Object.entries(room.value).map(([key, text]) => [key, Number(text)])),
+        Object.fromEntries(
+          Object.entries(room.value).map(([key, text]) => [key, numberOrNull(text) ?? Number.NaN]),
+        ),
       )
       if (!read.success)
         throw new CoreError({
@@ -90,6 +94,9 @@ async function wish(): Promise<PlanWish | null> {
     }))
   return isRead ? found : null
 }
+
+const titleOf = (sheetId: string, stepId: string) =>
+  stepNamed(workroom.find(sheetId), stepId)?.title ?? stepId
 
 const planning = shallowRef<Planning | null>(null)
 const soFar = ref<{ endsAt: number; boundAt: number } | null>(null)
@@ -109,7 +116,7 @@ async function make(): Promise<void> {
     if (answer.kind === 'none')
       none.value = {
         isProven: answer.isProven,
-        lines: answer.reasons.map((reason) => reasonLine(reason, named, now.now)),
+        lines: answer.reasons.map((reason) => reasonLine(reason, named, now.now, titleOf)),
       }
   } catch (error) {
     if (!wasStopped(error)) notice.refuse(error, 'planning')

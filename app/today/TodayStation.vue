@@ -74,6 +74,8 @@ const DUE_LOOK = {
   later: { title: 'To be looked at again', line: 'Measure where you measured before, in the same light.' },
 } as const
 const numbered = (sheetId: string) => `Sheet ${workroom.find(sheetId)?.sheet.number ?? ''}`
+const titleOf = (sheetId: string, stepId: string) =>
+  stepNamed(workroom.find(sheetId), stepId)?.title ?? stepId
 /** Looks for a plan from this moment on; with a moved step, whether it may be. */
 async function replan(pins?: readonly Pin[], moved?: { sheetId: string; stepId: string }): Promise<void> {
   const wish = plans.wishFromNow(pins)
@@ -96,7 +98,7 @@ async function replan(pins?: readonly Pin[], moved?: { sheetId: string; stepId: 
           field: 'plan',
           problem: 'From here there is no plan any more.',
           remedy:
-            answer.reasons.map((reason) => reasonLine(reason, numbered, now.now))[0] ??
+            answer.reasons.map((reason) => reasonLine(reason, numbered, now.now, titleOf))[0] ??
             'Plan the day again with fewer sheets.',
         }),
         'this',

@@ -14,9 +14,13 @@ describe('why there is no plan', () => {
     [{ kind: 'room', more: 'frames' }, /further frame/],
     [{ kind: 'room', more: 'washPlaces' }, /in the wash/],
     [{ kind: 'without', sheetId: '9' }, /without Sheet 9/],
+    [
+      { kind: 'waits', sheetId: '3', stepIds: ['dry', 'expose'] },
+      /^Sheet 3: the times of “dry” and “expose” contradict/,
+    ],
     [{ kind: 'tooLong', sheetIds: ['3', '4'] }, /^Sheet 3, Sheet 4 take longer/],
     [{ kind: 'tooLong', sheetIds: ['3'] }, /^Sheet 3 takes longer/],
-  ] as const)('%o', (reason, said) => expect(reasonLine(reason, named, T0)).toMatch(said))
+  ] as const)('%o', (reason, said) => expect(reasonLine(reason, named, T0, (_, step) => step)).toMatch(said))
 
   it('says of a moved step what is in its way and what would do', () => {
     expect(refusalLine({ kind: 'itsOwn', earliest: T0 }, named, T0).remedy).toMatch(/at the soonest/)

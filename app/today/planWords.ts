@@ -17,8 +17,17 @@ const MORE: Record<keyof PlanRoom, string> = {
 }
 
 /** Why there is no plan, and what would give one. */
-export function reasonLine(reason: Reason, named: Named, now: number): string {
+export function reasonLine(
+  reason: Reason,
+  named: Named,
+  now: number,
+  stepTitle: (sheetId: string, stepId: string) => string,
+): string {
   switch (reason.kind) {
+    case 'waits': {
+      const titles = reason.stepIds.map((id) => `“${stepTitle(reason.sheetId, id)}”`).join(' and ')
+      return `${named(reason.sheetId)}: the times of ${titles} contradict each other, since the minimum is longer than the maximum. Correct them in the process.`
+    }
     case 'pins':
       return 'It goes without what was moved by hand.'
     case 'finishBy':

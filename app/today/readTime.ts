@@ -1,4 +1,4 @@
-import { CoreError } from '@core/errors'
+import { parseTimeOfDay } from '@core/quantity/moment'
 
 const DAY_MS = 86_400_000
 
@@ -11,15 +11,9 @@ const DAY_MS = 86_400_000
 export function readTime(text: string, after: number, field: string): number | null {
   const typed = text.trim()
   if (!typed || typed === 'now') return null
-  const match = /^(\d{1,2})(?:[:.h](\d{2}))?$/.exec(typed)
-  const [hours, minutes] = [Number(match?.[1]), Number(match?.[2] ?? 0)]
-  if (!match || hours > 23 || minutes > 59)
-    throw new CoreError({
-      code: 'unreadable',
-      field,
-      problem: `“${typed}” is no time of day.`,
-      remedy: 'Write it like 14:30, or leave it empty.',
-    })
+  // A whole number alone is an hour here.
+  const isHour = /^\d{1,2}$/.test(typed)
+  const { hours, minutes } = parseTimeOfDay(isHour ? `${typed}:00` : typed, field)
   const moment = new Date(after).setHours(hours, minutes, 0, 0)
   return moment > after ? moment : moment + DAY_MS
 }

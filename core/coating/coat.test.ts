@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { parseSize } from '../quantity/parse'
+import { parseSize } from '../quantity/size'
 import { BRUSH_COVERAGE, coatVolume, DROPS_PER_MILLILITRE, imageArea } from './coatVolume'
 import { betterTotal, dropsVolume, ratioError, shareDrops, totalDrops } from './drops'
 

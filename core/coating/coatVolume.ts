@@ -1,6 +1,6 @@
 import { CoreError } from '../errors'
 import type { Figure, Standing } from '../quantity/figure'
-import type { Size } from '../quantity/parse'
+import type { Size } from '../quantity/size'
 
 /** 40 drops of 0.05 ml brushed over 8 x 10 in, in ml/m²: common practice. */
 export const BRUSH_COVERAGE = 38.8

@@ -1,7 +1,7 @@
 import { molarMass } from '../chemistry/molarMass'
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
-import type { Size } from '../quantity/parse'
+import type { Size } from '../quantity/size'
 
 const CHALK = 'CaCO3'
 

@@ -1,4 +1,4 @@
-import type { Size } from './parse'
+import type { Size } from './size'
 import { fromCanonical, unitOf, type Dimension } from './units'
 
 /** The units a person reads in. Times, drops, per cent and stops have one form each. */

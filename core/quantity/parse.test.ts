@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { CoreError } from '../errors'
 import { formatQuantity, formatSize, INCHES, METRIC } from './format'
-import { parseExposureChange, parseQuantity, parseRatio, parseSize } from './parse'
+import { parseExposureChange, parseQuantity, parseRatio } from './parse'
+import { parseSize } from './size'
 import type { Dimension } from './units'
 
 const field = 'test'

@@ -9,33 +9,49 @@ export interface ParseOptions {
   bareUnit?: string
 }
 
-/** A sheet or image size, both in millimetres, in the order in which it was typed. */
-export interface Size {
-  widthMillimetres: number
-  heightMillimetres: number
-}
-
 /** A change of exposure as the printer says it; what it amounts to depends on the time it changes. */
 export type ExposureChange =
   { kind: 'stops'; stops: number } | { kind: 'percent'; percent: number } | { kind: 'time'; seconds: number }
 
-const MAY_BE_NEGATIVE: ReadonlySet<Dimension> = new Set(['temperature', 'fraction', 'stops'])
+const MAY_BE_NEGATIVE: ReadonlySet<Dimension> = new Set([
+  'altitude',
+  'temperature',
+  'fraction',
+  'stops',
+  'opticalDensity',
+])
 const NAME_OF: Readonly<Record<Dimension, string>> = {
   length: 'a length',
+  altitude: 'a height above the sea',
   area: 'an area',
   volume: 'a volume',
+  coverage: 'a coverage',
   drops: 'a count of drops',
+  dropRate: 'drops in a millilitre',
   mass: 'a weight',
+  paperWeight: 'a paper weight',
+  liquidDensity: 'the density of a liquid',
   time: 'a time',
   temperature: 'a temperature',
+  humidity: 'a humidity',
   fraction: 'a percentage',
   stops: 'a number of stops',
+  opticalDensity: 'a density',
+  dose: 'a dose',
+  irradiance: 'an irradiance',
+}
+/** What is never outside of these bounds. */
+const BOUNDS: Partial<Record<Dimension, readonly [number, number]>> = {
+  humidity: [0, 100],
+  opticalDensity: [-0.5, 6],
 }
 
 interface Reading {
   value: number
   unit: Unit | null
   text: string
+  /** Places after the point. */
+  places: number
 }
 
 /**
@@ -44,8 +60,8 @@ interface Reading {
  * @param text what was typed.
  * @param dimension what is wanted.
  * @returns the value in the canonical unit of the dimension (see `units.ts`).
- * @throws CoreError `empty`, `unreadable`, `no-unit`, `wrong-dimension`, `negative`, `ambiguous` or `seconds-over-59`;
- *   `part` is the piece that could not be read.
+ * @throws CoreError `empty`, `unreadable`, `no-unit`, `wrong-dimension`, `negative`, `out-of-range`, `ambiguous` or
+ *   `seconds-over-59`; `part` is the piece that could not be read.
  */
 export function parseQuantity(text: string, dimension: Dimension, options: ParseOptions): number {
   const plain = plainText(text).trim()
@@ -53,6 +69,7 @@ export function parseQuantity(text: string, dimension: Dimension, options: Parse
   if (dimension === 'time' && plain.includes(':')) return parseColonTime(plain, options)
 
   const readings = readAll(plain, dimension, options)
+  if (dimension === 'time') refuseClockWithPoint(readings, plain, options)
   let sum = 0
   let previous: Unit | null = null
   for (const reading of readings) {
@@ -70,48 +87,41 @@ export function parseQuantity(text: string, dimension: Dimension, options: Parse
   }
   if (sum < 0 && !MAY_BE_NEGATIVE.has(dimension))
     throw refusal('negative', dimension, options, `${NAME_OF[dimension]} cannot be below nothing.`, plain)
+  const bounds = BOUNDS[dimension]
+  if (bounds && (sum < bounds[0] || sum > bounds[1]))
+    throw refusal(
+      'out-of-range',
+      dimension,
+      options,
+      `${NAME_OF[dimension]} is between ${bounds[0]} and ${bounds[1]}, and “${plain}” is not.`,
+      plain,
+    )
   return sum
 }
 
-/**
- * Reads two lengths, such as `8x10`, `8 x 10 in`, `20 × 25 cm` or `8 1/2" by 11"`. A unit after the second serves the
- * first as well.
- *
- * @throws CoreError as `parseQuantity`, and `not-a-size` when there are not two lengths or one is nothing.
- */
-export function parseSize(text: string, options: ParseOptions): Size {
-  const plain = plainText(text).trim()
-  const sides = plain.split(/\s*(?:[x×*]|\bby\b)\s*/i)
-  const notASize = (problem: string, part: string) =>
-    new CoreError({
-      code: 'not-a-size',
-      field: options.field,
-      problem,
-      remedy: 'Write it like 8 x 10 in or 20 x 25 cm.',
-      part,
-    })
-  if (sides.length !== 2 || !sides[0] || !sides[1]) throw notASize(`“${plain}” is not two lengths.`, plain)
-
-  const [first, second] = sides as [string, string]
-  const height = parseQuantity(second, 'length', options)
-  const hasOwnUnit = readAll(first, 'length', options).some((reading) => reading.unit)
-  const lastUnit = readAll(second, 'length', options).at(-1)?.unit
-  const width = parseQuantity(
-    first,
-    'length',
-    hasOwnUnit || !lastUnit ? options : { ...options, bareUnit: lastUnit.id },
-  )
-  if (width === 0 || height === 0) throw notASize('A side of nothing holds no picture.', plain)
-  return { widthMillimetres: width, heightMillimetres: height }
+/** `7.30` without a unit is seven and a half minutes to some, and 7.3 minutes to others. */
+function refuseClockWithPoint(readings: readonly Reading[], plain: string, options: ParseOptions): void {
+  const [only] = readings
+  const isBare = readings.length === 1 && only && !only.unit && options.bareUnit === 'min'
+  const after = Math.round(((only?.value ?? 0) % 1) * 100)
+  if (!isBare || only.places !== 2 || after > 59) return
+  const minutes = Math.floor(only.value)
+  throw new CoreError({
+    code: 'ambiguous',
+    field: options.field,
+    problem: `“${plain}” can be read as ${minutes} min ${after} s or as ${only.value} minutes.`,
+    remedy: `Write ${minutes}:${String(after).padStart(2, '0')}, or ${only.value} min.`,
+    part: plain,
+  })
 }
 
 /**
- * Reads a change of exposure: `1/3 stop`, `+10 %`, `-1/2 stop`, `2 min`, `0:30`.
+ * Reads a change of exposure: `1/3 stop`, `+10 %`, `-1/2 stop`, `2 min`, `0:30`, `10 % more`, `1/2 stop less`.
  *
  * @throws CoreError as `parseQuantity`; a bare number is refused, since it could be any of the three.
  */
 export function parseExposureChange(text: string, field: string): ExposureChange {
-  const plain = plainText(text).trim()
+  const plain = inWords(plainText(text).trim(), field)
   const name = /[^\d\s.,/:+-].*$/.exec(plain)?.[0]?.trim().toLowerCase() ?? ''
   const isNamed = (dimension: Dimension) =>
     UNITS.some((unit) => unit.dimension === dimension && unit.names.includes(name))
@@ -131,6 +141,23 @@ export function parseExposureChange(text: string, field: string): ExposureChange
   return { kind: 'time', seconds: takesAway ? -seconds : seconds }
 }
 
+/** A change that says `more` or `less` in a word: the sign goes to the front. */
+function inWords(plain: string, field: string): string {
+  const found = /^(.*\S)\s+(more|longer|extra|less|shorter)$/i.exec(plain)
+  if (!found) return plain
+  const amount = found[1] ?? ''
+  const sign = /less|shorter/i.test(found[2] ?? '') ? '-' : '+'
+  if (/^[+-]/.test(amount))
+    throw new CoreError({
+      code: 'ambiguous',
+      field,
+      problem: `“${plain}” has a sign and a word.`,
+      remedy: 'Write -10 %, or 10 % less.',
+      part: plain,
+    })
+  return `${sign}${amount}`
+}
+
 /**
  * Reads a ratio by volume, such as `1 : 1`, `2:1` or `4 : 1 : 3`.
  *
@@ -142,7 +169,7 @@ export function parseRatio(text: string, count: number, field: string): number[]
   const parts = plainText(text)
     .trim()
     .split(/\s*:\s*/)
-  const numbers = parts.map((part) => (/^\d+(?:\.\d+)?$/.test(part) ? Number(part) : 0))
+  const numbers = parts.map((part) => (/^\d+(?:[.,]\d+)?$/.test(part) ? Number(part.replace(',', '.')) : 0))
   if (numbers.length !== count || numbers.some((number) => !(number > 0)))
     throw new CoreError({
       code: 'not-a-ratio',
@@ -169,7 +196,16 @@ function parseColonTime(plain: string, options: ParseOptions): number {
   return hours * 3600 + minutes * 60 + seconds
 }
 
-function readAll(plain: string, dimension: Dimension, options: ParseOptions): Reading[] {
+/** Everything up to the next number: a unit may hold a full stop, a slash and a small power, but no number. */
+const WORD =
+  /^(?:[^\d\s.,+-][^\d+,-]*?(?:\/(?:c|k|d)?m\^?[23]|[23](?=\s|$))?|\/[a-z]+)(?=\s*(?:[\d+-]|[.,]\s*\d|[.,]?$))/i
+
+/**
+ * The numbers of a text with their units, in order: `5 ft 3 in` gives two.
+ *
+ * @throws CoreError as `parseQuantity`.
+ */
+export function readAll(plain: string, dimension: Dimension, options: ParseOptions): Reading[] {
   const readings: Reading[] = []
   let rest = plain
   while (rest) {
@@ -183,16 +219,29 @@ function readAll(plain: string, dimension: Dimension, options: ParseOptions): Re
     if (number.signed && readings.length)
       throw refusal('unreadable', dimension, options, `“${rest}” cannot be read.`, rest)
     rest = rest.slice(number.text.length).trimStart()
-    const word = /^[^\d\s.,+-][^\d+,-]*?(?:[23](?=\s|$))?(?=\s*(?:[\d.,+-]|$))/.exec(rest)?.[0] ?? ''
-    rest = rest.slice(word.length).trimStart()
-    const unit = word ? readUnit(word.trim(), dimension, options) : null
-    readings.push({ value: number.value, unit, text: `${number.text}${word ? ` ${word.trim()}` : ''}` })
+    const word = WORD.exec(rest)?.[0] ?? ''
+    rest = rest
+      .slice(word.length)
+      .trimStart()
+      .replace(/^\.(?:\s+|$)/, '')
+    const isBareDegree = dimension === 'temperature' && /^(?:°|º|deg|degrees?)$/i.test(word.trim())
+    const unit = word && !isBareDegree ? readUnit(word.trim(), dimension, options) : null
+    readings.push({
+      value: number.value,
+      unit,
+      text: `${number.text}${word ? ` ${word.trim()}` : ''}`,
+      places: number.places,
+    })
   }
   return readings
 }
 
 function readUnit(word: string, dimension: Dimension, options: ParseOptions): Unit {
-  const name = word.toLowerCase().replace(/\.$/, '')
+  const name = word
+    .toLowerCase()
+    .replace(/\./g, '')
+    .replace(/\s+/g, ' ')
+    .replace(/\s*\/\s*/g, '/')
   const meant = UNITS.filter((unit) => unit.names.includes(name))
   const fitting = meant.find((unit) => unit.dimension === dimension)
   if (fitting) return fitting

@@ -31,7 +31,7 @@ export function searchAll(problem: Problem, shorterThan: number, nodes: number):
   let horizon = Math.min(shorterThan - 1, horizonOf(problem))
   let best: Float64Array | null = null
   let left = nodes
-  const arcs: Arc[] = [...network.arcs]
+  const arcs: Omit<Arc, 'rule'>[] = [...network.arcs]
 
   function descend(known: Float64Array): void {
     if (left-- <= 0) return

@@ -1,10 +1,17 @@
-import type { Problem, Times } from './problem'
+import type { OperationAt, Problem, Times } from './problem'
 
 /** t(to) ≥ t(from) + seconds. */
 export interface Arc {
   from: number
   to: number
   seconds: number
+  /** The rule that asks for it. */
+  rule: Rule
+}
+
+/** What a wait of a problem comes from: an operation's own length, the wait after it, its window, or what it follows. */
+export interface Rule extends OperationAt {
+  kind: 'length' | 'wait' | 'window' | 'finishBy' | 'follows'
 }
 
 /**
@@ -22,28 +29,32 @@ export function networkOf(problem: Problem): Network {
   const arcs: Arc[] = []
   const startOf: number[][] = []
   let points = 1
-  for (const job of problem.jobs) {
+  for (const [jobIndex, job] of problem.jobs.entries()) {
     const starts: number[] = []
     for (const [place, one] of job.entries()) {
+      const at = (kind: Rule['kind']): Rule => ({ job: jobIndex, place, kind })
       const [start, end] = [points, points + 1]
       points += 2
       starts.push(start)
-      arcs.push({ from: 0, to: start, seconds: Math.max(0, one.notBefore ?? 0) })
-      arcs.push({ from: start, to: end, seconds: one.leastSeconds })
-      if (one.mostSeconds !== Infinity) arcs.push({ from: end, to: start, seconds: -one.mostSeconds })
-      if (one.notAfter !== undefined) arcs.push({ from: start, to: 0, seconds: -one.notAfter })
-      if (problem.finishBy !== undefined) arcs.push({ from: end, to: 0, seconds: -problem.finishBy })
+      arcs.push({ from: 0, to: start, seconds: Math.max(0, one.notBefore ?? 0), rule: at('window') })
+      arcs.push({ from: start, to: end, seconds: one.leastSeconds, rule: at('length') })
+      if (one.mostSeconds !== Infinity)
+        arcs.push({ from: end, to: start, seconds: -one.mostSeconds, rule: at('length') })
+      if (one.notAfter !== undefined)
+        arcs.push({ from: start, to: 0, seconds: -one.notAfter, rule: at('window') })
+      if (problem.finishBy !== undefined)
+        arcs.push({ from: end, to: 0, seconds: -problem.finishBy, rule: at('finishBy') })
       if (place + 1 < job.length) {
-        arcs.push({ from: end, to: points, seconds: one.waitLeastSeconds })
+        arcs.push({ from: end, to: points, seconds: one.waitLeastSeconds, rule: at('wait') })
         if (one.waitMostSeconds !== Infinity)
-          arcs.push({ from: points, to: end, seconds: -one.waitMostSeconds })
+          arcs.push({ from: points, to: end, seconds: -one.waitMostSeconds, rule: at('wait') })
       }
     }
     startOf.push(starts)
   }
   for (const { first, then, leastSeconds } of problem.after) {
     const [a, b] = [startOf[first.job]![first.place]!, startOf[then.job]![then.place]!]
-    arcs.push({ from: a + 1, to: b, seconds: leastSeconds })
+    arcs.push({ from: a + 1, to: b, seconds: leastSeconds, rule: { ...then, kind: 'follows' } })
   }
   return { points, arcs, startOf }
 }
@@ -56,13 +67,15 @@ export function networkOf(problem: Problem): Network {
  */
 export function earliest(
   points: number,
-  arcs: readonly Arc[],
+  arcs: readonly Omit<Arc, 'rule'>[],
   horizon: number,
   known?: ArrayLike<number>,
 ): Float64Array | null {
   const at = known ? Float64Array.from(known) : new Float64Array(points)
-  // Moments only grow, and contradicting waits make them grow without end: past the horizon there is no answer.
-  for (let changed = true; changed;) {
+  // Moments only grow. Without a contradiction every one is final after as many rounds as there are points; waits that
+  // contradict each other would go on without end.
+  for (let [changed, round] = [true, 0]; changed; round++) {
+    if (round > points) return null
     changed = false
     for (const arc of arcs) {
       const moment = at[arc.from]! + arc.seconds
@@ -73,6 +86,38 @@ export function earliest(
     }
   }
   return at
+}
+
+/**
+ * Rules that contradict each other: followed round, they ask for more time than they allow.
+ *
+ * @returns the rules of one such circle, each once, in the order of the steps; `null` where there is none.
+ */
+export function contradictionOf({ points, arcs }: Network): Rule[] | null {
+  const at = new Float64Array(points)
+  const cameBy: (Arc | undefined)[] = new Array<Arc | undefined>(points)
+  let touched = -1
+  for (let round = 0; round <= points; round++) {
+    touched = -1
+    for (const arc of arcs) {
+      if (at[arc.from]! + arc.seconds <= at[arc.to]! + 1e-9) continue
+      at[arc.to] = at[arc.from]! + arc.seconds
+      cameBy[arc.to] = arc
+      touched = arc.to
+    }
+    if (touched < 0) return null
+  }
+  // So many steps back lead into the circle, wherever it was entered.
+  for (let step = 0; step < points; step++) touched = cameBy[touched]!.from
+  const circle: Rule[] = []
+  let point = touched
+  do {
+    const arc = cameBy[point]!
+    circle.push(arc.rule)
+    point = arc.from
+  } while (point !== touched)
+  const byName = new Map(circle.map((rule) => [`${rule.job}/${rule.place}/${rule.kind}`, rule]))
+  return [...byName.values()].sort((a, b) => a.job - b.job || a.place - b.place)
 }
 
 /** Seconds from each point to the end of the session that its waits ask for at least; shape (points,). */

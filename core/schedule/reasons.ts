@@ -4,6 +4,8 @@ import { solve, type Effort, type Found } from './solve'
 
 /** Why a session has no plan, as what would give it one. */
 export type Reason =
+  /** Waits of this sheet contradict each other: these steps ask for more time than they allow. */
+  | { kind: 'waits'; sheetId: string; stepIds: readonly string[] }
   /** What was moved by hand cannot be kept. */
   | { kind: 'pins' }
   /** All together it takes until then (milliseconds), at the best that was found. */
@@ -47,7 +49,7 @@ export function whyNone(input: SessionInput): Reason[] {
       reasons.push({ kind: 'room', more })
   const alone = (one: SheetToPlan): SessionInput => ({ ...input, sheets: [one], finishBy: undefined })
   const hopeless = input.sheets.filter((one) => !goes(alone(one)))
-  reasons.push(...hopeless.map(({ sheet }) => ({ kind: 'sheet' as const, sheetId: sheet.id })))
+  reasons.push(...hopeless.map((one) => whyHopeless(one, alone(one))))
   const others = input.sheets.filter((one) => !hopeless.includes(one))
   const tooLong =
     input.finishBy === undefined
@@ -61,6 +63,17 @@ export function whyNone(input: SessionInput): Reason[] {
       if (goes({ ...input, sheets: input.sheets.filter((one) => one !== left) }))
         reasons.push({ kind: 'without', sheetId: left.sheet.id })
   return reasons
+}
+
+/** A sheet that has no plan even alone: which of its waits contradict each other, where it is that. */
+function whyHopeless({ sheet }: SheetToPlan, alone: SessionInput): Reason {
+  const rules = solved(alone, LOOK).contradiction?.filter((rule) => rule.kind !== 'window')
+  if (!rules?.length) return { kind: 'sheet', sheetId: sheet.id }
+  const steps = sessionOf(alone).steps[0] ?? []
+  // A wait lies between its step and the next one, so both are named.
+  const places = rules.flatMap(({ kind, place }) => (kind === 'wait' ? [place, place + 1] : [place]))
+  const stepIds = [...new Set(places)].flatMap((place) => steps[place]?.stepId ?? [])
+  return { kind: 'waits', sheetId: sheet.id, stepIds }
 }
 
 /** What a step that was moved by hand runs into, where the session has no plan with it. */

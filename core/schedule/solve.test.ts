@@ -182,6 +182,32 @@ describe('planning a session', () => {
     expect(tight.isProven).toBe(true)
   })
 
+  it('ends at once where waits contradict each other, and says which', () => {
+    // At least 30 min, at most 20 min: no horizon is set, so nothing else would ever end the search.
+    const contrary = operation(60, { waitLeastSeconds: 1800, waitMostSeconds: 1200 })
+    const found = last({
+      resources: [],
+      after: [],
+      jobs: [[operation(5)], [operation(10), contrary, operation(10)]],
+    })
+    expect(found).toMatchObject({ times: null, isProven: true })
+    expect(found.contradiction).toEqual([{ job: 1, place: 1, kind: 'wait' }])
+    const length = operation(600, { mostSeconds: 300 })
+    expect(last({ resources: [], after: [], jobs: [[length]] }).contradiction).toEqual([
+      { job: 0, place: 0, kind: 'length' },
+    ])
+    // A chain that takes 40 s between two moments that may lie 30 s apart at the most.
+    const chain = [operation(10), operation(40), operation(10, { notAfter: 30 })]
+    const kinds = last({ resources: [], after: [], jobs: [chain] }).contradiction?.map((rule) => rule.kind)
+    expect(kinds).toEqual(expect.arrayContaining(['length', 'window']))
+  })
+
+  it('names no contradiction where only the room is too small or the evening too short', () => {
+    const two = [[operation(10, { uses: [all(0)] })], [operation(10, { uses: [all(0)], notAfter: 5 })]]
+    const found = last({ resources: [{ name: 'hands', capacity: 1 }], after: [], jobs: two })
+    expect(found.contradiction).toBeUndefined()
+  })
+
   it('says that a session cannot be done in time, and that waits contradict each other', () => {
     const one = operation(10, { uses: [all(0)] })
     const problem: Problem = {

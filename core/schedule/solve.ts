@@ -2,7 +2,7 @@ import { seededRandom } from '../simulate/random'
 import { lowerBound } from './bound'
 import { searchAll } from './exact'
 import { Placer, segmentStarts } from './insertion'
-import { horizonOf, networkOf, tailsOf } from './network'
+import { contradictionOf, horizonOf, networkOf, tailsOf, type Rule } from './network'
 import { makespanOf, type Problem, type Times } from './problem'
 
 /** What is known of a session so far. */
@@ -15,6 +15,8 @@ export interface Found {
   bound: number
   /** Whether nothing better exists; with no plan, whether none exists at all. */
   isProven: boolean
+  /** Rules that contradict each other, where that is why there is no plan. */
+  contradiction?: readonly Rule[]
 }
 
 export interface Effort {
@@ -42,7 +44,13 @@ export function* solve(problem: Problem, effort: Effort = USUAL_EFFORT): Generat
   const network = networkOf(problem)
   const bound = lowerBound(problem, network, horizon)
   if (bound === null || bound > horizon)
-    return { times: null, length: Infinity, bound: bound ?? 0, isProven: true }
+    return {
+      times: null,
+      length: Infinity,
+      bound: bound ?? 0,
+      isProven: true,
+      contradiction: contradictionOf(network) ?? undefined,
+    }
   const tails = tailsOf(network, Infinity)!
   let best: Found = { times: null, length: Infinity, bound, isProven: false }
   for (const times of betterOrders(
