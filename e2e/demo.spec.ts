@@ -95,7 +95,7 @@ test('a figure opens to its working in the margin, and closes again', async ({ p
   await expect(margin).toContainText('c = Σ(cᵢ·Vᵢ) / V')
   await strength.click()
   await expect(margin).not.toContainText('c = Σ(cᵢ·Vᵢ) / V')
-  await expect(margin).toContainText('Never with strong acid')
+  await expect(margin).toContainText('Never mix with strong acid')
 })
 
 test('pictures in the dim room are shown in amber only', async ({ page }) => {

@@ -74,7 +74,7 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
   await page.clock.fastForward('10:30')
   await click('No colour runs off')
   await heading('Ready: weak peroxide')
-  await expect(page.getByText('Above 8 % it burns skin and eyes')).toBeVisible()
+  await expect(page.getByText('Above 8 % it causes serious eye damage')).toBeVisible()
   await click('Into the peroxide')
   await page.clock.fastForward('01:30')
   await click('Deep blue: rinse it')

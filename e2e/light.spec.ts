@@ -113,7 +113,7 @@ test('a strip that is too short says so; by eye the last mark cannot be chosen; 
   await expect(page.getByText('The strip did not reach far enough')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Keep it as base exposure' })).toBeDisabled()
   await page.getByLabel('Mark 3', { exact: true }).fill('black')
-  await expect(page.getByText('“black” is not a density.')).toBeVisible()
+  await expect(page.getByText('“black” does not begin with a number.')).toBeVisible()
 
   await page.getByText('L*', { exact: true }).click()
   const lightness = [80, 70, 60, 50, 40, 30, 24, 21, 20, 19.6, 19.5, 19.5]
@@ -256,7 +256,7 @@ test('a tablet is typed, kept, compared, and says what suits a negative', async 
     await expect(page.getByRole('checkbox', { name })).toBeChecked()
   }
   await page.getByLabel('Readings, clear step first').fill('1.4 1.3 grey')
-  await expect(page.getByText('“grey” is not a density.')).toBeVisible()
+  await expect(page.getByText('“grey” does not begin with a number.')).toBeVisible()
   await page.getByLabel('Readings, clear step first').fill('1.4 1.3')
   await expect(page.getByText('A curve needs at least six steps.')).toBeVisible()
   await keep('soft', print(3))

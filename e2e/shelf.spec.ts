@@ -269,7 +269,7 @@ test.describe('processes', () => {
     await page.getByLabel('Name', { exact: true }).fill('Kallitype for thin rag')
     const silver = page.getByRole('group', { name: 'Silver', exact: true })
     await silver.getByLabel('silver nitrate, %').fill('strong')
-    await expect(silver).toContainText('“strong” is not a number above nothing.')
+    await expect(silver).toContainText('“strong” is not a number.')
     await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled()
     await silver.getByLabel('silver nitrate, %').fill('8')
     await page.getByRole('group', { name: 'Develop in citrate' }).getByLabel('At least').fill('90 s')

@@ -32,7 +32,7 @@ test('a plan is refused where it cannot be read, and nothing typed is lost', asy
     ['8', '“8” is not two lengths. Write it like 8 x 10 in or 20 x 25 cm.'],
     ['8 x 10 parsec', '“parsec” is not a unit known here.'],
     ['8 x 10 g', '“g” measures a weight, and a length is wanted.'],
-    ['0 x 10', 'A side of nothing holds no picture.'],
+    ['0 x 10', 'A side of zero holds no picture.'],
   ] as const) {
     await size.fill(typed)
     await expect(page.getByText(said)).toBeVisible()

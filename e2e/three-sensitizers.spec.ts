@@ -93,7 +93,7 @@ test('gold-platinum by drops, with what it is by metal', async ({ page }) => {
   await expect(page.getByRole('button', { name: /74.2.% gold, of metal by mass/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /74.% gold, of metal by mole/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /cost of this mix/ })).toBeVisible()
-  await expect(margin(page)).toContainText('In hand: noble metal salts')
+  await expect(margin(page)).toContainText('In hand: platinum salts')
   await page.keyboard.press(' ')
   await expect(page.getByRole('button', { name: 'Next drop' })).toBeVisible()
   for (const [bottle, drops] of [

@@ -220,7 +220,7 @@ test('a plan is made, slips, is made again, refuses what cannot be, and goes int
   await expect(page.getByRole('heading', { name: 'Plan the day' })).toBeVisible()
   await page.getByLabel('Over by').fill('25:00')
   await page.getByRole('button', { name: 'Make the plan' }).first().click()
-  await expect(page.getByText('“25:00” is no time of day.')).toBeVisible()
+  await expect(page.getByText('“25:00” is not a time of day.')).toBeVisible()
   await page.getByLabel('Over by').fill('10:20')
   await page.getByRole('button', { name: 'Make the plan' }).first().click()
   await expect(page.getByRole('alert', { name: 'No plan' })).toContainText('All together they end at')

@@ -140,7 +140,10 @@ const ends = computed(() => {
       : {
           title,
           value: end.reached.toFixed(2),
-          says: `the tablet ends here; the curve goes on to about ${end.fitted.toFixed(2)}: ${word}`,
+          says:
+            Math.abs(end.fitted - end.reached) < 0.005
+              ? `the tablet ends here, before the curve levels out: ${word}`
+              : `the tablet ends here; the curve goes on to about ${end.fitted.toFixed(2)}: ${word}`,
         }
   return [
     said('whitest', curve.minimum, 'a longer tablet, or less exposure'),
@@ -181,8 +184,25 @@ const measured = computed(() =>
   }),
 )
 
+const bronzed = computed(() => figured.value?.curve.bronzed.flatMap((is, at) => (is ? [at + 1] : [])) ?? [])
+
 useMarginNotes(() => {
   const notes: MarginNote[] = []
+  if (bronzed.value.length)
+    notes.push({
+      title: 'The coat bronzes',
+      tone: 'caution',
+      lines: [
+        `Step ${bronzed.value.join(', ')}: lighter again with more light. Keep exposures below these steps; they are no part of the curve.`,
+      ],
+    })
+  if (figured.value?.curve.curve.by === 'readings')
+    notes.push({
+      title: 'Read without a model',
+      lines: [
+        'No usual curve fits these readings, so the range is read off the steps themselves, between the lightest and the darkest. The interval says how far noise may shift it.',
+      ],
+    })
   if (outliers.value.length)
     notes.push({
       title: 'Off the curve',
