@@ -117,9 +117,9 @@ export function demoShelf(random: () => number, now: number): DemoShelf {
       taking('ST-2', 100, 0.6, 'PH-9'),
     ],
     wastes: [
-      { id: id(), wasteClass: 'silver', amount: 420, unit: 'ml', what: 'first wash waters, salted paper', at: ago(6) },
-      { id: id(), wasteClass: 'silver', amount: 1000, unit: 'ml', what: 'Plain hypo PH-8', at: ago(3) },
-      { id: id(), wasteClass: 'iron', amount: 1200, unit: 'ml', what: 'citric acid, spent', at: ago(12) },
+      { id: id(), wasteClass: 'silver', amount: 420, unit: 'ml', what: 'first wash waters, salted paper', contents: [{ substanceId: 'silver-nitrate' }, { substanceId: 'citric-acid' }], at: ago(6) },
+      { id: id(), wasteClass: 'fixer', amount: 1000, unit: 'ml', what: 'Plain hypo PH-8', contents: [{ substanceId: 'sodium-thiosulfate', percent: 10 }], at: ago(3) },
+      { id: id(), wasteClass: 'iron', amount: 1200, unit: 'ml', what: 'citric acid, spent', contents: [{ substanceId: 'citric-acid', percent: 3 }, { substanceId: 'ferric-oxalate' }], at: ago(12) },
     ],
     droppers: [
       { id: id(), name: 'the glass dropper', weighings: [{ drops: 20, grams: 0.99 }, { drops: 20, grams: 1.01 }, { drops: 20, grams: 0.994 }], gramsPerMillilitre: 0.998, changedAt: ago(30) },

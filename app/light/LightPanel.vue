@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuredAgainst } from '@core/light/ageing'
 import { numberOrNull, parseNumber } from '@core/quantity/number'
 import { computed, ref } from 'vue'
 import { CoreError } from '@core/errors'
@@ -63,6 +64,10 @@ async function change(part: Partial<Light>): Promise<void> {
   notice.say(`${before.name} is changed.`, () => void db.lights.put(before))
 }
 
+/** Nobody read the lamp when it was new: what it has lost before is not known. */
+const isFirstReadLate = computed(
+  () => !!props.health.left && !measuredAgainst(props.health.firstReadAtHours).endsWith('new'),
+)
 const startsAt = ref(String(Math.round((light.value.warmUp?.startsAt ?? 0.55) * 100)))
 const settles = ref(formatSpan(light.value.warmUp?.settlesSeconds ?? 90))
 const keepWarmUp = () =>
@@ -188,7 +193,7 @@ const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and
       />
       <FigureValue
         v-if="health.left && !isSun"
-        label="left of its light"
+        :label="measuredAgainst(health.firstReadAtHours)"
         :figure="health.left"
         :text="`${Math.round(health.left.value)} %${health.left.uncertainty ? ` ± ${Math.ceil(health.left.uncertainty)}` : ''}`"
       />
@@ -197,6 +202,11 @@ const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and
           health.nextCheckHours > 0
             ? `to be read again in ${digits(health.nextCheckHours, 2)} h of light`
             : 'to be read again now'
+        }}
+        {{
+          isFirstReadLate
+            ? 'The percentage counts from your first reading. Read new tubes once they have burned in, and it counts from new.'
+            : ''
         }}
       </p>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuredAgainst } from '@core/light/ageing'
 import { v4 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -48,7 +49,9 @@ const standing = computed(() =>
           ]
         : [
             `${digits(Math.round(health.hours.value * 10) / 10)}\u00a0h`,
-            ...(health.left ? [`${Math.round(health.left.value)}\u00a0% of what it was`] : []),
+            ...(health.left
+              ? [`${Math.round(health.left.value)}\u00a0% ${measuredAgainst(health.firstReadAtHours)}`]
+              : []),
             ...(expected ? [irradianceText(expected.value)] : ['not read yet']),
           ],
       isDue: !isSun && health.nextCheckHours < 0,

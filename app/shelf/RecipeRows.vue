@@ -115,7 +115,6 @@ const remove = (row: RecipeRow) => {
         <ElOption v-for="jar in jarsFor(row)" :key="jar.id" :value="jar.id" :label="`from ${jar.label}`" />
       </ElSelect>
       <span v-else class="es-quiet">{{ row.source && !isBottle(row) ? 'no jar on the shelf' : '' }}</span>
-      <p v-if="percentWords(row)" class="RecipeRows-percent es-quiet">{{ percentWords(row) }}</p>
       <FigureValue
         v-if="figureOf(row)"
         :label="`${portionOf(row)?.grams ? 'weigh' : 'pour'} ${portionOf(row)?.name ?? ''}${figureOf(row)?.uncertainty ? `, ± ${Number(figureOf(row)?.uncertainty?.toPrecision(2))}` : ''}`"
@@ -125,6 +124,7 @@ const remove = (row: RecipeRow) => {
       <button type="button" :aria-label="`Leave ingredient ${at + 1} out`" @click="remove(row)">
         leave out
       </button>
+      <p v-if="percentWords(row)" class="RecipeRows-percent es-quiet">{{ percentWords(row) }}</p>
       <p v-if="read.faults[row.key]" class="RecipeRows-fault">
         {{ read.faults[row.key]?.problem }} {{ read.faults[row.key]?.remedy }}
       </p>

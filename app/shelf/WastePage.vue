@@ -182,7 +182,7 @@ useMarginNotes(() => [
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 2px 24px;
-  align-items: center;
+  align-items: start;
 }
 
 article {

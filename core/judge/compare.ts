@@ -94,9 +94,9 @@ export function threadFacts(record: PrintRecord): ThreadFact[] {
       dose === undefined ? formatSpan(seconds) : `${digits(dose)} mJ/cm²`,
     ),
     ...fact('light', '', 'light', light?.name),
-    ...(record.lightPercent === null
+    ...(record.lamp === null
       ? []
-      : fact('lamp', '', 'strength of the lamp', record.lightPercent, `${digits(record.lightPercent, 2)} %`)),
+      : fact('lamp', '', 'strength of the lamp', record.lamp.percent, `${digits(record.lamp.percent, 2)} %`)),
     ...fact('negative', '', 'picture', sheet.subject),
     ...fact('negative', 'curve', 'curve of the negative', record.films.at(-1)?.curve),
     ...fact('paper', '', 'paper', paper?.name),

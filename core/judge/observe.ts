@@ -1,3 +1,4 @@
+import { measuredAgainst } from '../light/ageing'
 import { usualCoverage } from '../coating/coverage'
 import { elapsedSeconds } from '../process/clock'
 import { clockOf, type StepState } from '../process/run'
@@ -27,7 +28,7 @@ const THINNED = 0.7
  */
 export const observe = (record: PrintRecord): Observed[] => [
   ...exposure(record),
-  ...lamp(record),
+  ...lampFacts(record),
   ...paper(record),
   ...coat(record),
   ...air(record),
@@ -68,13 +69,13 @@ function exposure({ state, base }: PrintRecord): Observed[] {
   return known
 }
 
-function lamp({ lightPercent, light }: PrintRecord): Observed[] {
-  if (lightPercent === null || !light) return []
+function lampFacts({ lamp, light }: PrintRecord): Observed[] {
+  if (!lamp || !light) return []
   return [
     fact(
       'lamp-dim',
-      lightPercent < DIM,
-      `${light.name} gave ${digits(lightPercent, 2)} % of what it gave when new`,
+      lamp.percent < DIM,
+      `${light.name} gave ${digits(lamp.percent, 2)} % ${measuredAgainst(lamp.firstReadAtHours)}`,
     ),
   ]
 }

@@ -52,8 +52,8 @@ export interface PrintRecord extends PrintWork {
   /** Whether an acid bath of its paper is on record. */
   isTreated: boolean
   light: Light | null
-  /** What the lamp gave then over what it gave when new, per cent; `null` where nothing tells it. */
-  lightPercent: number | null
+  /** What the lamp gave then over its oldest reading, per cent, and the hours at that; `null` where nothing tells it. */
+  lamp: { percent: number; firstReadAtHours: number | null } | null
   base: FoundBase | null
   bottles: readonly { component: string; bottle: Bottle }[]
   /** When the coat was mixed, or the sheet planned. */
@@ -106,7 +106,7 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
     piece: room.pieces.find((one) => one.id === sheet.pieceId) ?? null,
     isTreated: isAcidTreated(sheet, room.treatments, room.substances),
     light,
-    lightPercent: light && exposedAt !== null ? shareOf(light, exposedAt, room) : null,
+    lamp: light && exposedAt !== null ? lampThen(light, exposedAt, room) : null,
     base: sheet.lightId
       ? baseFor(
           room.bases.filter((one) => one.at <= (exposedAt ?? Infinity)),
@@ -127,12 +127,13 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
   }
 }
 
-function shareOf(light: Light, at: number, room: RoomRecords): number | null {
+function lampThen(light: Light, at: number, room: RoomRecords): PrintRecord['lamp'] {
   if (light.kind === 'sun') return null
   const sheets = room.prints.map((one) => ({ lightId: one.sheet.lightId, state: one.state }))
   const entries = room.lightEntries.filter((one) => one.at <= at)
   const bases = room.bases.filter((one) => one.at <= at)
-  return healthOf(historyOf(light, entries, bases, sheets, at), at).left?.value ?? null
+  const { left, firstReadAtHours } = healthOf(historyOf(light, entries, bases, sheets, at), at)
+  return left && { percent: left.value, firstReadAtHours }
 }
 
 function bathsMet({ sheet, state, definition }: PrintWork, room: RoomRecords): BathMet[] {

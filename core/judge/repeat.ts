@@ -83,7 +83,7 @@ export function repeatOf(
 }
 
 function exposeAgain(
-  { sheet, state, light, lightPercent }: PrintRecord,
+  { sheet, state, light, lamp }: PrintRecord,
   room: RoomRecords,
   now: number,
   next: Repeat['sheet'],
@@ -100,13 +100,13 @@ function exposeAgain(
     notices.push({ kind: 'lightGone' })
   }
   // A dose is counted by itself; minutes have to be stretched.
-  if (!light || light.kind === 'sun' || lightPercent === null || next.millijoulesPerCm2 !== undefined) return
+  if (!light || light.kind === 'sun' || lamp === null || next.millijoulesPerCm2 !== undefined) return
   const sheets = room.prints.map((one) => ({ lightId: one.sheet.lightId, state: one.state }))
   const left = healthOf(historyOf(light, room.lightEntries, room.bases, sheets, now), now).left?.value
-  if (left === undefined || Math.abs(left - lightPercent) < (DRIFT / 100) * lightPercent) return
-  const seconds = exposureForLight(next.exposureSeconds, left / lightPercent, light.schwarzschild)
+  if (left === undefined || Math.abs(left - lamp.percent) < (DRIFT / 100) * lamp.percent) return
+  const seconds = exposureForLight(next.exposureSeconds, left / lamp.percent, light.schwarzschild)
   next.exposureSeconds = seconds.value
-  notices.push({ kind: 'lampDrifted', then: lightPercent, now: left, seconds })
+  notices.push({ kind: 'lampDrifted', then: lamp.percent, now: left, seconds })
 }
 
 function pourAgain(

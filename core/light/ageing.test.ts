@@ -1,4 +1,4 @@
-import { burntHours, fitAgeing, lampHealth } from './ageing'
+import { burntHours, fitAgeing, lampHealth, measuredAgainst } from './ageing'
 
 const fading = (hours: number, k = 0.002) => ({ hours, strength: 5 * Math.exp(-k * hours) })
 
@@ -78,4 +78,17 @@ describe('burntHours', () => {
   ] as [[number, number][], number][])('counts overlaps once: %j is %d h', (stretches, hours) =>
     expect(burntHours(stretches)).toBeCloseTo(hours, 9),
   )
+})
+
+describe('what a percentage is measured against', () => {
+  it('is new only where the lamp was read when it was new, else its first reading', () => {
+    const health = (from: number) =>
+      lampHealth(500, [
+        { hours: from, strength: 5 },
+        { hours: 480, strength: 4 },
+      ])
+    expect(measuredAgainst(health(0).firstReadAtHours)).toBe('of what it gave when new')
+    expect(measuredAgainst(health(340).firstReadAtHours)).toBe('of its first reading, at 340 h')
+    expect(lampHealth(5, []).firstReadAtHours).toBeNull()
+  })
 })

@@ -57,13 +57,24 @@ const CHECK_LOSS = 0.07
 export interface LampHealth {
   /** Hours it has burnt since it was new, or since the user began to count. */
   hours: Figure
-  /** What it gives now over what it gave when new or first read, per cent; `null` before the second reading. */
+  /** What it gives now over its oldest reading, per cent; `null` before the second reading. */
   left: Figure | null
+  /** Hours it had burnt at its oldest reading; `null` where there is none. */
+  firstReadAtHours: number | null
   /** What it is expected to read now, in the unit of its readings; `null` before the first. */
   expected: number | null
   /** Hours until it should be read again; below 0 when that is due. */
   nextCheckHours: number
 }
+
+/** A lamp that was first read within so many hours was read as good as new: common practice burns tubes in for some. */
+const NEW_HOURS = 10
+
+/** What a lamp's percentage is measured against: `when new`, or its oldest reading with the hours it had burnt by then. */
+export const measuredAgainst = (firstReadAtHours: number | null): string =>
+  firstReadAtHours !== null && firstReadAtHours <= NEW_HOURS
+    ? 'of what it gave when new'
+    : `of its first reading${firstReadAtHours === null ? '' : `, at ${Math.round(firstReadAtHours)} h`}`
 
 /**
  * The health of a lamp from its ledger.
@@ -91,6 +102,7 @@ export function lampHealth(hours: number, readings: readonly LampReading[]): Lam
     return {
       hours: hoursFigure,
       left: null,
+      firstReadAtHours: null,
       expected: null,
       nextCheckHours: CHECK_HOURS - (hours - lastRead),
     }
@@ -98,6 +110,7 @@ export function lampHealth(hours: number, readings: readonly LampReading[]): Lam
   const isLine = new Set(readings.map((one) => one.hours)).size > 1
   return {
     hours: hoursFigure,
+    firstReadAtHours: oldest,
     expected: fit.at(hours),
     nextCheckHours: Math.min(CHECK_HOURS, toLoss) - (hours - lastRead),
     left: isLine
@@ -106,7 +119,8 @@ export function lampHealth(hours: number, readings: readonly LampReading[]): Lam
           unit: '%',
           ...(fit.scatter > 0 && { uncertainty: 200 * fit.scatter }),
           working: {
-            words: 'a line through the logarithms of your readings, read at the hours now',
+            words:
+              'a line through the logarithms of your readings, read at the hours now, over its value at the oldest reading',
             formula: 'p = 100·e^(−k·(h − h₁))',
             inputs: [
               { name: 'loss an hour', symbol: 'k', value: fit.lossPerHour, unit: '1/h', standing: 'yours' },

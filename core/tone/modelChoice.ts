@@ -59,8 +59,12 @@ export function isBelieved(
   isPeak: boolean,
 ): fromModel is IsoPoints {
   if (!fromModel || model.isAtLimit) return false
-  if (model.residuals.every((off) => Math.abs(off) < EXACT)) return true
-  const scatter = scatterOf(model.residuals)
+  // One or two spots that keep the order of the steps may lie off the model; many of them are another shape.
+  const spots = model.outliers.filter(Boolean).length
+  const residuals =
+    spots <= x.length / 15 ? model.residuals.filter((_, i) => !model.outliers[i]) : model.residuals
+  if (residuals.every((off) => Math.abs(off) < EXACT)) return true
+  const scatter = scatterOf(residuals)
   if (scatter > WORSE * Math.max(read.scatter, FINEST_SCATTER) || !read.points) return false
   const random = seededRandom(3)
   const differences = Array.from({ length: TRIES / 2 }, () => {
@@ -71,8 +75,8 @@ export function isBelieved(
   }).filter((one) => one !== null)
   if (differences.length < TRIES / 4) return false
   const off = lengthOf(fromModel) - lengthOf(read.points) - mean(differences)
-  const squares = model.residuals.reduce((sum, one) => sum + one ** 2, 0)
-  const runs = model.residuals.slice(1).reduce((sum, one, i) => sum + one * model.residuals[i]!, 0) / squares
+  const squares = residuals.reduce((sum, one) => sum + one ** 2, 0)
+  const runs = residuals.slice(1).reduce((sum, one, i) => sum + one * residuals[i]!, 0) / squares
   const believed = runs < RANDOM ? BELIEVED.random : BELIEVED.inRuns
   return Math.abs(off) <= believed * deviation(differences)
 }

@@ -103,6 +103,18 @@ describe('step tablets of other shapes', () => {
     expect(found.bronzed[0]).toBe(true)
   })
 
+  it('a wrong digit in the middle of the slope is named, and the model stands', () => {
+    const tablet = TABLETS[1]!
+    const print = tablet.map(
+      (density) => Math.round(100 * (0.06 + 1.4 * logistic(4 * (1.2 - density)))) / 100,
+    )
+    print[9] = 0.3
+    const curve = characteristicOf(tablet, print)
+    expect(curve.outliers.flatMap((is, i) => (is ? [i] : []))).toEqual([9])
+    // By hand for a logistic: (ln 9 + ln(1.4/0.04 − 1)) / 4.
+    expect(Math.abs(curve.negativeRange!.value - (Math.log(9) + Math.log(34)) / 4)).toBeLessThan(0.06)
+  })
+
   it('says which estimate was used', () => {
     const of = (shape: (x: number) => number) =>
       characteristicOf(TABLETS[0]!, readings(shape, TABLETS[0]!, 0, 1))

@@ -136,32 +136,35 @@ const applied = (hat: readonly Float64Array[], y: readonly number[]): number[] =
 const SPOT = 0.03
 
 /**
- * Readings that break the rise of their neighbours: a hair, a spot, a wrong digit. The one furthest off is taken out
- * first, so that it does not make its neighbours look wrong.
+ * Readings that break the rise of their neighbours: a hair, a spot, a wrong digit. Of two that stand the wrong way round
+ * the one further from the line between its neighbours is taken out, and then all are looked at again.
  *
  * @param x shape (n,), rising; @param y shape (n,).
  */
 export function findOutliers(x: readonly number[], y: readonly number[]): boolean[] {
   const out = y.map(() => false)
-  const limit = Math.max(SPOT, 4 * localScatter(x, y))
+  const limit = Math.max(SPOT, 6 * localScatter(x, y))
   for (let found = 0; found < y.length / 5; found++) {
     const left = y.flatMap((_, i) => (out[i] ? [] : [i]))
-    let [worst, furthest] = [-1, limit]
-    for (let place = 0; place < left.length; place++) {
-      const near = [place - 2, place - 1, place + 1, place + 2].map((at) => left[at])
-      const lower = near.slice(0, 2).flatMap((i) => (i === undefined ? [] : [y[i]!]))
-      const upper = near.slice(2).flatMap((i) => (i === undefined ? [] : [y[i]!]))
-      const value = y[left[place]!]!
-      // Above both of the next two, or below both of the last two.
-      const over = upper.length === 2 ? value - Math.max(...upper) : 0
-      const under = lower.length === 2 ? Math.min(...lower) - value : 0
-      const off = Math.max(over, under)
-      if (off > furthest) [worst, furthest] = [left[place]!, off]
+    let [worst, furthest] = [-1, 0]
+    for (const [place, i] of left.entries()) {
+      const [before, after] = [left[place - 1], left[place + 1]]
+      const breaks = Math.max(
+        before === undefined ? 0 : y[before]! - y[i]!,
+        after === undefined ? 0 : y[i]! - y[after]!,
+      )
+      const off = Math.abs(y[i]! - between(x, y, before ?? after!, after ?? before!, i))
+      if (breaks > limit && off > furthest) [worst, furthest] = [i, off]
     }
     if (worst < 0) break
     out[worst] = true
   }
   return out
+}
+
+/** Value at reading `i` of the straight line through readings `a` and `b`. */
+function between(x: readonly number[], y: readonly number[], a: number, b: number, i: number): number {
+  return a === b ? y[a]! : y[a]! + ((y[b]! - y[a]!) * (x[i]! - x[a]!)) / (x[b]! - x[a]!)
 }
 
 /**
