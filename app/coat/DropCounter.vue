@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberOrNull } from '@core/quantity/number'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { dropsVolume } from '@core/coating/drops'
 import { componentInHand } from '@core/process/nextMove'
@@ -59,8 +60,8 @@ function keepTyped(component: string, text: string): void {
   correct(component, text)
 }
 function correct(component: string, text: string): void {
-  const [counted, meant] = [props.step.drops[component] ?? 0, Number(text)]
-  if (text.trim() !== '' && Number.isInteger(meant) && meant >= 0 && meant !== counted)
+  const [counted, meant] = [props.step.drops[component] ?? 0, numberOrNull(text)]
+  if (meant !== null && Number.isInteger(meant) && meant >= 0 && meant !== counted)
     change(component, meant - counted)
 }
 function latest(): string | null {

@@ -64,7 +64,7 @@ async function change(part: Partial<Light>): Promise<void> {
   notice.say(`${before.name} is changed.`, () => void db.lights.put(before))
 }
 
-/** Nobody read the lamp when it was new: what it has lost before is not known. */
+/** The lamp was not read when it was new, so what it lost before its first reading is not known. */
 const isFirstReadLate = computed(
   () => !!props.health.left && !measuredAgainst(props.health.firstReadAtHours).endsWith('new'),
 )
