@@ -19,6 +19,8 @@ import { usePreferences } from './shell/preferences.store'
 const app = createApp(App).use(createPinia()).use(router)
 usePreferences() // chooses the palette before anything is drawn
 app.config.errorHandler = (error) => useNotice().refuse(error, 'this screen')
+// A write that nobody waited for still says when it failed.
+addEventListener('unhandledrejection', (event) => useNotice().refuse(event.reason, 'this'))
 app.mount('#app')
 
 const storage = useStorage()

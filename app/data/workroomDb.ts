@@ -23,6 +23,7 @@ import type {
   Waste,
 } from '@core/record/records'
 import { bundleKey, Bundles, type BundleRow } from './bundles'
+import { recordGuard } from './recordGuard'
 import { stateEntry } from './standings'
 
 /** Goes up with every new version of the records, and whenever they are stored in another way. */
@@ -161,6 +162,7 @@ export class WorkroomDb extends Dexie {
       })
       .upgrade(toVersion6)
     this.version(7).stores({}).upgrade(toVersion7)
+    this.use(recordGuard)
     this.logs = new Bundles(this.logBundles)
     this.standings = new Bundles(this.standingBundles)
   }

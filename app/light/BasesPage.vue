@@ -90,7 +90,7 @@ async function add(): Promise<void> {
     else notice.refuse(error, 'the base exposure')
   }
 }
-const takeBack = (id: string) => void db.bases.update(id, { takenBackAt: Date.now() })
+const takeBack = (id: string) => db.bases.update(id, { takenBackAt: Date.now() })
 const ofProcess = computed(() => workroom.allProcesses.map((one) => ({ id: one.id, name: one.name })))
 
 useMarginNotes(() => [

@@ -61,7 +61,7 @@ const keepHours = () =>
 async function change(part: Partial<Light>): Promise<void> {
   const before = light.value
   await db.lights.put(Light.parse({ ...before, ...part, changedAt: Date.now() }))
-  notice.say(`${before.name} is changed.`, () => void db.lights.put(before))
+  notice.say(`${before.name} is changed.`, () => db.lights.put(before))
 }
 
 /** The lamp was not read when it was new, so what it lost before its first reading is not known. */

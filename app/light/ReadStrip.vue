@@ -188,9 +188,8 @@ async function keep(): Promise<void> {
         note: '',
       }),
     )
-    notice.say(
-      `Base exposure kept: ${formatSpan(Math.round(result.value.figure.value))}.`,
-      () => void db.bases.update(id, { takenBackAt: Date.now() }),
+    notice.say(`Base exposure kept: ${formatSpan(Math.round(result.value.figure.value))}.`, () =>
+      db.bases.update(id, { takenBackAt: Date.now() }),
     )
     await router.push({ name: 'bases' })
   } catch (error) {

@@ -47,7 +47,7 @@ async function change(part: Partial<Light>): Promise<void> {
   const before = props.light
   const fresh: Light = before ?? { id: uuid(), name: 'the sun', kind: 'sun', note: '', changedAt: Date.now() }
   await db.lights.put(Light.parse({ ...fresh, ...part, changedAt: Date.now() }))
-  if (before) notice.say(`${before.name} is changed.`, () => void db.lights.put(before))
+  if (before) notice.say(`${before.name} is changed.`, () => db.lights.put(before))
 }
 /** The sky is kept with its light, and in the ledger, so that a frame that is out is counted under each sky it had. */
 async function saySky(sky: Omit<NonNullable<Light['sky']>, 'at'>): Promise<void> {

@@ -174,7 +174,7 @@ async function keep(): Promise<void> {
     notice.refuse(error, 'the tablet')
   }
 }
-const takeBack = (id: string) => void db.tabletPrints.update(id, { takenBackAt: Date.now() })
+const takeBack = (id: string) => db.tabletPrints.update(id, { takenBackAt: Date.now() })
 
 /** Kept tablets that gave a curve. */
 const measured = computed(() =>

@@ -12,6 +12,7 @@ import { useLiveQuery } from '../data/useLiveQuery'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { useInstruments } from '../instruments/instruments.store'
+import { useNotice } from '../shell/notice.store'
 
 /** Readings closer together than this are left out of a trace: the light does not change so fast. */
 const LEAST_STEP = 200
@@ -22,7 +23,7 @@ const NO_SAMPLES: Sample[] = []
 
 /** Lights with their ledgers, and the light that each sheet lies under now. */
 export const useLights = defineStore('lights', () => {
-  const [workroom, now, instruments] = [useWorkroom(), useNow(), useInstruments()]
+  const [workroom, now, instruments, notice] = [useWorkroom(), useNow(), useInstruments(), useNotice()]
   const rows = useLiveQuery(
     async () => ({
       entries: await db.lightEntries.toArray(),
@@ -107,8 +108,14 @@ export const useLights = defineStore('lights', () => {
   function writeTraces(at: number): void {
     writtenAt = at
     const pending = [...unwritten].map(([sheetId, samples]) => ({ id: uuid(), sheetId, samples }))
+    if (!pending.length) return
     unwritten.clear()
-    if (pending.length) void db.traces.bulkAdd(pending)
+    // What could not be written waits in front of what came in meanwhile, for the next try.
+    void db.traces.bulkAdd(pending).catch((error: unknown) => {
+      for (const { sheetId, samples } of pending)
+        unwritten.set(sheetId, [...samples, ...(unwritten.get(sheetId) ?? [])])
+      notice.refuse(error, 'the readings of the meter')
+    })
   }
   document.addEventListener('visibilitychange', () => writeTraces(Date.now()))
 
@@ -147,9 +154,14 @@ export const useLights = defineStore('lights', () => {
   function lightNow(lightId: string | undefined): { milliwattsPerCm2: number; by: 'meter' | 'model' } | null {
     if (instruments.irradiance && isUnderMeter(lightId))
       return { milliwattsPerCm2: instruments.irradiance.value, by: 'meter' }
+    const expected = expectedNow(lightId)
+    return expected === null ? null : { milliwattsPerCm2: expected, by: 'model' }
+  }
+  /** What a light should give now, by its ledger or the model of the sun; `null` where nobody knows. */
+  function expectedNow(lightId: string | undefined): number | null {
     const told = history(lightId)
     const expected = told && expectedLight(told, now.now)
-    return expected && expected.value > 0 ? { milliwattsPerCm2: expected.value, by: 'model' } : null
+    return expected && expected.value > 0 ? expected.value : null
   }
 
   /** Writes something into a light's ledger. @returns its identity, for taking it back. */
@@ -175,7 +187,7 @@ export const useLights = defineStore('lights', () => {
       ...(reckoned > 0.01 && { reckonedMilliwattsPerCm2: reckoned }),
     })
   }
-  const takeBack = (id: string) => void db.lightEntries.update(id, { takenBackAt: Date.now() })
+  const takeBack = (id: string) => db.lightEntries.update(id, { takenBackAt: Date.now() })
 
   const isReady = computed(() => rows.value !== null)
 
@@ -192,6 +204,7 @@ export const useLights = defineStore('lights', () => {
     samplesOf,
     courseOf,
     lightNow,
+    expectedNow,
     writeTraces,
     tell,
     tellReading,

@@ -1,21 +1,19 @@
 import { computed } from 'vue'
 import { countedDose } from '@core/light/countedDose'
 import { isStuck } from '@core/light/dose'
+import { readingAtTheEnd, referenceLight } from '@core/light/liveLight'
 import type { StepState } from '@core/process/run'
 import type { Happening } from '@core/record/event'
 import { useNow } from '../data/useNow'
 import type { SheetInRoom } from '../data/workroom.store'
-import { median } from '@core/tone/leastSquares'
 import { useInstruments } from '../instruments/instruments.store'
+import { useNotice } from '../shell/notice.store'
 import { useLights } from './lights.store'
 import { stripStanding } from './stripStanding'
 
-/** So many of the last readings are taken for the light at the end. */
-const READINGS_AT_THE_END = 15
-
 /** What the exposure clock knows of light: who counts, what the meter says, where the card of a strip lies. */
 export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepState | null) {
-  const [now, lights, instruments] = [useNow(), useLights(), useInstruments()]
+  const [now, lights, instruments, notice] = [useNow(), useLights(), useInstruments(), useNotice()]
 
   const course = computed(() => {
     const one = inHand()
@@ -44,7 +42,10 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
     const sheet = inHand()?.sheet
     if (!sheet) return undefined
     if (sheet.millijoulesPerCm2 !== undefined) return sheet.millijoulesPerCm2 / sheet.exposureSeconds
-    return live.value?.milliwattsPerCm2
+    return referenceLight(
+      live.value?.by === 'meter' ? live.value.milliwattsPerCm2 : null,
+      lights.expectedNow(sheet.lightId),
+    )
   }
   /** Adds to what is recorded what the light has to say of it. */
   function withLight(next: Happening): Happening {
@@ -66,14 +67,11 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
   /** What the meter read at the end of an exposure is a reading of its light like any other: it says how the lamp ages, and how far the model of the sun is out. */
   function keepReading(): void {
     const lightId = inHand()?.sheet.lightId
-    const last = samples.value.slice(-READINGS_AT_THE_END)
-    if (!lightId || last.length < READINGS_AT_THE_END || isStuck(samples.value)) return
-    void lights.tellReading(
-      lightId,
-      median(last.map(([, value]) => value)),
-      'meter',
-      last.at(-1)?.[0] ?? Date.now(),
-    )
+    const read = readingAtTheEnd(samples.value)
+    if (!lightId || !read || isStuck(samples.value)) return
+    void lights
+      .tellReading(lightId, read.milliwattsPerCm2, 'meter', read.at)
+      .catch((error: unknown) => notice.refuse(error, 'the reading of the lamp'))
   }
 
   const strip = computed(() => {

@@ -20,9 +20,8 @@ const made = computed(() =>
 )
 async function forget(id: string): Promise<void> {
   await db.negatives.update(id, { takenBackAt: Date.now() })
-  notice.say(
-    'It is forgotten; the file stays where it was saved.',
-    () => void db.negatives.update(id, { takenBackAt: undefined }),
+  notice.say('It is forgotten; the file stays where it was saved.', () =>
+    db.negatives.update(id, { takenBackAt: undefined }),
   )
 }
 </script>

@@ -54,7 +54,7 @@ export function useCalibration(id: () => string) {
         changedAt: Date.now(),
       })
       await db.calibrations.put(next)
-      if (said) notice.say(said, () => void db.calibrations.put(before))
+      if (said) notice.say(said, () => db.calibrations.put(before))
       return true
     } catch (error) {
       notice.refuse(error, 'the calibration')

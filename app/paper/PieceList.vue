@@ -32,7 +32,7 @@ const rows = computed(() =>
 )
 async function remove(piece: Piece): Promise<void> {
   await changePiece(piece.id, { goneAt: Date.now() })
-  notice.say(`${piece.label} is out of the drawer.`, () => void changePiece(piece.id, { goneAt: undefined }))
+  notice.say(`${piece.label} is out of the drawer.`, () => changePiece(piece.id, { goneAt: undefined }))
 }
 </script>
 

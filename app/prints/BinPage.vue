@@ -21,7 +21,7 @@ const asking = ref<readonly string[] | null>(null)
 async function back(id: string, number: number): Promise<void> {
   try {
     await setBinned([id], false)
-    notice.say(`Sheet ${number} hangs on the line again.`, () => void setBinned([id], true))
+    notice.say(`Sheet ${number} hangs on the line again.`, () => setBinned([id], true))
   } catch (error) {
     notice.refuse(error, 'taking it out of the bin')
   }

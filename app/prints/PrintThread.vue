@@ -158,7 +158,7 @@ async function throwAway(): Promise<void> {
   const layers = workroom.stack(id.value).map((each) => each.sheet.id)
   try {
     await setBinned(layers, true)
-    notice.say(`Sheet ${one.value?.sheet.number} is in the bin.`, () => void setBinned(layers, false))
+    notice.say(`Sheet ${one.value?.sheet.number} is in the bin.`, () => setBinned(layers, false))
     await router.push({ name: 'prints' })
   } catch (error) {
     notice.refuse(error, 'the bin')

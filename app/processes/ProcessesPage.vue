@@ -68,7 +68,7 @@ async function takeIn(): Promise<void> {
 async function remove(): Promise<void> {
   if (!own.value) return
   const back = await removeOwn(own.value.id)
-  notice.say(`${chosen.value.name} is gone.`, () => void back())
+  notice.say(`${chosen.value.name} is gone.`, () => back())
   choose('')
 }
 

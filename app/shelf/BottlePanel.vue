@@ -59,10 +59,7 @@ async function withAmount(act: (value: number) => Promise<void>): Promise<void> 
 const take = () =>
   withAmount(async (value) => {
     const id = await takeOut({ bottleId: bottle.value.id, amount: value, why: 'bath' })
-    notice.say(
-      `${digits(value)} ${unit.value} taken out of ${bottle.value.label}.`,
-      () => void takeTakingBack(id),
-    )
+    notice.say(`${digits(value)} ${unit.value} taken out of ${bottle.value.label}.`, () => takeTakingBack(id))
   })
 /** Counting sets what is left: the difference is written down as a taking. */
 const count = () =>
@@ -77,10 +74,7 @@ const count = () =>
       amount: props.standing.left - value,
       why: 'counted',
     })
-    notice.say(
-      `${bottle.value.label} holds ${digits(value)} ${unit.value} now.`,
-      () => void takeTakingBack(id),
-    )
+    notice.say(`${bottle.value.label} holds ${digits(value)} ${unit.value} now.`, () => takeTakingBack(id))
   })
 
 const wasteClass = computed(() => wasteClassOf(bottle.value.contents, substances))
@@ -119,9 +113,8 @@ async function discard(): Promise<void> {
       contents: bottle.value.contents.map(({ substanceId, percent }) => ({ substanceId, percent })),
     }
     const wasteId = await throwAway(bottle.value, waste)
-    notice.say(
-      `${digits(left)} ${unit.value} of ${label} into the waste jar: ${jarName.value}.`,
-      () => void takeThrowingBack(id, wasteId),
+    notice.say(`${digits(left)} ${unit.value} of ${label} into the waste jar: ${jarName.value}.`, () =>
+      takeThrowingBack(id, wasteId),
     )
   }
   emit('gone')

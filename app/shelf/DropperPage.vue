@@ -64,7 +64,7 @@ async function save(): Promise<void> {
         changedAt: Date.now(),
       }),
     )
-    notice.say(`Coats are counted with ${written} from now on.`, () => void db.droppers.delete(id))
+    notice.say(`Coats are counted with ${written} from now on.`, () => db.droppers.delete(id))
     rows.value.forEach((row) => (row.grams = ''))
   } catch (error) {
     notice.refuse(error, 'the dropper')

@@ -48,7 +48,7 @@ async function save(): Promise<void> {
   try {
     const made = await form.save()
     if (!made) return
-    notice.say(`${made.label} is on the shelf.`, () => void takeBottleBack(made.id))
+    notice.say(`${made.label} is on the shelf.`, () => takeBottleBack(made.id))
     await router.push({ name: 'shelf', params: { bottleId: made.id } })
   } catch (error) {
     notice.refuse(error, 'putting it on the shelf')

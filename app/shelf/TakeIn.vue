@@ -118,7 +118,7 @@ async function save(): Promise<void> {
       ...(paid !== null && paid !== undefined && { price: paid }),
       madeAt: Date.now(),
     })
-    notice.say(`${written} is on the shelf.`, () => void takeBottleBack(id))
+    notice.say(`${written} is on the shelf.`, () => takeBottleBack(id))
     await router.push({ name: 'shelf', params: { bottleId: id } })
   } catch (error) {
     notice.refuse(error, 'taking it in')

@@ -64,9 +64,8 @@ async function add(): Promise<void> {
       // Nothing chosen means not known, which is not the same as nothing in it.
       contents: contents.value.length ? contents.value : undefined,
     })
-    notice.say(
-      `${formatQuantity(value, 'volume')} into the waste jar: ${jarName.value}.`,
-      () => void takeWasteBack(id),
+    notice.say(`${formatQuantity(value, 'volume')} into the waste jar: ${jarName.value}.`, () =>
+      takeWasteBack(id),
     )
     what.value = amount.value = ''
     holds.value = []

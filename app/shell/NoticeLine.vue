@@ -8,10 +8,6 @@ function again(): void {
   notice.clear()
   current?.again?.()
 }
-function takeBack(): void {
-  notice.current?.undo?.()
-  notice.clear()
-}
 </script>
 
 <template>
@@ -25,7 +21,7 @@ function takeBack(): void {
         <strong v-if="notice.current.tone === 'refused'">Not done.</strong>
         {{ notice.current.text }} {{ notice.current.remedy }}
       </p>
-      <button v-if="notice.current.undo" type="button" @click="takeBack">Undo</button>
+      <button v-if="notice.current.undo" type="button" @click="notice.undo()">Undo</button>
       <button v-if="notice.current.again" type="button" @click="again">Try again</button>
       <button type="button" aria-label="Close this line" @click="notice.clear">Close</button>
     </div>

@@ -7,7 +7,7 @@ export interface Notice {
   text: string
   remedy: string
   tone: 'said' | 'refused'
-  undo?: () => void
+  undo?: () => unknown
   /** Does once more what was refused, as it was meant then. */
   again?: () => void
 }
@@ -28,10 +28,20 @@ export const useNotice = defineStore('notice', () => {
   function clear(): void {
     current.value = null
   }
-  const say = (text: string, undo?: () => void) => show({ text, remedy: '', tone: 'said', undo })
+  const say = (text: string, undo?: () => unknown) => show({ text, remedy: '', tone: 'said', undo })
   const refuse = (thrown: unknown, doing: string, again?: () => void) => {
     const { problem, remedy } = refusalOf(storageFault(thrown) ?? thrown, doing)
     show({ text: problem, remedy, tone: 'refused', again })
   }
-  return { current, say, refuse, clear }
+  /** Undoes what the notice offers to undo; an undo that fails says so. */
+  async function undo(): Promise<void> {
+    const act = current.value?.undo
+    clear()
+    try {
+      await act?.()
+    } catch (error) {
+      refuse(error, 'undo')
+    }
+  }
+  return { current, say, refuse, clear, undo }
 })

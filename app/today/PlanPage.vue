@@ -130,7 +130,7 @@ onUnmounted(cancel)
 async function work(): Promise<void> {
   if (!made.value) return
   const id = await plans.keep(made.value.wish, made.value.plan)
-  notice.say(`Planned until ${momentSaid(made.value.plan.endsAt, now.now)}.`, () => void plans.takeBack(id))
+  notice.say(`Planned until ${momentSaid(made.value.plan.endsAt, now.now)}.`, () => plans.takeBack(id))
   void router.push({ name: 'today' })
 }
 const next = () => (made.value ? work() : planning.value ? cancel() : make())
@@ -150,7 +150,7 @@ async function fromOneGlass(sheets: readonly { id: string; number: number }[]): 
   const ids = sheets.map((sheet) => sheet.id)
   await shareGlass(ids)
   made.value = null
-  notice.say(`Sheets ${numbersOf(sheets)} are coated from one glass.`, () => void partGlass(ids))
+  notice.say(`Sheets ${numbersOf(sheets)} are coated from one glass.`, () => partGlass(ids))
 }
 const numbersOf = (sheets: readonly { number: number }[]) => sheets.map((sheet) => sheet.number).join(', ')
 useMarginNotes(() => [

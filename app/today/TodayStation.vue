@@ -85,7 +85,7 @@ async function replan(pins?: readonly Pin[], moved?: { sheetId: string; stepId: 
     const answer = await plans.look(wish, plans.QUICK, moved).answer
     if (answer.kind === 'made') {
       const id = await plans.keep(wish, answer.plan)
-      notice.say(`Planned again: over by ${timeOfDay(answer.plan.endsAt)}.`, () => void plans.takeBack(id))
+      notice.say(`Planned again: over by ${timeOfDay(answer.plan.endsAt)}.`, () => plans.takeBack(id))
     } else if (answer.kind === 'notMoved')
       notice.refuse(
         new CoreError({ code: 'not-moved', field: 'plan', ...refusalLine(answer.why, numbered, now.now) }),

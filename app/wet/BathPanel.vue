@@ -152,10 +152,7 @@ async function fill(): Promise<void> {
       manner: manner.value === 'oneShot' ? 'oneShot' : 'reused',
       ...fromBottle.value,
     })
-    notice.say(
-      `${held.name}: ${formatQuantity(millilitres, 'volume')} in the tray.`,
-      () => void takeFillBack(id),
-    )
+    notice.say(`${held.name}: ${formatQuantity(millilitres, 'volume')} in the tray.`, () => takeFillBack(id))
   })
 }
 async function add(): Promise<void> {
@@ -165,9 +162,8 @@ async function add(): Promise<void> {
     const millilitres = readVolume(addition.value, 'addition')
     checkLeft(millilitres)
     await replenish(held, millilitres, bottleId.value || undefined)
-    notice.say(
-      `${held.name}: ${formatQuantity(millilitres, 'volume')} added.`,
-      () => void takeReplenishBack(held.id),
+    notice.say(`${held.name}: ${formatQuantity(millilitres, 'volume')} added.`, () =>
+      takeReplenishBack(held.id),
     )
   })
 }
@@ -192,7 +188,7 @@ async function pourAway(): Promise<void> {
     const wasteId = await discardBath(what)
     notice.say(
       `${held.name} into the waste jar: ${jarName.value}.${next ? ' The second bath moves up; fill a fresh one behind it.' : ''}`,
-      () => void takeDiscardBack(what, wasteId),
+      () => takeDiscardBack(what, wasteId),
     )
   })
 }

@@ -127,7 +127,7 @@ async function keepWater(): Promise<void> {
   const amount = Math.round(trayVolume(inHand.value.sheet, 15).value / 50) * 50
   const { name, contents, wasteClass } = kept.value
   const id = await addWaste({ wasteClass, amount, unit: 'ml', what: name, contents })
-  notice.say(`${amount} ml into the waste jar: ${jarName.value}.`, () => void takeWasteBack(id))
+  notice.say(`${amount} ml into the waste jar: ${jarName.value}.`, () => takeWasteBack(id))
 }
 const goToOther = () => other.value && choose(other.value.sheet.id)
 

@@ -37,11 +37,6 @@ export const ARCHIVE_SCHEMAS = {
   'event.json': SheetEvent,
 } as const
 
-/** Schema of one record of each kind. */
-export const RECORD_SCHEMAS = Object.fromEntries(
-  Object.entries(Holdings.shape).map(([kind, list]) => [kind, list.element]),
-) as unknown as Readonly<Record<keyof Holdings, z.ZodType>>
-
 /** Pixels of one photograph: the file as it was added, and a small one for lists. */
 export interface PhotoPixels {
   original: Uint8Array

@@ -8,7 +8,6 @@ import {
   isPicture,
   missing,
   photoPath,
-  RECORD_SCHEMAS,
   refuse,
   sumsOf,
   thumbnailPath,
@@ -18,7 +17,7 @@ import { looseEnds } from './looseEnds'
 import { lookThroughLogs, type LogLook, type WrongLine } from './logReading'
 import { linesOf, logsBySheet } from './logs'
 import { checkVersion, migrate } from './migrations'
-import { emptyHoldings, type Holdings } from './records'
+import { emptyHoldings, RECORD_SCHEMAS, type Holdings } from './records'
 
 /** An archive whose files are exactly those that its list names. What they hold is not looked at yet. */
 export interface OpenArchive {

@@ -1,5 +1,5 @@
 import { emptyRun, type RunState } from '../process/run'
-import { RECORD_SCHEMAS } from './archive'
+import { RECORD_SCHEMAS } from './records'
 import type { LogLook, WrongLine } from './logReading'
 import { looseEnds } from './looseEnds'
 import { KINDS } from './merge'

@@ -230,6 +230,11 @@ export const Holdings = z.strictObject({
   diagnoses: z.array(Diagnosis),
 })
 
+/** Schema of one record of each kind. */
+export const RECORD_SCHEMAS = Object.fromEntries(
+  Object.entries(Holdings.shape).map(([kind, list]) => [kind, list.element]),
+) as unknown as Readonly<Record<keyof Holdings, z.ZodType>>
+
 /** A workroom with nothing in it. */
 export const emptyRecords = (): WorkroomRecords => ({ ...emptyHoldings(), events: [] })
 
