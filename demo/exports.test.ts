@@ -56,6 +56,12 @@ describe('tables for a spreadsheet', () => {
     expect(data[0]?.title).toBe('\'=HYPERLINK("http://x")')
     expect(data[0]?.subject).toBe("'@cmd")
   })
+
+  it('quote a formula that begins like a negative number, and leave the number alone', () => {
+    const titled = (title: string) => all.map((one) => ({ ...one, sheet: { ...one.sheet, title } }))
+    expect(parse(printsCsv(titled('-1+cmd|x'))).data[0]?.title).toBe("'-1+cmd|x")
+    expect(parse(printsCsv(titled('-12.5'))).data[0]?.title).toBe('-12.5')
+  })
 })
 
 describe('a passport', () => {

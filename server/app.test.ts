@@ -79,7 +79,8 @@ describe('the server', () => {
 
   it('does not answer a missing asset with the page, nor a climbing path with a file', async () => {
     await withServer(false, async (address) => {
-      expect((await fetch(`${address}/assets/none.js`)).status).toBe(404)
+      const missing = await fetch(`${address}/assets/none.js`)
+      expect([missing.status, await missing.text()]).toEqual([404, 'There is no such file here.'])
       expect(await (await fetch(`${address}/..%2f..%2f..%2fetc%2fpasswd`)).text()).not.toContain('root:')
     })
   })

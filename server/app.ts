@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import express, { type Express, type Request, type Response } from 'express'
+import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import helmet from 'helmet'
 import { demoArchive } from './demoArchive'
 import { readDemoPictures } from './demoPictures'
@@ -66,10 +66,13 @@ export function createServer({
   })
 
   if (demoFolder) {
-    const pictures = readDemoPictures(demoFolder)
+    // Without its pictures there is no demo, but the workroom of one's own works on.
+    const pictures = readDemoPictures(demoFolder).catch(() => null)
     app.get('/demo/workroom.zip', async (_request, response) => {
       response.setHeader('Cache-Control', 'no-store')
-      response.type('application/zip').send(Buffer.from(demoArchive(await pictures, Date.now())))
+      const drawn = await pictures
+      if (drawn) response.type('application/zip').send(Buffer.from(demoArchive(drawn, Date.now())))
+      else response.status(503).type('text').send('The demo has not been drawn. Run npm run demo once.')
     })
   }
 
@@ -90,5 +93,14 @@ export function createServer({
   app.get('/index.html', sendPage)
   app.use(express.static(appFolder, { index: false, setHeaders: freshWorker }))
   app.get('/{*path}', sendPage)
+  // Neither a trace nor a path of this machine goes out with an error.
+  app.use((error: { status?: number }, _request: Request, response: Response, next: NextFunction) => {
+    if (response.headersSent) return next(error)
+    const status = error.status && error.status >= 400 && error.status < 500 ? error.status : 500
+    response
+      .status(status)
+      .type('text')
+      .send(status === 404 ? 'There is no such file here.' : 'This could not be answered.')
+  })
   return app
 }

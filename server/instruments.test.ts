@@ -128,4 +128,30 @@ describe('the instruments of the server', () => {
     expect(await next.heard(1)).toHaveLength(1)
     next.socket.close()
   })
+
+  it('hang up on whoever asks and never reads', async () => {
+    const socket = connect(Number(address.split(':')[1]), '127.0.0.1')
+    await new Promise((resolve) => socket.once('connect', resolve))
+    socket.write(
+      `GET /instruments/uv-meter HTTP/1.1\r\nHost: ${address}\r\nUpgrade: websocket\r\nConnection: Upgrade\r\nSec-WebSocket-Version: 13\r\nSec-WebSocket-Key: AAAAAAAAAAAAAAAAAAAAAA==\r\n\r\n`,
+    )
+    await new Promise((resolve) => socket.once('data', resolve))
+    socket.pause()
+    // One masked frame of 4000 bytes of questions, again and again; the mask is all zeros.
+    const questions = Buffer.from('*IDN?\n'.repeat(660))
+    const head = Buffer.from([0x81, 0xfe, questions.length >> 8, questions.length & 255, 0, 0, 0, 0])
+    const isGone = new Promise<boolean>((resolve) => {
+      socket.once('error', () => resolve(true))
+      socket.once('close', () => resolve(true))
+    })
+    let asked = 0
+    const ask = setInterval(() => {
+      for (let n = 0; n < 40 && !socket.destroyed; n++) socket.write(Buffer.concat([head, questions]))
+      // What is left in the line has to be let through for the end to be seen.
+      if (++asked > 20) socket.resume()
+    }, 10)
+    expect(await isGone).toBe(true)
+    clearInterval(ask)
+    socket.destroy()
+  })
 })

@@ -16,6 +16,9 @@ const PATH = /^\/instruments\/([a-z-]+)$/
 /** A line is short; what is longer than this is no talk of ours. */
 const LONGEST_MESSAGE = 4096
 
+/** Bytes of answers that a client may leave unread before it is hung up on. */
+const MOST_UNREAD = 256 * 1024
+
 /**
  * Adds the simulated instruments to a server: a WebSocket each, that carries the line protocol of docs/instruments.md.
  * They share one bench, so that the meter sees the lamp that the exposure unit lights.
@@ -63,6 +66,8 @@ function serve(client: WebSocket, device: ReturnType<typeof virtualInstrument>, 
 
   function send(lines: readonly string[] | null): void {
     if (lines === null) client.terminate()
+    // Whoever asks and never reads would have every answer kept for it.
+    else if (client.bufferedAmount > MOST_UNREAD) client.terminate()
     else for (const line of lines) client.send(`${line}\n`)
   }
   /** Keeps the beat at the pace that the device was last told. */

@@ -13,7 +13,7 @@ import type { SheetEvent } from '../record/event'
  * @see OWASP, CSV injection; common practice
  */
 const harmless = (cell: string): string =>
-  /^[=+\-@\t\r]/.test(cell) && !/^-?\d/.test(cell) ? `'${cell}` : cell
+  /^[=+\-@\t\r]/.test(cell) && !/^[+-]?\d+(?:[.,]\d+)?(?:e[+-]?\d+)?$/.test(cell) ? `'${cell}` : cell
 
 const csv = (fields: readonly string[], rows: readonly (readonly (string | number | null)[])[]): string =>
   Papa.unparse(

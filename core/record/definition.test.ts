@@ -74,6 +74,8 @@ describe('a process definition', () => {
 
   it.each<[string, (definition: ProcessDefinition) => void, string]>([
     ['an id with a blank', (d) => set(d, 'id', 'my process'), 'id'],
+    ['an id every object answers to', (d) => set(d, 'id', 'constructor'), 'id'],
+    ['a step every object answers to', (d) => set(d.steps[0], 'id', 'toString'), 'steps.0.id'],
     ['a version of nothing', (d) => set(d, 'version', 0), 'version'],
     ['a mark of its own', (d) => set(d, 'mark', 'teal'), 'mark'],
     ['a mix of nothing', (d) => set(d.mixes[0], 'parts', []), 'mixes.0.parts'],
