@@ -203,7 +203,7 @@ useMarginNotes(() => [
         :label="choice.name"
         :options="choice.options"
       />
-      <ChoiceRow v-model="draft.light" label="Light" :options="lightOptions" />
+      <ChoiceRow v-model="draft.light" label="Light" :options="lightOptions" :fault="faults.light" />
       <ChoiceRow
         v-if="toolOptions.length > 1"
         v-model="draft.tool"

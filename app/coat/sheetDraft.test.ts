@@ -124,17 +124,19 @@ describe('readDraft', () => {
   })
 
   it('gives the same sheet again from its own draft', () => {
+    const box = { id: uuid(2), name: 'The box', kind: 'uvBox' as const, note: '', changedAt: T0 }
+    const shelf = room({ lights: [box] })
+    const planned = { ...sheet, lightId: box.id }
     const again = readDraft(
       classicCyanotype,
-      { ...draftOf(sheet, room(), '8 x 10 in'), choices: sheet.choices },
-      room(),
+      { ...draftOf(planned, shelf, '8 x 10 in'), choices: sheet.choices },
+      shelf,
     )
     expect(again.read?.sheet).toEqual({
-      ...sheet,
+      ...planned,
       id: undefined,
       number: undefined,
       createdAt: undefined,
-      lightId: expect.any(String),
     })
   })
 })
@@ -228,6 +230,32 @@ describe('an exposure that follows from a base exposure', () => {
   })
 })
 
+describe('a sheet whose light is not in this workroom', () => {
+  const sheet = {
+    ...read({}).read!.sheet,
+    lightId: 'b1e0a1de-0000-4000-8000-0000000000ff',
+    id: uuid(1),
+    number: 1,
+    createdAt: T0,
+  }
+
+  it('comes back into the form with no light chosen, and makes no light of its identity', () => {
+    const draft = draftOf(sheet, room(), '8 x 10 in')
+    expect(draft.light).toBe('')
+    const { read: got, faults } = readDraft(classicCyanotype, { ...draft, exposure: '' }, room())
+    expect(got).toBeNull()
+    expect(faults.light?.remedy).toMatch(/choose the light/i)
+  })
+
+  it('says so where the identity stands in the field all the same', () => {
+    const draft = { ...draftOf(sheet, room(), '8 x 10 in'), light: sheet.lightId }
+    expect(readDraft(classicCyanotype, draft, room())).toMatchObject({
+      read: null,
+      faults: { light: { field: 'light' } },
+    })
+  })
+})
+
 describe('a test strip', () => {
   const strip = { firstSeconds: 60, lastSeconds: 960, count: 9, spacing: 'ratio', card: 'covers' } as const
 
@@ -242,7 +270,7 @@ describe('a test strip', () => {
     const sheet = read({ strip, exposure: '16 min' }).read!.sheet
     const again = draftOf(
       { ...sheet, id: uuid(1), number: 1, createdAt: T0 },
-      { papers: [], bottles: [] },
+      { papers: [], bottles: [], lights: [] },
       '8 x 10 in',
     )
     expect(again.strip).toEqual(strip)

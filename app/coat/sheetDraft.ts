@@ -6,8 +6,9 @@ import { firstExposure, schoolStocks, startingChoices } from '@core/process/plan
 import { formatSpan } from '@core/quantity/format'
 import { parseQuantity, parseRatio } from '@core/quantity/parse'
 import { parseSize } from '@core/quantity/size'
-import type { LightKind, MixDefinition, ProcessDefinition, ToolName } from '@core/record/definition'
-import type { Light, Sheet } from '@core/record/records'
+import type { MixDefinition, ProcessDefinition, ToolName } from '@core/record/definition'
+import type { Sheet } from '@core/record/records'
+import { Light } from '@core/record/light'
 import { Bottle, Paper } from '@core/record/records'
 
 /** What is typed while a sheet is planned; every field a text until it is read. */
@@ -25,7 +26,7 @@ export interface SheetDraft {
   paperName: string
   paperWeight: string
   choices: Record<string, string>
-  /** Id of a light that is known here, or the kind of one that is not. */
+  /** Id of a light that is known here, or the kind of one that is not; empty where none is chosen. */
   light: string
   exposure: string
   /** Label of the bottle for each component; empty for none. */
@@ -106,17 +107,19 @@ export function readDraft(
       : room.dropsPerMillilitre,
   )
   const paper = attempt('paperWeight', () => readPaper(draft, room))
-  const light = readLight(definition, draft, room)
-  const exposure = attempt('exposure', () =>
-    draft.exposure.trim()
-      ? positiveTime(draft.exposure)
-      : (room.fromBase?.seconds ??
-        firstExposure(definition, {
-          kind: light.kind,
-          choices: draft.choices,
-          usualSeconds: light.usualSeconds,
-        }).value),
-  )
+  const light = attempt('light', () => readLight(definition, draft, room))
+  const exposure =
+    light &&
+    attempt('exposure', () =>
+      draft.exposure.trim()
+        ? positiveTime(draft.exposure)
+        : (room.fromBase?.seconds ??
+          firstExposure(definition, {
+            kind: light.kind,
+            choices: draft.choices,
+            usualSeconds: light.usualSeconds,
+          }).value),
+    )
   /** A time that was typed is a time; one that follows from a base exposure is a dose. */
   const dose = draft.exposure.trim() || draft.strip ? undefined : room.fromBase?.millijoulesPerCm2
   const bottles = readBottles(definition, draft, room)
@@ -129,6 +132,7 @@ export function readDraft(
     coverage === null ||
     dropper === null ||
     !paper ||
+    !light ||
     exposure === null
   )
     return { read: null, faults }
@@ -173,7 +177,7 @@ export function readDraft(
 /** The draft that would give this sheet again: for changing a plan, and for the next sheet of a row. */
 export function draftOf(
   sheet: Omit<Sheet, 'id' | 'number' | 'createdAt' | 'changedAt'> & Partial<Sheet>,
-  room: Pick<DraftRoom, 'papers' | 'bottles'>,
+  room: Pick<DraftRoom, 'papers' | 'bottles' | 'lights'>,
   size: string,
 ): SheetDraft {
   const paper = room.papers.find((one) => one.id === sheet.paperId)
@@ -193,7 +197,7 @@ export function draftOf(
     paperName: paper?.name ?? '',
     paperWeight: paper?.gramsPerM2 ? String(paper.gramsPerM2) : '',
     choices: { ...sheet.choices },
-    light: sheet.lightId ?? 'uvBox',
+    light: room.lights.find((one) => one.id === sheet.lightId)?.id ?? '',
     exposure: formatSpan(sheet.exposureSeconds),
     bottles: Object.fromEntries(labels),
     ratios: Object.fromEntries(Object.entries(sheet.parts).map(([mix, parts]) => [mix, parts.join(' : ')])),
@@ -226,7 +230,13 @@ function readPaper(draft: SheetDraft, room: DraftRoom): { record: Paper | null }
 function readLight(definition: ProcessDefinition, draft: SheetDraft, room: DraftRoom): Light {
   const known = room.lights.find((one) => one.id === draft.light)
   if (known) return known
-  const kind = draft.light as LightKind
+  const { data: kind } = Light.shape.kind.safeParse(draft.light)
+  if (!kind)
+    throw wrong(
+      'light',
+      'The light of this sheet is not in this workroom.',
+      'Choose the light that it is exposed under.',
+    )
   const name = definition.lights.find((one) => one.kind === kind)?.name ?? 'Light'
   const sameName = room.lights.find((one) => one.kind === kind && one.name === name)
   return sameName ?? { id: room.newId(), name, kind, note: '', changedAt: room.now }

@@ -68,10 +68,12 @@ export function useSheetForm() {
   const dropper = useDropper()
   const isTried = ref(false)
 
+  const firstLight = () => definition.value.lights[0]?.kind ?? 'uvBox'
   /** The next sheet starts from the last one: same paper, bottles and light, another picture. */
   function firstDraft(): SheetDraft {
     const strip = stripOf(route.query.strip)
-    const draft = draftFromLast()
+    const last = draftFromLast()
+    const draft = { ...last, light: last.light || firstLight() }
     return strip ? { ...draft, title: 'Test strip', strip, exposure: formatSpan(strip.lastSeconds) } : draft
   }
   function draftFromLast(): SheetDraft {
@@ -106,8 +108,7 @@ export function useSheetForm() {
   }
   watch(processId, () => {
     Object.assign(draft.value, ofProcess(definition.value))
-    if (!definition.value.lights.some((one) => one.kind === lightKind.value))
-      draft.value.light = definition.value.lights[0]?.kind ?? 'uvBox'
+    if (!definition.value.lights.some((one) => one.kind === lightKind.value)) draft.value.light = firstLight()
   })
 
   /** One's own base exposure for what is chosen, as its light burns now. */

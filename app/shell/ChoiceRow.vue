@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import type { Refusal } from '@core/errors'
 import { useId } from 'vue'
 
 /** A question with a few answers in words, one of them chosen. */
-defineProps<{ label: string; options: readonly { id: string; name: string }[] }>()
+defineProps<{ label: string; options: readonly { id: string; name: string }[]; fault?: Refusal }>()
 const chosen = defineModel<string | undefined>({ required: true })
 const id = useId()
 </script>
@@ -14,6 +15,7 @@ const id = useId()
       <input v-model="chosen" type="radio" :name="id" :value="option.id" />
       {{ option.name }}
     </label>
+    <p v-if="fault" class="ChoiceRow-fault">{{ fault.problem }} {{ fault.remedy }}</p>
   </fieldset>
 </template>
 
@@ -62,5 +64,11 @@ label:focus-within {
 input {
   position: absolute;
   opacity: 0;
+}
+
+.ChoiceRow-fault {
+  flex-basis: 100%;
+  color: var(--es-ember);
+  font-size: 13px;
 }
 </style>
