@@ -19,7 +19,7 @@ import { usePreferences } from './shell/preferences.store'
 const app = createApp(App).use(createPinia()).use(router)
 usePreferences() // chooses the palette before anything is drawn
 app.config.errorHandler = (error) => useNotice().refuse(error, 'this screen')
-// A write that nobody waited for still says when it failed.
+// A failed write is shown even where the code did not wait for the write.
 addEventListener('unhandledrejection', (event) => useNotice().refuse(event.reason, 'this'))
 app.mount('#app')
 

@@ -150,14 +150,14 @@ export const useLights = defineStore('lights', () => {
     return course
   }
 
-  /** The light at a frame now: as a meter reads it, else as it is expected; `null` where nobody knows. */
+  /** The light at a frame now: as a meter reads it, else as it is expected; `null` where neither says. */
   function lightNow(lightId: string | undefined): { milliwattsPerCm2: number; by: 'meter' | 'model' } | null {
     if (instruments.irradiance && isUnderMeter(lightId))
       return { milliwattsPerCm2: instruments.irradiance.value, by: 'meter' }
     const expected = expectedNow(lightId)
     return expected === null ? null : { milliwattsPerCm2: expected, by: 'model' }
   }
-  /** What a light should give now, by its ledger or the model of the sun; `null` where nobody knows. */
+  /** What a light should give now, by its ledger or the model of the sun; `null` where neither says. */
   function expectedNow(lightId: string | undefined): number | null {
     const told = history(lightId)
     const expected = told && expectedLight(told, now.now)

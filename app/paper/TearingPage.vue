@@ -115,9 +115,7 @@ async function write(): Promise<void> {
       side: side.value.trim() || paper.value?.side || '',
     }))
     const back = await writePieces(paper.value.id, pieces)
-    notice.say(`${pieces.length} pieces in the drawer, ${pieces[0]?.label} to ${pieces.at(-1)?.label}.`, () =>
-      back(),
-    )
+    notice.say(`${pieces.length} pieces in the drawer, ${pieces[0]?.label} to ${pieces.at(-1)?.label}.`, back)
     await router.push({ name: 'paper', params: { paperId: paper.value.id } })
   } catch (error) {
     notice.refuse(error, 'writing the pieces down')

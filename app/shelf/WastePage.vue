@@ -14,7 +14,6 @@ import { useMarginNotes } from '../shell/margin.store'
 import { dayOf } from '../shell/moments'
 import { useNotice } from '../shell/notice.store'
 import SelectField from '../shell/SelectField.vue'
-import SelectManyField from '../shell/SelectManyField.vue'
 import TextField from '../shell/TextField.vue'
 import { addWaste, handOver, takeWasteBack } from './shelfActions'
 import { usePour } from './usePour'
@@ -108,12 +107,13 @@ useMarginNotes(() => [
     </header>
     <div class="WastePage-row">
       <TextField v-model="what" label="What" placeholder="first wash water" />
-      <SelectManyField
+      <SelectField
         v-model="holds"
         label="Contents"
         :options="substanceOptions"
         placeholder="silver nitrate, …"
         hint="everything in it, as far as you know"
+        clearable
       />
       <TextField v-model="amount" label="How much" placeholder="250 ml" :fault="fault" />
       <SelectField v-model="wasteClass" label="Waste jar" :options="classOptions" />

@@ -1,9 +1,9 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="Chosen extends string | string[]">
 import { ElSelectV2 } from 'element-plus'
 import 'element-plus/es/components/select-v2/style/css'
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
 
-/** One of many, found by typing: long lists are drawn only as far as they are seen. */
+/** One of many, or any number where the model is a list; found by typing. Long lists are drawn only as far as they are seen. */
 defineProps<{
   label: string
   options: readonly { id: string; name: string }[]
@@ -11,7 +11,8 @@ defineProps<{
   placeholder?: string
   clearable?: boolean
 }>()
-const chosen = defineModel<string>({ required: true })
+const chosen = defineModel<Chosen>({ required: true })
+const isMany = computed(() => Array.isArray(chosen.value))
 const id = useId()
 </script>
 
@@ -27,8 +28,9 @@ const id = useId()
       :clearable="clearable"
       :aria-label="label"
       :item-height="40"
+      :multiple="isMany"
+      :value-on-clear="isMany ? undefined : ''"
       filterable
-      value-on-clear=""
     />
     <p class="es-quiet">{{ hint }}</p>
   </div>

@@ -86,7 +86,7 @@ export function parseQuantity(text: string, dimension: Dimension, options: Parse
     previous = unit
   }
   if (sum < 0 && !MAY_BE_NEGATIVE.has(dimension))
-    throw refusal('negative', dimension, options, `${NAME_OF[dimension]} cannot be below nothing.`, plain)
+    throw refusal('negative', dimension, options, `${NAME_OF[dimension]} cannot be below zero.`, plain)
   const bounds = BOUNDS[dimension]
   if (bounds && (sum < bounds[0] || sum > bounds[1]))
     throw refusal(
