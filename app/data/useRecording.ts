@@ -19,7 +19,7 @@ export function useRecording(sheetId: () => string | null) {
   async function write(id: string, happening: Happening, at: number, said?: string): Promise<boolean> {
     try {
       await append(id, happening, at)
-      if (said) notice.say(said, () => takeBack())
+      if (said) notice.say(said, takeBack)
       return true
     } catch (error) {
       const again = storageFault(error) ? () => void write(id, happening, at, said) : undefined

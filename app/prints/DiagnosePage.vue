@@ -48,7 +48,7 @@ const testSheet = computed(() => {
 async function done(work: Promise<() => Promise<void>>, said: string): Promise<void> {
   try {
     const back = await work
-    notice.say(said, () => back())
+    notice.say(said, back)
   } catch (error) {
     notice.refuse(error, 'the diagnosis')
   }

@@ -70,7 +70,7 @@ async function write(): Promise<void> {
       subject: subject.value.trim(),
       edition: place,
     })
-    notice.say('Written down.', () => back())
+    notice.say('Written down.', back)
     emit('close')
   } catch (error) {
     notice.refuse(error, 'the title')
