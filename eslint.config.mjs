@@ -39,7 +39,7 @@ export default tseslint.config(
   },
   wall(
     ['core/**'],
-    '^(?!\\.{1,2}/(?!.*\\.\\./(app|library|server|demo|e2e)/)|@core/|zod$|fflate$|papaparse$|@noble/hashes/)',
+    '^(?!\\.{1,2}/(?!.*\\.\\./(app|library|server|demo|e2e)/)|@core/|zod$|fflate$|papaparse$|uuid$|@noble/hashes/)',
     'core imports core and pure libraries only',
   ),
   wall(

@@ -11,10 +11,12 @@ import './styles/element.css'
 import App from './App.vue'
 import { isDemoStale, loadDemoOnce } from './data/demo'
 import { useStorage } from './data/persistence'
+import { repairOnce } from './data/repairOnce'
 import { fetchPagesAhead, router } from './router'
 import { useNotice } from './shell/notice.store'
 import { useUpdate } from './shell/update.store'
 import { usePreferences } from './shell/preferences.store'
+import { repairedSaid } from './workroom/backupWords'
 
 const app = createApp(App).use(createPinia()).use(router)
 usePreferences() // chooses the palette before anything is drawn
@@ -33,6 +35,10 @@ storage
       useNotice().say(
         'This demo was laid out a while ago and its clocks have run out. Start it afresh under Workroom.',
       )
+  })
+  .then(repairOnce)
+  .then((notes) => {
+    if (notes.length) useNotice().say(`From an earlier version: ${repairedSaid(notes)}`)
   })
   .catch((error: unknown) => useNotice().refuse(error, 'opening the workroom'))
 void storage

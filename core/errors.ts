@@ -1,3 +1,6 @@
+import { z } from 'zod'
+import { refusalOfIssue } from './schemaWords'
+
 /** What a refusal says: the kind of fault, which field it concerns, what is wrong, and what would do. */
 export interface Refusal {
   /** Stable name of the kind of fault, for code and tests. */
@@ -35,11 +38,13 @@ export class CoreError extends Error {
  */
 export function refusalOf(thrown: unknown, field: string): Refusal {
   if (thrown instanceof CoreError) return thrown.refusal
+  const issue = thrown instanceof z.ZodError ? thrown.issues[0] : undefined
+  if (issue) return refusalOfIssue(issue, field)
   const detail = thrown instanceof Error ? thrown.message : String(thrown)
   return {
     code: 'unexpected',
     field,
-    problem: `Something unforeseen stopped this: ${detail}.`,
-    remedy: 'Nothing was changed; try once more.',
+    problem: `This did not work: ${detail}.`,
+    remedy: 'Nothing was changed. Try again.',
   }
 }

@@ -79,18 +79,18 @@ test('what is stored is looked through: a picture that is gone and a list that l
   page,
 }) => {
   await open(page, `${DEMO_ADDRESS}/workroom`)
-  await page.getByRole('button', { name: 'Look through everything' }).click()
-  await expect(page.getByText(/looked at: all as they were written/)).toBeVisible()
+  await page.getByRole('button', { name: 'Check stored data' }).click()
+  await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
   const exported = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export everything' }).click()
   const archive = await (await exported).path()
   await inStorage(page, 'standingBundles', 'bend')
   await inStorage(page, 'packs', 'lose')
-  await page.getByRole('button', { name: 'Look through everything' }).click()
-  await expect(page.getByText('2 things are not as written')).toBeVisible()
+  await page.getByRole('button', { name: 'Check stored data' }).click()
+  await expect(page.getByText('2 faults')).toBeVisible()
   await expect(page.getByText('The picture of a photograph is gone.')).toBeVisible()
-  await page.getByRole('button', { name: 'Make lists anew from the logs' }).click()
-  await expect(page.getByText('One thing is not as written')).toBeVisible()
+  await page.getByRole('button', { name: 'Repair' }).click()
+  await expect(page.getByText('One fault')).toBeVisible()
   // A safe copy can be made all the same, and says what it lacks.
   await page.getByRole('button', { name: 'Export everything' }).click()
   await expect(page.getByText(/One photograph has no picture any more/)).toBeVisible()
@@ -101,8 +101,8 @@ test('what is stored is looked through: a picture that is gone and a list that l
   await expect(report).toContainText('A picture that is missing or damaged here comes with it.')
   await report.getByRole('button', { name: 'Import', exact: true }).click()
   await expect(page.getByText('Imported.')).toBeVisible()
-  await page.getByRole('button', { name: 'Look through everything' }).click()
-  await expect(page.getByText(/looked at: all as they were written/)).toBeVisible()
+  await page.getByRole('button', { name: 'Check stored data' }).click()
+  await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
 
   const tables = [page.waitForEvent('download'), page.waitForEvent('download')]
   await page.getByRole('button', { name: 'Tables for a spreadsheet' }).click()
@@ -119,7 +119,7 @@ test('files that the browser has lost: named, the rest exported, and all of it b
     await open(page, `${DEMO_ADDRESS}/workroom`)
     return { context, page }
   }
-  const lookThrough = (page: Page) => page.getByRole('button', { name: 'Look through everything' }).click()
+  const lookThrough = (page: Page) => page.getByRole('button', { name: 'Check stored data' }).click()
   try {
     const first = await start()
     await expect(first.page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveCount(
@@ -144,7 +144,7 @@ test('files that the browser has lost: named, the rest exported, and all of it b
     await expect(page.getByText('The log of sheet 22 is gone.')).toBeVisible()
     await expect(page.getByText('The picture of a photograph is gone.').first()).toBeVisible()
     await page.getByRole('button', { name: 'Export everything' }).click()
-    await expect(page.getByText(/25 logs are lost and not in it: keep the last archive too/)).toBeVisible()
+    await expect(page.getByText(/25 logs are lost and not in it: keep your last backup too/)).toBeVisible()
     await page
       .getByLabel('Archive file')
       .setInputFiles({ name: 'archive.zip', mimeType: 'application/zip', buffer: archive })
@@ -154,7 +154,7 @@ test('files that the browser has lost: named, the rest exported, and all of it b
       .click()
     await expect(page.getByText('Imported.')).toBeVisible()
     await lookThrough(page)
-    await expect(page.getByText(/looked at: all as they were written/)).toBeVisible()
+    await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
     await context.close()
   } finally {
     rmSync(profile, { recursive: true, force: true })

@@ -122,10 +122,10 @@ export async function benchPrints(browser, address, sources) {
   })
   console.log(`  ${JSON.stringify(took)}`)
   await page.goto(`${address}/workroom`)
-  await page.getByRole('button', { name: 'Look through everything' }).waitFor({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Check stored data' }).waitFor({ timeout: 60_000 })
   await page.waitForTimeout(2000)
   took.check = await timed(async () => {
-    await page.getByRole('button', { name: 'Look through everything' }).click()
+    await page.getByRole('button', { name: 'Check stored data' }).click()
     await page.getByText(/looked at/).waitFor({ timeout: 120_000 })
   })
   await context.close()

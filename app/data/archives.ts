@@ -1,5 +1,6 @@
 import { CoreError } from '@core/errors'
 import type { Flaw } from '@core/record/integrity'
+import type { SalvageNote } from '@core/record/salvage'
 import type { ArchiveQuestion, ArchiveWord, ReadReport } from '../workers/archive.worker'
 import type { Written } from '../workers/archiveParts'
 import { startWorker } from '../workers/start'
@@ -70,6 +71,7 @@ export async function exportArchive(progress?: Progress, signal?: AbortSignal): 
   const { written } = await once({ act: 'write', name: room, at }, 'written', progress, signal)
   const name = `ember-sheet-${new Date(at).toISOString().slice(0, 10)}`
   const { length } = written.files
+  if (written.repaired.length) sayBroughtIn()
   return {
     ...written,
     files: written.files.map((file, i) => ({
@@ -131,9 +133,17 @@ export async function checkEverything(
   return { flaws, looked }
 }
 
-/** Makes anew what lists show of sheets, from their logs. */
-export const mendStandings = (sheetIds: readonly string[]) =>
-  once({ act: 'mend', sheetIds }, 'done').then(() => undefined)
+/**
+ * Repairs what is stored, or sets it aside.
+ *
+ * @param sheetIds sheets and treatments of which lists are rebuilt from their logs as well.
+ * @returns what was changed.
+ */
+export async function repairEverything(sheetIds: readonly string[] = []): Promise<SalvageNote[]> {
+  const { notes } = await once({ act: 'repair', sheetIds }, 'repaired')
+  if (notes.length) sayBroughtIn()
+  return notes
+}
 
 /** Empties the workroom. The caller has made sure that this is meant. */
 export const clearWorkroom = () => clearRecords(db)

@@ -7,6 +7,7 @@ import type { Bath } from '@core/record/bath'
 import type { Diagnosis } from '@core/record/judgement'
 import type { DayPlan } from '@core/record/plan'
 import type { RegisterCheck } from '@core/record/register'
+import type { SetAside } from '@core/record/setAside'
 import { linesOf, logsBySheet } from '@core/record/logs'
 import { migrate, MIGRATIONS } from '@core/record/migrations'
 import type {
@@ -27,13 +28,19 @@ import { recordGuard } from './recordGuard'
 import { stateEntry } from './standings'
 
 /** Goes up with every new version of the records, and whenever they are stored in another way. */
-export const STORAGE_VERSION = 7
+export const STORAGE_VERSION = 8
 
 /** What the meter read during one exposure, a stretch at a time. It serves the running clock; what it came to is in the log. */
 export interface TraceRow {
   id: string
   sheetId: string
   samples: Sample[]
+}
+
+/** Something that belongs to this browser and not to the workroom, so no archive has it. */
+export interface DeviceRow {
+  id: string
+  value: unknown
 }
 
 /** Where the pixels of one photograph lie in their pack, from which byte to which. */
@@ -99,6 +106,8 @@ export class WorkroomDb extends Dexie {
   declare registerChecks: Table<RegisterCheck, string>
   declare plans: Table<DayPlan, string>
   declare diagnoses: Table<Diagnosis, string>
+  declare setAside: Table<SetAside, string>
+  declare device: Table<DeviceRow, string>
   declare traces: Table<TraceRow, string>
   declare packs: Table<PackRow, string>
   declare logBundles: Table<BundleRow, string>
@@ -162,6 +171,7 @@ export class WorkroomDb extends Dexie {
       })
       .upgrade(toVersion6)
     this.version(7).stores({}).upgrade(toVersion7)
+    this.version(8).stores({ setAside: 'id', device: 'id' })
     this.use(recordGuard)
     this.logs = new Bundles(this.logBundles)
     this.standings = new Bundles(this.standingBundles)

@@ -1,26 +1,18 @@
 import { refusalOf, type Refusal } from '@core/errors'
-import { END_SEARCH, unpackedTotal, unpackEntry, ZipLister, type ZipEntry } from '@core/formats/zip'
 import type { Manifest } from '@core/record/archive'
-import {
-  checkSum,
-  isLog,
-  openArchive,
-  recordsIn,
-  soundLines,
-  tiedTogether,
-  type ReadWorkroom,
-} from '@core/record/archiveReading'
-import { checkLogs, checkPictures, checkRecords, type Flaw, type StoredPicture } from '@core/record/integrity'
-import type { LogLook } from '@core/record/logReading'
+import type { ReadWorkroom } from '@core/record/archiveReading'
+import { checkLogs, checkPictures, flawsOf, type Flaw, type StoredPicture } from '@core/record/integrity'
 import { planMerge, summaryOf, type MergeSummary } from '@core/record/merge'
-import { picturedIds } from '../data/pictures'
-import { inPieces } from '../data/pieces'
-import { standingsAnew } from '../data/standings'
+import type { SalvageNote } from '@core/record/salvage'
 import { calledOff, legibleContents, writeImport, type Damage } from '../data/holdings'
+import { picturedIds } from '../data/pictures'
+import { lookAtStored, repairStored } from '../data/repair'
+import { standingsAnew } from '../data/standings'
 import { WorkroomDb } from '../data/workroomDb'
+import { readArchiveFile } from './archiveFile'
 import { damageOf, eachPicture, writeParts, type Written } from './archiveParts'
 import { LogReaders } from './logReaders'
-import type { LogsAnswer, LogsQuestion } from './logs.worker'
+import { within, type Pace } from './pace'
 import { sumsOfAll } from './sums'
 
 /** Long work over a whole workroom. An archive that was read stays here until it is taken in or left. */
@@ -29,7 +21,7 @@ export type ArchiveQuestion =
   | { act: 'take'; theirs: readonly string[] }
   | { act: 'write'; name: string; at: number }
   | { act: 'check' }
-  | { act: 'mend'; sheetIds: readonly string[] }
+  | { act: 'repair'; sheetIds: readonly string[] }
   | { act: 'stop' }
 
 export type ArchiveWord =
@@ -37,6 +29,7 @@ export type ArchiveWord =
   | { word: 'read'; report: ReadReport }
   | { word: 'written'; written: Written }
   | { word: 'checked'; flaws: Flaw[]; looked: number }
+  | { word: 'repaired'; notes: SalvageNote[] }
   | { word: 'done' }
   | { word: 'refused'; refusal: Refusal }
 
@@ -48,6 +41,8 @@ export interface ReadReport {
   missing: number
   /** Photographs whose pictures are neither here nor in the archive. */
   bare: number
+  /** What in the archive was not as it was written, and what became of it. */
+  notes: SalvageNote[]
 }
 
 // The name of the worker says which workroom it is for: the demo's, or one's own.
@@ -71,143 +66,62 @@ const breathe = async () => {
   await new Promise((resolve) => setTimeout(resolve))
   pulse()
 }
-const bytesOf = async (blob: Blob) => new Uint8Array(await blob.arrayBuffer())
 
-/** Runs long work piece by piece. @param from share that is done before it. @param to share when it is done. */
-async function run<Result>(
-  work: Generator<number, Result>,
-  doing: string,
-  from: number,
-  to: number,
-): Promise<Result> {
-  let step = work.next()
-  while (!step.done) {
-    progress(from + (to - from) * step.value, doing)
-    await breathe()
-    step = work.next()
-  }
-  return step.value
-}
+const pace: Pace = { progress, pulse, breathe }
 
 async function read(file: Blob): Promise<void> {
-  const readers = new LogReaders()
-  const theirs = await wholeArchive(file, readers).finally(() => readers.leave())
+  const theirs = await withReaders((readers) => readArchiveFile(file, readers, pace))
   progress(0.95, 'comparing')
   await breathe()
   const here = await legibleContents(db)
   const have = await picturedIds(db)
   const known = new Set(here.records.photos.map((photo) => photo.id))
-  const { pixels, part } = theirs
-  const damage = await damageOf(db, here.records.photos, pixels, { progress, pulse, breathe })
+  const { pixels, part, notes } = theirs
+  const damage = await damageOf(db, here.records.photos, pixels, within(pace, 0.95, 0.99))
   held = { ...theirs, damage: { ...damage, rows: here.lost.rows } }
   for (const id of damage.spoilt) have.delete(id)
   const absent = held.records.photos.filter(({ id }) => !have.has(id))
   const missing = absent.filter(({ id }) => known.has(id) && pixels.has(id)).length
   const bare = absent.filter(({ id }) => !pixels.has(id)).length
-  say({ word: 'read', report: { summary: summaryOf(planMerge(here, held)), part, missing, bare } })
-}
-
-/** Bytes of an archive that are read at once. */
-const SLICE = 4 * 2 ** 20
-
-async function wholeArchive(file: Blob, readers: LogReaders): Promise<ReadWorkroom> {
-  const entries = new Map<string, ZipEntry>()
-  const [files, sums] = [new Map<string, Uint8Array>(), new Map<string, string>()]
-  const looks: { path: string; look: Promise<LogsAnswer> }[] = []
-  const count = unpackedTotal()
-  const arrived: [path: string, bytes: Uint8Array][] = []
-  const [head, tail] = [await bytesOf(file.slice(0, 2)), await bytesOf(file.slice(-END_SEARCH))]
-  const lookThrough = (path: string, make: () => LogsQuestion) => {
-    const look = readers.ask(make)
-    // A refusal may come before anybody waits for it.
-    look.catch(() => undefined)
-    looks.push({ path, look })
-  }
-  const lister = new ZipLister(head, tail, (path, entry) => {
-    entries.set(path, entry)
-    if (isLog(path)) {
-      // With bytes of its own, since the whole slice would go along with a part of it.
-      lookThrough(path, () => ({ path, entry: { ...entry, bytes: entry.bytes.slice() } }))
-    } else {
-      const unpacked = unpackEntry(path, entry)
-      count(unpacked.length)
-      files.set(path, unpacked)
-      arrived.push([path, unpacked])
-    }
-  })
-  const sliceAt = (at: number) => bytesOf(file.slice(at, at + SLICE))
-  // While one slice is listed and summed up, the browser reads the next, and logs are looked through beside this worker.
-  let next = sliceAt(0)
-  for (let at = 0; at < file.size; at += SLICE) {
-    const bytes = await next
-    next = sliceAt(at + SLICE)
-    lister.push(bytes, at + SLICE >= file.size)
-    for (const [path, sum] of await sumsOfAll(arrived.splice(0), pulse)) sums.set(path, sum)
-    progress((0.4 * at) / file.size, 'unpacking')
-    await breathe()
-  }
-  const open = openArchive(entries)
-  for (const [path, sum] of sums) checkSum(open, path, files.get(path)?.length ?? 0, sum)
-  const { oldLogs, ...read } = await run(recordsIn(open.manifest, files), 'looking at every record', 0.4, 0.5)
-  for (const text of oldLogs) lookThrough('records.json', () => ({ text }))
-
-  const logs: LogLook[] = []
-  let done = 0
-  for (const { path, look } of looks) {
-    const answer = await look
-    pulse()
-    count(answer.bytes)
-    if (isLog(path)) checkSum(open, path, answer.bytes, answer.sha256)
-    logs.push(...soundLines(path, answer))
-    progress(0.5 + (0.45 * ++done) / looks.length, 'looking through every log')
-  }
-  return { ...read, logs: tiedTogether(read.records, logs), part: open.manifest.part }
+  say({ word: 'read', report: { summary: summaryOf(planMerge(here, held)), part, missing, bare, notes } })
 }
 
 async function check(): Promise<void> {
-  progress(0, 'reading')
-  const { records, logs, standings, lost } = await legibleContents(db)
+  const { contents, sound, notes } = await withReaders((readers) =>
+    lookAtStored(db, readers, Date.now(), within(pace, 0, 0.5)),
+  )
+  const { records } = contents
+  const summed = records.photos.flatMap((one) => (one.sha256 === undefined ? [] : [one.id]))
+  const stored = await storedPictures(new Set(summed))
+  pulse()
+  const broken = new Set(notes.flatMap((note) => (note.kind === 'log' ? [note.id] : [])))
+  const flaws = [
+    ...flawsOf(notes),
+    ...checkLogs(sound.records, sound.logs, broken, contents.standings, contents.lost.logs),
+    ...checkPictures(sound.records.photos, stored),
+  ]
+  const looked =
+    Object.values(records).reduce((sum, list) => sum + list.length, 0) + contents.logs.size + stored.length
+  say({ word: 'checked', flaws, looked })
+}
+
+/** Repairs what is stored, or sets it aside, and rebuilds what lists show of sheets. */
+async function repair(sheetIds: readonly string[]): Promise<SalvageNote[]> {
+  const notes = await withReaders(async (readers) =>
+    repairStored(db, await lookAtStored(db, readers, Date.now(), pace)),
+  )
+  if (sheetIds.length) await standingsAnew(db, sheetIds)
+  return notes
+}
+
+async function withReaders<Result>(work: (readers: LogReaders) => Promise<Result>): Promise<Result> {
   const readers = new LogReaders()
   try {
-    const pieces = inPieces(
-      [...logs].map(([id, { lines }]): [string, string] => [id, lines]),
-      LOGS_TOGETHER,
-    )
-    let done = 0
-    const looking = Promise.all(
-      pieces.map(async (stored) => {
-        const answer = await readers.ask(() => ({ stored }))
-        progress(0.1 + (0.8 * ++done) / pieces.length, 'looking through every log')
-        return answer
-      }),
-    )
-    // A stop may come before anybody waits for it.
-    looking.catch(() => undefined)
-    const flaws = await run(checkRecords(records), 'looking through records', 0.05, 0.1)
-    const summed = records.photos.flatMap((one) => (one.sha256 === undefined ? [] : [one.id]))
-    const stored = await storedPictures(new Set(summed))
-    const found = await looking
-    pulse()
-    flaws.push(
-      ...checkLogs(
-        records,
-        found.flatMap((one) => one.logs),
-        found.flatMap((one) => one.wrong),
-        standings,
-        lost.logs,
-      ),
-      ...checkPictures(records.photos, stored),
-    )
-    const looked =
-      Object.values(records).reduce((sum, list) => sum + list.length, 0) + logs.size + stored.length
-    say({ word: 'checked', flaws, looked })
+    return await work(readers)
   } finally {
     readers.leave()
   }
 }
-
-/** Logs that go to a reader together. */
-const LOGS_TOGETHER = 100
 
 /** @param summed photographs that can be compared: pictures that were added before sums were kept have none. */
 async function storedPictures(summed: ReadonlySet<string>): Promise<StoredPicture[]> {
@@ -219,9 +133,7 @@ async function storedPictures(summed: ReadonlySet<string>): Promise<StoredPictur
       stored.push({ id, bytes: original.length, sha256: '', hasThumbnail: thumbnail.length > 0 })
       if (summed.has(id)) files.set(id, original)
     },
-    { progress, pulse, breathe },
-    0.1,
-    0.9,
+    within(pace, 0.5, 1),
   )
   const sums = await sumsOfAll(files, pulse)
   return stored.map((one) => ({ ...one, sha256: sums.get(one.id) ?? '' }))
@@ -239,13 +151,12 @@ async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Prom
     case 'write':
       return say({
         word: 'written',
-        written: await writeParts(db, question, { progress, pulse, breathe }),
+        written: await withReaders((readers) => writeParts(db, question, readers, pace)),
       })
     case 'check':
       return check()
-    case 'mend':
-      await standingsAnew(db, question.sheetIds)
-      return say({ word: 'done' })
+    case 'repair':
+      return say({ word: 'repaired', notes: await repair(question.sheetIds) })
   }
 }
 

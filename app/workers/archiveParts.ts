@@ -1,3 +1,4 @@
+import { CoreError } from '@core/errors'
 import {
   archiveContent,
   isPicture,
@@ -6,20 +7,17 @@ import {
   type PartLimits,
   type PhotoPixels,
 } from '@core/record/archive'
+import { KINDS, planMerge, type Contents } from '@core/record/merge'
 import type { Photo } from '@core/record/records'
-import { legibleContents, type Damage, type Progress } from '../data/holdings'
+import type { SalvageNote } from '@core/record/salvage'
+import { legibleContents, type Damage } from '../data/holdings'
 import { pictureSizes } from '../data/pictures'
+import { lookAtStored, repairStored } from '../data/repair'
 import type { WorkroomDb } from '../data/workroomDb'
+import { readArchiveFile } from './archiveFile'
+import type { LogsReader } from './lookAtLogs'
+import { within, type Pace } from './pace'
 import { sumOf, sumsOfAll } from './sums'
-
-/** How long work says how far it is, and lets itself be called off. */
-export interface Pace {
-  progress: Progress
-  /** Throws where it was called off. */
-  pulse: () => void
-  /** Lets a stop be heard between two pieces of work that never wait by themselves. */
-  breathe: () => Promise<void>
-}
 
 /** An archive in its files, and what could not go into it. */
 export interface Written {
@@ -28,19 +26,45 @@ export interface Written {
   bare: number
   /** Sheets and treatments whose log is lost. */
   silent: number
+  /** Records and logs that had to be repaired or set aside before they could be written. */
+  repaired: SalvageNote[]
 }
 
 /**
- * Writes a workroom as one archive, or as several where its pictures are more than one holds.
+ * Writes a workroom as one archive, or as several where its pictures are more than one holds, and reads each back before
+ * it counts as written. What an import could not read is repaired or set aside first.
  *
- * @throws CoreError those of `archiveContent`, and what `pulse` throws.
+ * @param readers look through logs while an archive is read back.
+ * @throws CoreError those of `archiveContent`, `not-as-written` where a file does not say what is stored, and what
+ *   `pulse` throws.
  */
 export async function writeParts(
   db: WorkroomDb,
-  { name, at }: { name: string; at: number },
-  { progress, pulse, breathe }: Pace,
+  about: { name: string; at: number },
+  readers: LogsReader,
+  pace: Pace,
   most?: PartLimits,
 ): Promise<Written> {
+  const first = await writtenAndRead(db, about, readers, pace, most)
+  if (!first.notes.length) return { ...first.written, repaired: [] }
+  const repaired = await repairStored(db, await lookAtStored(db, readers, about.at, within(pace, 0, 0.2)))
+  const second = await writtenAndRead(db, about, readers, within(pace, 0.2, 1), most)
+  const [left] = second.notes
+  if (left) throw notAsWritten(`${left.name}: ${left.problem}`)
+  return { ...second.written, repaired }
+}
+
+/** Notes of what no repair of records or logs would change. */
+const isLeft = ({ kind }: SalvageNote) => kind === 'picture'
+
+async function writtenAndRead(
+  db: WorkroomDb,
+  { name, at }: { name: string; at: number },
+  readers: LogsReader,
+  pace: Pace,
+  most?: PartLimits,
+): Promise<{ written: Omit<Written, 'repaired'>; notes: SalvageNote[] }> {
+  const { progress, pulse, breathe } = pace
   progress(0, 'reading')
   const { records, logs, lost } = await legibleContents(db)
   const known = new Set(records.photos.map(({ id }) => id))
@@ -51,25 +75,68 @@ export async function writeParts(
   const files: Blob[] = []
   const bare = new Set(known)
   for (const [i, ids] of parts.entries()) {
-    const say: Progress = (share, doing) => progress((i + share) / parts.length, doing)
+    const ofPart = within(pace, i / parts.length, (i + 1) / parts.length)
     const pixels = new Map<string, PhotoPixels>()
     const wanted = new Set(ids)
-    const pace = { progress: say, pulse, breathe }
-    await eachPicture(db, (id, picture) => wanted.has(id) && pixels.set(id, picture), pace, 0, 0.5, wanted)
+    const take = (id: string, picture: PhotoPixels) => wanted.has(id) && pixels.set(id, picture)
+    await eachPicture(db, take, within(ofPart, 0, 0.3), wanted)
     const content = archiveContent({ records, logs, pixels })
     const without = new Set(content.without)
     for (const id of ids) if (!without.has(id)) bare.delete(id)
-    say(0.6, 'summing')
+    ofPart.progress(0.35, 'computing checksums')
     await breathe()
     const sums = await sumsOfAll(content.files, pulse)
-    say(0.7, 'packing')
+    ofPart.progress(0.4, 'packing')
     await breathe()
     const part = parts.length > 1 ? { number: i + 1, of: parts.length } : undefined
     const bytes = packArchive(content, sums, name, at, part)
-    files.push(new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/zip' }))
+    const file = new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/zip' })
+    const notes = await readBack(file, { records, logs, pictures: pixels.size - bareIn(ids, without) }, readers, within(ofPart, 0.6, 1)) // prettier-ignore
+    if (notes.length) return { written: { files: [], bare: 0, silent: 0 }, notes }
+    files.push(file)
   }
-  return { files, bare: bare.size, silent: lost.logs.length }
+  return { written: { files, bare: bare.size, silent: lost.logs.length }, notes: [] }
 }
+
+const bareIn = (ids: readonly string[], without: ReadonlySet<string>) =>
+  ids.filter((id) => without.has(id)).length
+
+/**
+ * Reads an archive that was just written, and compares it with what it was written from.
+ *
+ * @returns what an import could not read as it is.
+ * @throws CoreError `not-as-written`.
+ */
+async function readBack(
+  file: Blob,
+  from: Contents & { pictures: number },
+  readers: LogsReader,
+  pace: Pace,
+): Promise<SalvageNote[]> {
+  const read = await readArchiveFile(file, readers, {
+    ...pace,
+    progress: (share) => pace.progress(share, 'reading it back'),
+  })
+  const notes = read.notes.filter((note) => !isLeft(note))
+  if (notes.length) return notes
+  const plan = planMerge(from, read)
+  const isWhole =
+    KINDS.every((kind) => plan.same[kind] === from.records[kind].length && !plan.added[kind].length) &&
+    !plan.conflicts.length &&
+    !plan.logs.length &&
+    [...from.logs].every(([id, { lines }]) => read.logs.get(id)?.lines === (lines || undefined)) &&
+    read.pixels.size === from.pictures
+  if (!isWhole) throw notAsWritten('It does not say what is stored here.')
+  return []
+}
+
+const notAsWritten = (problem: string) =>
+  new CoreError({
+    code: 'not-as-written',
+    field: 'archive',
+    problem: `The backup was read back and is not as it should be. ${problem}`,
+    remedy: 'Keep your last backup. Try again; if that fails too, check the stored data at Workroom.',
+  })
 
 /**
  * Reads pack after pack. What cannot be read has no bytes: a file that is gone throws.
@@ -80,8 +147,6 @@ export async function eachPicture(
   db: WorkroomDb,
   take: (photoId: string, pixels: PhotoPixels) => void,
   { progress, breathe }: Pace,
-  from: number,
-  to: number,
   wanted?: ReadonlySet<string>,
 ): Promise<void> {
   const packs = await db.packs.toCollection().primaryKeys()
@@ -98,7 +163,7 @@ export async function eachPicture(
       const part = ([start, end]: readonly [number, number]) => new Uint8Array(bytes).subarray(start, end)
       if (span) take(id, { original: part(span.original), thumbnail: part(span.thumbnail) })
     }
-    progress(from + ((to - from) * (i + 1)) / packs.length, 'looking at pictures')
+    progress((i + 1) / packs.length, 'looking at pictures')
     await breathe()
   }
 }
@@ -127,7 +192,7 @@ export async function damageOf(
     else if (photo.sha256 !== undefined && !isSame(here.original, there.original))
       doubtful.push({ photo, here: here.original, there: there.original })
   }
-  await eachPicture(db, look, pace, 0.95, 0.99, new Set(theirs.keys()))
+  await eachPicture(db, look, pace, new Set(theirs.keys()))
   for (const { photo, here, there } of doubtful)
     if ((await sumOf(here)) !== photo.sha256 && (await sumOf(there)) === photo.sha256) spoilt.push(photo.id)
   return { spoilt, gone }

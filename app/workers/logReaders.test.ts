@@ -1,6 +1,6 @@
 import { LogReaders } from './logReaders'
 import { startLogs } from './startLogs'
-import type { LogsQuestion } from './logs.worker'
+import type { LogsQuestion } from './lookAtLogs'
 
 /** A worker that answers when the test lets it. */
 class FakeWorker extends EventTarget {
@@ -28,7 +28,7 @@ beforeEach(() => {
   })
   Object.defineProperty(globalThis, 'navigator', { value: { hardwareConcurrency: 2 }, configurable: true })
 })
-const found = { logs: [], wrong: [], bytes: 7, sha256: '' }
+const found = { logs: [], strays: [], bytes: 7, sha256: '' }
 const settle = () => new Promise((resolve) => setTimeout(resolve))
 
 describe('readers of logs', () => {

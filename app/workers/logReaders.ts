@@ -1,12 +1,12 @@
 import { askWorker } from './call'
-import type { LogsAnswer, LogsQuestion } from './logs.worker'
+import type { LogsAnswer, LogsQuestion, LogsReader } from './lookAtLogs'
 import { startLogs } from './startLogs'
 
 /** More would only wait for the memory. */
 const MOST = 4
 
 /** Workers that look through logs side by side, each a piece at a time. */
-export class LogReaders {
+export class LogReaders implements LogsReader {
   private readonly workers = Array.from(
     { length: Math.min(MOST, Math.max(2, navigator.hardwareConcurrency || 2)) },
     startLogs,

@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Flaw } from '@core/record/integrity'
-import { checkEverything, mendStandings } from '../data/archives'
+import { checkEverything, repairEverything } from '../data/archives'
 import BigTarget from '../shell/BigTarget.vue'
 import { useNotice } from '../shell/notice.store'
+import { repairedSaid } from './backupWords'
 
-/** Looks through everything stored, says what is not as it was written, and mends what can be made anew. */
+/** Checks everything stored, names what is not as it was written, and repairs what it can. */
 const notice = useNotice()
 const share = ref<number | null>(null)
 const doing = ref('')
 const found = ref<{ flaws: Flaw[]; looked: number } | null>(null)
 let stopper: AbortController | null = null
-const mendable = computed(() => found.value?.flaws.filter((flaw) => flaw.kind === 'standing') ?? [])
+const repairable = computed(
+  () => found.value?.flaws.filter(({ kind }) => kind === 'standing' || kind === 'record') ?? [],
+)
 
 async function check(): Promise<void> {
   share.value = 0
@@ -28,13 +31,14 @@ async function check(): Promise<void> {
     share.value = null
   }
 }
-async function mend(): Promise<void> {
+async function repair(): Promise<void> {
   try {
-    await mendStandings([...new Set(mendable.value.map((flaw) => flaw.id))])
-    notice.say('Made anew from the logs.')
+    const sheetIds = repairable.value.flatMap(({ kind, id }) => (kind === 'standing' ? [id] : []))
+    const notes = await repairEverything([...new Set(sheetIds)])
+    notice.say(repairedSaid(notes, sheetIds.length))
     await check()
   } catch (error) {
-    notice.refuse(error, 'mending')
+    notice.refuse(error, 'the repair')
   }
 }
 const stop = () => stopper?.abort()
@@ -44,7 +48,7 @@ defineExpose({ check })
 <template>
   <div class="HealthCheck">
     <div class="HealthCheck-acts">
-      <BigTarget v-if="share === null" quiet label="Look through everything" @press="check" />
+      <BigTarget v-if="share === null" quiet label="Check stored data" @press="check" />
       <template v-else>
         <progress :value="share" max="1" :aria-label="doing" />
         <span role="status">{{ doing }}, {{ Math.round(100 * share) }} %</span>
@@ -52,21 +56,21 @@ defineExpose({ check })
       </template>
     </div>
     <p v-if="found && !found.flaws.length" role="status">
-      {{ found.looked }} records, logs and pictures looked at: all as they were written.
+      {{ found.looked }} records, logs and pictures checked: all as they were written.
     </p>
     <template v-if="found?.flaws.length">
       <p role="status" class="HealthCheck-flawed">
-        {{ found.flaws.length === 1 ? 'One thing is' : `${found.flaws.length} things are` }} not as written,
-        of {{ found.looked }} looked at.
+        {{ found.flaws.length === 1 ? 'One fault' : `${found.flaws.length} faults` }} in {{ found.looked }}
+        records, logs and pictures.
       </p>
       <ul>
         <li v-for="(flaw, i) in found.flaws.slice(0, 30)" :key="i">{{ flaw.problem }}</li>
       </ul>
       <p>
-        Nothing was changed. Import the last export to bring back what is gone; it never overwrites what is
+        Nothing was changed. Restore your last backup to bring back what is gone; it never overwrites what is
         sound.
       </p>
-      <BigTarget v-if="mendable.length" label="Make lists anew from the logs" @press="mend" />
+      <BigTarget v-if="repairable.length" label="Repair" @press="repair" />
     </template>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { conflictKey, KINDS, type Conflict } from '@core/record/merge'
 import type { ReadReport } from '../workers/archive.worker'
 import BigTarget from '../shell/BigTarget.vue'
+import SalvageList from './SalvageList.vue'
 
 /** What an import would do, before it does it: what is new, the same, carried on, or in conflict, record by record. */
 const props = defineProps<{ report: ReadReport }>()
@@ -30,6 +31,7 @@ const NAMES: Readonly<Record<(typeof KINDS)[number], string>> = {
   plans: 'plans of days',
   diagnoses: 'diagnoses',
   photos: 'photographs',
+  setAside: 'entries set aside',
 }
 const summary = computed(() => props.report.summary)
 const rows = computed(() =>
@@ -69,6 +71,13 @@ const fieldSaid = (name: string) =>
       Part {{ report.part.number }} of {{ report.part.of }}: each holds every record and its share of the
       pictures. Bring in all of them, in whatever order.
     </p>
+    <template v-if="report.notes.length">
+      <p class="ImportReport-flawed">
+        {{ report.notes.length === 1 ? 'One part' : `${report.notes.length} parts` }} of this archive could
+        not be read as written. The rest is sound. Keep the file.
+      </p>
+      <SalvageList :notes="report.notes" />
+    </template>
     <table v-if="rows.length">
       <thead>
         <tr>
@@ -188,6 +197,10 @@ th {
 
 td {
   text-align: right;
+}
+
+.ImportReport-flawed {
+  color: var(--es-ember);
 }
 
 .is-conflict {

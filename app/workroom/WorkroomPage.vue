@@ -25,6 +25,7 @@ import { speak } from '../shell/voice'
 import { useBackup } from './backup.store'
 import HealthCheck from './HealthCheck.vue'
 import ImportReport from './ImportReport.vue'
+import SetAsideList from './SetAsideList.vue'
 
 const [preferences, notice, storage, backup, workroom] = [
   usePreferences(),
@@ -123,7 +124,7 @@ const tables = () =>
       for (const [id, lines] of piece) logs.set(id, eventsIn({ lines }))
     const lost = (await db.logs.revisions()).length - logs.size
     if (lost > 0)
-      notice.say(`${lost} of the logs cannot be read and are not in the tables. Look through everything.`)
+      notice.say(`${lost} of the logs cannot be read and are not in the tables. Check the stored data.`)
     const day = new Date().toISOString().slice(0, 10)
     const csv = (text: string) => new Blob(['\ufeff', text], { type: 'text/csv' })
     saveFile(csv(printsCsv(records)), `ember-sheet-prints-${day}.csv`)
@@ -264,6 +265,7 @@ const LENGTHS = [
         />
       </div>
       <HealthCheck />
+      <SetAsideList />
     </section>
 
     <section>

@@ -1,33 +1,15 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { exportArchive, type Exported } from '../data/archives'
+import { exportArchive } from '../data/archives'
 import { isDemo } from '../data/db'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'
 import { saveFile } from '../shell/saveFile'
+import { writtenSaid } from './backupWords'
 
 const DAY_MS = 86_400_000
-
-/** What was written, and what of the workroom could not go into it. */
-export function writtenSaid({ files, bare, silent }: Exported): string {
-  const [first] = files
-  return [
-    files.length === 1
-      ? `Written: ${first?.name}. Keep it on another disk.`
-      : `Written in ${files.length} parts, ${first?.name} and on. Keep all of them, on another disk.`,
-    ...(silent
-      ? [
-          `${silent === 1 ? 'One log is' : `${silent} logs are`} lost and not in it: keep the last archive too.`,
-        ]
-      : []),
-    ...(bare
-      ? [`${bare === 1 ? 'One photograph has' : `${bare} photographs have`} no picture any more.`]
-      : []),
-    ...(silent || bare ? ['“Look through everything” tells which.'] : []),
-  ].join(' ')
-}
 
 /** The safe copy: when it was last made, when it is due, and one press that makes it. */
 export const useBackup = defineStore('backup', () => {

@@ -188,25 +188,6 @@ export function unpackEntry(
   return join(chunks, size)
 }
 
-/**
- * Unpacks every file of a small ZIP.
- *
- * @throws CoreError `too-large` or `damaged`.
- */
-export function unpackAll(
-  entries: ReadonlyMap<string, ZipEntry>,
-  limits: ZipLimits = LIMITS,
-): Map<string, Uint8Array> {
-  const count = unpackedTotal(limits)
-  return new Map(
-    [...entries].map(([path, entry]) => {
-      const file = unpackEntry(path, entry, limits)
-      count(file.length)
-      return [path, file]
-    }),
-  )
-}
-
 /** Counts what comes out of all files of one archive. @throws CoreError `too-large`, from what is returned. */
 export function unpackedTotal(limits: ZipLimits = LIMITS): (bytes: number) => void {
   let total = 0

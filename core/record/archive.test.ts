@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { jpeg, logOf, SHEET, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
 import { LIMITS } from '../formats/zip'
-import { archiveContent, mimeOf, partsOf, writeArchive } from './archive'
+import { mimeOf, partsOf, writeArchive } from './archive'
 import { readArchive } from './archiveReading'
 import { applyMerge, conflictKey, planMerge } from './merge'
 import { eventsIn, logBook } from './logs'
@@ -21,6 +21,9 @@ function readBack(bytes: Uint8Array) {
   return { records: { ...records, events: [...logs.values()].flatMap(eventsIn) }, pixels }
 }
 const contentsOf = ({ events, ...records }: WorkroomRecords) => ({ records, logs: logBook(events) })
+/** The lines of every log, by sheet. */
+const linesBySheet = ({ logs }: ReturnType<typeof readArchive>) =>
+  Object.fromEntries([...logs].map(([id, { lines }]) => [id, lines]))
 const refusing = (code: string) => expect.objectContaining({ code })
 
 /** Opens an archive, lets a test spoil it, and closes it again, with honest checksums unless told otherwise. */
@@ -88,19 +91,6 @@ describe('the archive', () => {
     expect(write({ entries: 3 })).toThrow(refusing('too-large'))
   })
 
-  it('refuses to write a log that a disk has spoilt, and says how it comes back', () => {
-    const { events, ...records } = workroom().records
-    const spoilt = new Map([...logBook(events), [SHEET, { lines: '{"id": "half of a li' }]])
-    expect(() => archiveContent({ records, logs: spoilt, pixels: workroom().pixels })).toThrow(
-      expect.objectContaining({
-        refusal: expect.objectContaining({
-          code: 'unreadable-log',
-          problem: expect.stringContaining('sheet 7'),
-        }),
-      }),
-    )
-  })
-
   it.each([
     ['is gone', []],
     ['is no picture any more', [[uuid(50), { original: strToU8('rubbish'), thumbnail: jpeg }]]],
@@ -144,51 +134,72 @@ describe('the archive', () => {
     ['a ZIP with another manifest', () => zipSync({ 'manifest.json': strToU8('{"format":"recipes"}') }), 'not-ours'],
     ['the first half', () => archive().slice(0, 900), 'truncated'],
     ['all but the last byte', () => archive().slice(0, -1), 'truncated'],
-    ['a flipped byte in a picture', () => spoiled((files) => { files[`photos/${uuid(50)}.jpg`]![5]! ^= 1 }, true), 'damaged'],
     ['records that are no JSON', () => spoiled((files) => { files['records.json'] = strToU8('{"sheets": [') }), 'damaged'],
     ['a path that climbs out', () => spoiled((files) => { files['../../evil.sh'] = strToU8('x') }), 'unsafe-path'],
     ['an absolute path', () => spoiled((files) => { files['/etc/evil'] = strToU8('x') }), 'unsafe-path'],
     ['a drive letter', () => spoiled((files) => { files['C:evil'] = strToU8('x') }), 'unsafe-path'],
-    ['a file that is not on the list', () => spoiled((files) => { files['extra.txt'] = strToU8('x') }), 'stranger-file'],
-    ['a missing picture', () => spoiled((files) => { delete files[`photos/${uuid(50)}.jpg`] }), 'missing-file'],
     ['missing records', () => spoiled((files) => { delete files['records.json'] }), 'missing-file'],
     ['a newer version', () => editJson('manifest.json', (manifest) => { manifest.recordVersion = RECORD_VERSION + 1 }), 'newer-version'],
     ['a version that never was', () => editJson('manifest.json', (manifest) => { manifest.recordVersion = 0 }), 'unknown-version'],
-    ['a text where a number is due', () => editRecords((records) => { (records.sheets[0] as { number: unknown }).number = 'seven' }), 'wrong-record'],
-    ['a field of its own', () => editRecords((records) => { Object.assign(records.sheets[0]!, { script: 'x' }) }), 'wrong-record'],
-    ['a prototype in disguise', () => editRecords((records) => { records.sheets[0]!.choices = JSON.parse('{"__proto__": {"x": 1}, "Bad key!": "x"}') }), 'wrong-record'],
-    ['a picture that is a script', () => spoiled((files) => { files[`photos/${uuid(50)}.jpg`] = strToU8('<svg onload=alert(1)>') }), 'wrong-record'],
-    ['two sheets of one identity', () => editRecords((records) => { records.sheets.push(records.sheets[0]!) }), 'loose-end'],
-    ['an event of no sheet', () => editEvents((events) => { for (const event of events) event.sheetId = uuid(99) }), 'loose-end'],
-    ['a log with a hole', () => editEvents((events) => { events.splice(4, 1) }), 'loose-end'],
-    ['a log that could not have happened', () => editEvents((events) => { Object.assign(events[8]!, { step: 'wash' }) }), 'loose-end'],
-    ['a log that is parted by another one', () => editEvents((events) => { events.push(events.shift()!) }), 'loose-end'],
-    ['two events of one identity', () => editEvents((events) => { events[5]!.id = events[4]!.id }), 'loose-end'],
-    ['a photograph that no file is about', () => editRecords((records) => { records.photos = [] }), 'loose-end'],
-    ['an event with a field of its own', () => editEvents((events) => { Object.assign(events[2]!, { script: 'x' }) }), 'wrong-record'],
     ['an event among the records', () => editJson('records.json', (records) => { records.events = [] }), 'wrong-record'],
-    ['two events in one line', () => editLogs((text) => text.replace('\n', ',')), 'wrong-record'],
-    ['a line that was cut off', () => editLogs((text) => text.slice(0, -9)), 'wrong-record'],
-    ['an empty line between two events', () => editLogs((text) => text.replace('\n', '\n\n')), 'wrong-record'],
-    ['something taken from no bottle', () => editRecords((records) => { records.takings[0]!.bottleId = uuid(99) }), 'loose-end'],
-    ['a base exposure under no light', () => editRecords((records) => { records.bases[0]!.lightId = uuid(99) }), 'loose-end'],
-    ['a piece of no paper', () => editRecords((records) => { records.pieces[0]!.paperId = uuid(99) }), 'loose-end'],
-    ['a treatment that could not have happened', () => editEvents((events) => { Object.assign(events.at(-1)!, { step: 'hang' }) }), 'loose-end'],
-    ['a bottle of a strength beyond all solubility', () => editRecords((records) => { records.bottles[0]!.contents[0]!.percent = 4000 }), 'wrong-record'],
-    ['a tearing into nothing', () => editRecords((records) => { records.pieces[0]!.widthMillimetres = 0 }), 'wrong-record'],
-    ['a photograph of no sheet', () => editRecords((records) => { records.photos[0]!.sheetId = uuid(99) }), 'loose-end'],
   ])('refuses %s', (_, make, code) => {
     expect(() => readArchive(make())).toThrow(refusing(code))
   }) // prettier-ignore
 
-  it('names the place of a wrong record', () => {
-    const bad = editRecords((records) => { (records.lights[0] as { kind: string }).kind = 'candle' })
-    expect(() => readArchive(bad)).toThrow(expect.objectContaining({ refusal: expect.objectContaining({ problem: expect.stringContaining('lights.0.kind') }) }))
+  it.each<[string, () => Uint8Array, string]>([
+    ['a flipped byte in a picture', () => spoiled((files) => { files[`photos/${uuid(50)}.jpg`]![5]! ^= 1 }, true), 'file doubtful'],
+    ['a file that is not on the list', () => spoiled((files) => { files['extra.txt'] = strToU8('x') }), 'file leftOut'],
+    ['a missing picture', () => spoiled((files) => { delete files[`photos/${uuid(50)}.jpg`] }), 'file leftOut'],
+    ['a text where a number is due', () => editRecords((records) => { (records.sheets[0] as { number: unknown }).number = 'seven' }), 'sheets repaired'],
+    ['a field of its own', () => editRecords((records) => { Object.assign(records.sheets[0]!, { script: 'x' }) }), 'sheets repaired'],
+    ['a prototype in disguise', () => editRecords((records) => { records.sheets[0]!.choices = JSON.parse('{"__proto__": {"x": 1}, "Bad key!": "x"}') }), 'sheets repaired'],
+    ['a picture that is a script', () => spoiled((files) => { files[`photos/${uuid(50)}.jpg`] = strToU8('<svg onload=alert(1)>') }), 'picture leftOut'],
+    ['two sheets of one identity', () => editRecords((records) => { records.sheets.push(records.sheets[0]!) }), ''],
+    ['an event of no sheet', () => editEvents((events) => { for (const event of events) event.sheetId = uuid(99) }), 'log setAside'],
+    ['a log with a hole', () => editEvents((events) => { events.splice(4, 1) }), 'log setAside'],
+    ['a log that could not have happened', () => editEvents((events) => { Object.assign(events[8]!, { step: 'wash' }) }), 'log setAside'],
+    ['a log that is parted by another one', () => editEvents((events) => { events.push(events.shift()!) }), 'log setAside'],
+    ['two events of one identity', () => editEvents((events) => { events[5]!.id = events[4]!.id }), 'log setAside'],
+    ['a photograph that no file is about', () => editRecords((records) => { records.photos = [] }), 'picture leftOut'],
+    ['an event with a field of its own', () => editEvents((events) => { Object.assign(events[2]!, { script: 'x' }) }), 'log setAside'],
+    ['two events in one line', () => editLogs((text) => text.replace('\n', ',')), 'log setAside'],
+    ['a line that was cut off', () => editLogs((text) => text.slice(0, -9)), 'log setAside'],
+    ['an empty line between two events', () => editLogs((text) => text.replace('\n', '\n\n')), 'log setAside'],
+    ['something taken from no bottle', () => editRecords((records) => { records.takings[0]!.bottleId = uuid(99) }), 'takings setAside'],
+    ['a base exposure under no light', () => editRecords((records) => { records.bases[0]!.lightId = uuid(99) }), 'bases setAside'],
+    ['a piece of no paper', () => editRecords((records) => { records.pieces[0]!.paperId = uuid(99) }), 'pieces setAside'],
+    ['a treatment that could not have happened', () => editEvents((events) => { Object.assign(events.at(-1)!, { step: 'hang' }) }), 'log setAside'],
+    ['a bottle of a strength beyond all solubility', () => editRecords((records) => { records.bottles[0]!.contents[0]!.percent = 4000 }), 'bottles repaired'],
+    ['a tearing into nothing', () => editRecords((records) => { records.pieces[0]!.widthMillimetres = 0 }), 'pieces setAside'],
+    ['a photograph of no sheet', () => editRecords((records) => { records.photos[0]!.sheetId = uuid(99) }), 'photos setAside'],
+  ])('reads the rest of one with %s', (_, make, noted) => {
+    const { notes, records, logs, pixels } = readArchive(make())
+    expect(notes.map(({ kind, outcome }) => `${kind} ${outcome}`)[0] ?? '').toBe(noted)
+    // What was changed or not used is kept as it was, and what is left goes out and comes in again without a word.
+    expect(records.setAside.length - 1).toBe(notes.filter(({ outcome }) => /setAside|repaired/.test(outcome)).length)
+    const events = [...logs.values()].flatMap(eventsIn)
+    const again = readArchive(writeArchive({ records: { ...records, events }, pixels }, '', T0))
+    expect(again.notes.filter(({ kind }) => kind !== 'picture')).toEqual([])
+    expect(again.records).toEqual(records)
+    // Read once more, the same damage is the same entry.
+    expect(readArchive(make()).records.setAside).toEqual(records.setAside)
   }) // prettier-ignore
 
-  it('names the line of an event that is none', () => {
+  it('names what is wrong with a record as a person would', () => {
+    const bad = editRecords((records) => { (records.lights[0] as { kind: string }).kind = 'candle' })
+    const { notes, records } = readArchive(bad)
+    expect(notes).toEqual([expect.objectContaining({ kind: 'lights', id: records.lights[0]!.id, problem: 'kind is none of sun, uvBox, lamp, tubes.' })])
+    // What hangs on the light is not lost with it.
+    expect(records.lightEntries).toEqual(workroom().records.lightEntries)
+  }) // prettier-ignore
+
+  it('names the line of an event that is none, and takes the log up to it', () => {
     const bad = editEvents((events) => { (events[6] as { at: unknown }).at = 'noon' })
-    expect(() => readArchive(bad)).toThrow(expect.objectContaining({ refusal: expect.objectContaining({ problem: expect.stringContaining('logs/0001.jsonl, line 7: at ') }) }))
+    const { notes, records, logs } = readArchive(bad)
+    expect(notes).toEqual([expect.objectContaining({ name: 'Log of sheet 7', problem: expect.stringContaining('Line 7 is no event: at: ') })])
+    expect(eventsIn(logs.get(SHEET)).map(({ id }) => id)).toEqual(workroom().records.events.slice(0, 6).map(({ id }) => id))
+    const kept = records.setAside.find((one) => one.kind === 'log')?.original ?? ''
+    expect(kept.split('\n')).toHaveLength(workroom().records.events.filter((event) => event.sheetId === SHEET).length - 6)
   }) // prettier-ignore
 
   it('stops a bomb by what comes out, not by what it claims', () => {
@@ -207,7 +218,8 @@ describe('the archive', () => {
       const bad = good.slice()
       bad[at]! ^= 0x55
       try {
-        expect(readBack(bad)).toEqual(expected) // a byte nobody reads, such as a date in the directory
+        // Either a byte that is never read, such as a date in the directory, or it is said which file changed.
+        if (!readArchive(bad).notes.length) expect(readBack(bad)).toEqual(expected)
       } catch (error) {
         expect(error).toMatchObject({ name: 'CoreError' })
       }
@@ -254,6 +266,7 @@ describe('a merge', () => {
       negatives: 1,
       baths: 1,
       registerChecks: 1,
+      setAside: 1,
       plans: 1,
       diagnoses: 1,
       ownProcesses: 0,
@@ -458,7 +471,15 @@ describe('migration', () => {
     expect(byId(904)?.contents).toBeUndefined()
   })
 
-  it('an archive of version 5 that lies about its events is refused', () => {
+  it('version 7 is read as it was meant, and nothing of it is set aside', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v7.zip')))
+    const { records } = readBack(stored)
+    expect([records.sheets, records.events, records.bottles, records.photos].map((list) => list.length)).toEqual([25, 1372, 22, 2])
+    expect(records.setAside).toEqual([])
+    expect(readArchive(stored).notes).toEqual([])
+  }) // prettier-ignore
+
+  it('of an archive of version 5 that lies about its events, the sound ones are read', () => {
     const old = (events: (events: SheetEvent[]) => unknown) => {
       const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))
       const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as { files: Record<string, object> }
@@ -467,10 +488,14 @@ describe('migration', () => {
       manifest.files['records.json'] = { bytes: text.length, sha256: bytesToHex(sha256(text)) }
       return zipSync({ ...files, 'manifest.json': strToU8(JSON.stringify(manifest)), 'records.json': text })
     }
-    expect(() => readArchive(old((events) => events.reverse()))).not.toThrow()
+    const whole = readArchive(old((events) => events.reverse()))
+    expect(whole.notes).toEqual([])
     expect(() => readArchive(old(() => 'none'))).toThrow(refusing('wrong-record'))
-    expect(() => readArchive(old((events) => events.slice(1)))).toThrow(refusing('loose-end'))
-    expect(() => readArchive(old((events) => [...events, { index: 3 }]))).toThrow(refusing('wrong-record'))
-    expect(() => readArchive(old((events) => [...events, { ...events[0], id: uuid(9), index: 1e6 }]))).toThrow(refusing('loose-end'))
+    const logsNoted = (bytes: Uint8Array) => readArchive(bytes).notes.map(({ kind, outcome }) => `${kind} ${outcome}`)
+    expect(logsNoted(old((events) => events.slice(1)))).toEqual(['log setAside'])
+    expect(logsNoted(old((events) => [...events, { index: 3 }]))).toEqual(['log setAside'])
+    const bent = readArchive(old((events) => [...events, { ...events[0], id: uuid(9), index: 1e6 }]))
+    expect(bent.notes.map(({ kind }) => kind)).toEqual(['log'])
+    expect(linesBySheet(bent)).toEqual(linesBySheet(whole))
   }) // prettier-ignore
 })

@@ -6,7 +6,7 @@ import { CoreError } from '../errors'
 import { LIMITS, packZip, type ZipLimits } from '../formats/zip'
 import { Id, Stamp } from './common'
 import { SheetEvent } from './event'
-import { eventsIn, lengthOf, logBook, type LogLines } from './logs'
+import { lengthOf, logBook, type LogLines } from './logs'
 import { Holdings, RECORD_VERSION, type Photo, type WorkroomRecords } from './records'
 
 export const ARCHIVE_FORMAT = 'ember-sheet-archive'
@@ -71,10 +71,9 @@ export interface ArchiveContent {
 /**
  * Lays out an archive of a workroom and of as many of its pictures as are given.
  *
- * @throws CoreError `unreadable-log` and `too-large` for what no import would take again.
+ * @throws CoreError `too-large` for what no import would take again.
  */
 export function archiveContent(workroom: Workroom, limits: ZipLimits = LIMITS): ArchiveContent {
-  for (const [id, log] of workroom.logs) checkReadable(id, log, workroom.records)
   const files = new Map<string, Uint8Array>([['records.json', strToU8(recordsJson(workroom.records))]])
   for (const [i, text] of logTexts(workroom.logs.values()).entries())
     files.set(`logs/${String(i + 1).padStart(4, '0')}.jsonl`, strToU8(text))
@@ -131,21 +130,6 @@ export function partsOf(
     bytes += size
   }
   return parts
-}
-
-function checkReadable(id: string, log: LogLines, { sheets, paperRuns }: Holdings): void {
-  try {
-    eventsIn(log)
-  } catch {
-    const sheet = sheets.find((one) => one.id === id)
-    const run = paperRuns.find((one) => one.id === id)
-    const name = sheet ? `sheet ${sheet.number}` : run ? `treatment ${run.number}` : id
-    throw refuse(
-      'unreadable-log',
-      `The log of ${name} is damaged: no archive could be read with it.`,
-      'Import an earlier archive and take its log, then export again.',
-    )
-  }
 }
 
 /**

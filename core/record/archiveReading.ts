@@ -1,6 +1,7 @@
 import { strFromU8 } from 'fflate'
 import { z } from 'zod'
-import { LIMITS, listZip, unpackAll, unpackEntry, type ZipEntry, type ZipLimits } from '../formats/zip'
+import { CoreError } from '../errors'
+import { LIMITS, listZip, unpackedTotal, unpackEntry, type ZipEntry, type ZipLimits } from '../formats/zip'
 import {
   ARCHIVE_FORMAT,
   logTexts,
@@ -13,11 +14,12 @@ import {
   thumbnailPath,
   type PhotoPixels,
 } from './archive'
-import { looseEnds } from './looseEnds'
-import { lookThroughLogs, type LogLook, type WrongLine } from './logReading'
+import { linked } from './links'
+import { lookThroughLogs, type LogLook, type LogsFound } from './logReading'
 import { linesOf, logsBySheet } from './logs'
 import { checkVersion, migrate } from './migrations'
-import { emptyHoldings, RECORD_SCHEMAS, type Holdings } from './records'
+import { emptyHoldings, type Holdings, type Kind } from './records'
+import { Salvage, type SalvageNote } from './salvage'
 
 /** An archive whose files are exactly those that its list names. What they hold is not looked at yet. */
 export interface OpenArchive {
@@ -25,7 +27,7 @@ export interface OpenArchive {
   entries: ReadonlyMap<string, ZipEntry>
 }
 
-/** Records and pictures of an archive, each looked at by itself. */
+/** Records and pictures of an archive, each looked at by itself. What could not be read is with the salvage. */
 export interface ReadRecords {
   records: Holdings
   pixels: ReadonlyMap<string, PhotoPixels>
@@ -33,7 +35,7 @@ export interface ReadRecords {
   oldLogs: string[]
 }
 
-/** A sound archive, with what each of its logs amounts to. */
+/** What of an archive is sound, with what each of its logs amounts to. */
 export interface ReadWorkroom {
   records: Holdings
   /** Of those photographs whose pictures are in it: others lie in its other parts, or were gone when it was written. */
@@ -41,6 +43,8 @@ export interface ReadWorkroom {
   logs: ReadonlyMap<string, LogLook>
   /** Which of several archives it is. */
   part: Manifest['part']
+  /** What was not as it was written. Originals of what was changed or not used are among the records. */
+  notes: SalvageNote[]
 }
 
 /** The first version whose logs lie in files of their own. */
@@ -56,86 +60,123 @@ const PIECE = 5000
 export const isLog = (path: string) => path.startsWith('logs/')
 
 /**
- * Reads an archive that may be broken, foreign or hostile. Either all of it is sound or nothing is returned.
+ * Reads a small archive that may be broken, foreign or hostile. What is sound in it is returned, the rest is noted.
  *
- * @throws CoreError `not-ours`, `newer-version`, `damaged`, `missing-file`, `stranger-file`, `wrong-record`,
- *   `loose-end` or those of `listZip` and `unpackEntry`.
+ * @throws CoreError `not-ours`, `newer-version`, `damaged`, `missing-file` where no records could be read at all, and
+ *   those of `listZip` and `unpackEntry` for what is unsafe to open.
  */
 export function readArchive(bytes: Uint8Array, limits: ZipLimits = LIMITS): ReadWorkroom {
   const open = openArchive(listZip(bytes, limits), limits)
-  const files = unpackAll(open.entries, limits)
-  for (const [path, sum] of sumsOf(files)) checkSum(open, path, files.get(path)?.length ?? 0, sum)
-  const reading = recordsIn(open.manifest, files)
+  const salvage = new Salvage(open.manifest.writtenAt)
+  const count = unpackedTotal(limits)
+  const files = new Map<string, Uint8Array>()
+  for (const [path, entry] of open.entries) {
+    const file = unpackedFile(path, entry, limits)
+    count(file?.length ?? 0)
+    if (file) files.set(path, file)
+  }
+  noteFiles(open, sumsOf(files), salvage)
+  const reading = recordsIn(open.manifest, files, salvage)
   let step = reading.next()
   while (!step.done) step = reading.next()
   const { oldLogs, ...read } = step.value
-  const texts = [...files].flatMap(([path, file]) => (isLog(path) ? [[path, textOf(file)] as const] : []))
-  const logs = [...texts, ...oldLogs.map((text) => ['records.json', text] as const)].flatMap(([path, text]) =>
-    soundLines(path, lookThroughLogs(text)),
-  )
-  return { ...read, logs: tiedTogether(read.records, logs), part: open.manifest.part }
+  const texts = [...files].flatMap(([path, file]) => (isLog(path) ? [textOf(file)] : []))
+  const logs = [...texts, ...oldLogs].flatMap((text) => logsIn(lookThroughLogs(text), salvage))
+  return { ...read, ...linked(read.records, logs, salvage), part: open.manifest.part, notes: salvage.notes }
 }
 
 /** Opens an archive that was listed. What its files hold is not looked at yet. */
 export function openArchive(entries: ReadonlyMap<string, ZipEntry>, limits?: ZipLimits): OpenArchive {
-  const manifest = readManifest(entries, limits)
-  for (const path of entries.keys())
-    if (path !== 'manifest.json' && !manifest.files[path])
-      throw refuse(
-        'stranger-file',
-        `“${path}” is not in the archive's own list.`,
-        'Something was added to it; use an untouched copy.',
-      )
-  for (const path of Object.keys(manifest.files)) if (!entries.has(path)) throw missing(path)
-  return { manifest, entries }
+  return { manifest: readManifest(entries, limits), entries }
 }
 
 /**
- * Compares a file that was unpacked with what was written.
+ * A file of an archive, unpacked; `null` where it cannot be.
  *
- * @param sum SHA-256 in hexadecimal.
- * @throws CoreError `damaged`.
+ * @throws CoreError `too-large`.
  */
-export function checkSum({ manifest }: OpenArchive, path: string, bytes: number, sum: string): void {
-  const listed = manifest.files[path]
-  if (listed && (listed.bytes !== bytes || listed.sha256 !== sum))
-    throw refuse(
-      'damaged',
-      `“${path}” is not what was written: its checksum differs.`,
-      'Copy or export it again.',
-    )
+export function unpackedFile(path: string, entry: ZipEntry, limits?: ZipLimits): Uint8Array | null {
+  try {
+    return unpackEntry(path, entry, limits)
+  } catch (error) {
+    if (error instanceof CoreError && error.code === 'damaged') return null
+    throw error
+  }
 }
 
 /**
- * The records and pictures of an archive, each looked at.
+ * Notes which files of an archive are missing, do not belong to it, or are not what was written.
  *
- * @param files every unpacked file of it but its logs.
- * @returns all of it; yields the share that is done.
- * @throws CoreError `damaged` or `wrong-record`.
+ * @param sums SHA-256 in hexadecimal of every file that could be unpacked, by path.
+ * @param isMeant which files are looked at now, where some are looked at later.
+ */
+export function noteFiles(
+  { manifest, entries }: OpenArchive,
+  sums: ReadonlyMap<string, string>,
+  salvage: Salvage,
+  isMeant: (path: string) => boolean = () => true,
+): void {
+  const note = (path: string, problem: string, outcome: 'leftOut' | 'doubtful') =>
+    salvage.note({ kind: 'file', id: path, name: path, problem, outcome })
+  const paths = new Set([...Object.keys(manifest.files), ...entries.keys()])
+  paths.delete('manifest.json')
+  for (const path of paths) {
+    if (!isMeant(path)) continue
+    const listed = Object.hasOwn(manifest.files, path) ? manifest.files[path] : undefined
+    const sum = sums.get(path)
+    if (!listed) note(path, 'This file is not in the list of the archive.', 'leftOut')
+    else if (!entries.has(path)) note(path, 'This file is missing.', 'leftOut')
+    else if (sum === undefined) note(path, 'This file is damaged and cannot be unpacked.', 'leftOut')
+    else if (sum !== listed.sha256)
+      note(
+        path,
+        'This file has changed since it was written: its checksum differs. Compare what it brings with your notes.',
+        'doubtful',
+      )
+  }
+}
+
+/**
+ * The records and pictures of an archive, each looked at. A picture whose file is missing or changed is left out.
+ *
+ * @param files every unpacked file of the archive but its logs.
+ * @returns all that is sound; yields the share that is done.
+ * @throws CoreError `missing-file` or `damaged` where the records cannot be read at all, `wrong-record` where they are
+ *   no lists of records.
  */
 export function* recordsIn(
   manifest: Manifest,
   files: ReadonlyMap<string, Uint8Array>,
+  salvage: Salvage,
 ): Generator<number, ReadRecords> {
   const migrated = migrate(parseJson(files, 'records.json'), manifest.recordVersion)
   yield 0.2
   const [lists, oldLogs] = partedLogs(migrated, manifest.recordVersion)
-  const records = yield* checkedRecords(lists)
+  const records = yield* checkedRecords(lists, salvage)
 
   const pixels = new Map<string, PhotoPixels>()
   const without = new Set(manifest.without)
+  const changed = new Set(salvage.notes.flatMap((note) => (note.kind === 'file' ? [note.id] : [])))
   for (const photo of records.photos) {
     if (without.has(photo.id)) continue
-    const [original, thumbnail] = [files.get(photoPath(photo)), files.get(thumbnailPath(photo))]
-    if (!original) throw missing(photoPath(photo))
-    if (!thumbnail) throw missing(thumbnailPath(photo))
-    if (!isPicture(photo, { original, thumbnail }))
-      throw refuse(
-        'wrong-record',
-        `The photograph ${photo.id} is not the kind of picture it says.`,
-        'Use an untouched copy of the archive.',
-      )
-    pixels.set(photo.id, { original, thumbnail })
+    const paths = [photoPath(photo), thumbnailPath(photo)] as const
+    const [original, thumbnail] = [files.get(paths[0]), files.get(paths[1])]
+    if (
+      original &&
+      thumbnail &&
+      isPicture(photo, { original, thumbnail }) &&
+      !paths.some((path) => changed.has(path))
+    )
+      // prettier-ignore
+      pixels.set(photo.id, { original, thumbnail })
+    else if (!paths.some((path) => changed.has(path)))
+      salvage.note({
+        kind: 'picture',
+        id: photo.id,
+        name: paths[0],
+        problem: 'The file is missing, or is not the kind of picture that it should be.',
+        outcome: 'leftOut',
+      })
   }
   return { records, pixels, oldLogs }
 }
@@ -148,51 +189,48 @@ function partedLogs(value: unknown, version: number): [Record<string, unknown[]>
     value,
     'records.json',
   )
-  const found = events.map((event, i) => checked(OLD_EVENT, event, 'records.json', ['events', i]))
-  const logs = [...logsBySheet(found).values()].map((log) => ({ lines: linesOf(log) }))
-  return [lists as Record<string, unknown[]>, logTexts(logs)]
-}
-
-/** Lists of records, each record by its schema. */
-function* checkedRecords(lists: Record<string, unknown[]>): Generator<number, Holdings> {
-  const total = Object.values(lists).reduce((sum, list) => sum + list.length, 0)
-  const records = emptyHoldings()
-  let done = 0
-  for (const [kind, list] of Object.entries(lists)) {
-    const schema = RECORD_SCHEMAS[kind as keyof Holdings]
-    for (const [i, row] of list.entries()) {
-      ;(records[kind as keyof Holdings] as unknown[]).push(checked(schema, row, 'records.json', [kind, i]))
-      if (++done % PIECE === 0) yield 0.2 + (0.8 * done) / total
-    }
-  }
-  return records
-}
-
-/** @throws CoreError `wrong-record`, where a line of a file of logs is no event. */
-export function soundLines(
-  path: string,
-  { logs, wrong }: { logs: LogLook[]; wrong: WrongLine[] },
-): LogLook[] {
-  const [first] = wrong
-  if (first)
-    throw refuse(
-      'wrong-record',
-      `${path}, ${isLog(path) ? 'line' : 'event'} ${first.line}: ${first.problem}.`,
-      'Mend that place, or use an untouched copy.',
-    )
-  return logs
+  const isPlaced = (event: unknown) => OLD_EVENT.safeParse(event).success
+  const placed = events.filter(isPlaced) as z.infer<typeof OLD_EVENT>[]
+  const logs = [...logsBySheet(placed).values()].map((log) => ({ lines: linesOf(log) }))
+  const others = events.filter((event) => !isPlaced(event)).map((event) => JSON.stringify(event))
+  return [lists as Record<string, unknown[]>, [...logTexts(logs), ...others]]
 }
 
 /**
- * Records and logs that were each found sound, looked at together.
+ * Lists of records, each record by its schema.
  *
- * @returns the logs by sheet.
- * @throws CoreError `loose-end`.
+ * @returns all that are sound or could be repaired; yields the share that is done.
  */
-export function tiedTogether(records: Holdings, logs: readonly LogLook[]): Map<string, LogLook> {
-  for (const problem of looseEnds(records, logs))
-    throw refuse('loose-end', problem, 'Use an untouched copy of the archive.')
-  return new Map(logs.map((log) => [log.sheetId, log]))
+export function* checkedRecords(
+  lists: Readonly<Record<string, readonly unknown[]>>,
+  salvage: Salvage,
+): Generator<number, Holdings> {
+  const total = Object.values(lists).reduce((sum, list) => sum + list.length, 0)
+  const records = emptyHoldings()
+  let done = 0
+  for (const [kind, list] of Object.entries(lists) as [Kind, unknown[]][])
+    for (const row of list) {
+      const sound = salvage.record(kind, row)
+      if (sound !== null) (records[kind] as unknown[]).push(sound)
+      if (++done % PIECE === 0) yield 0.2 + (0.8 * done) / total
+    }
+  return records
+}
+
+/** The logs of a file. Lines that belong to none of them are set aside. */
+export function logsIn({ logs, strays }: LogsFound, salvage: Salvage): LogLook[] {
+  for (const { line, problem, text } of strays)
+    salvage.keep(
+      {
+        kind: 'log',
+        id: '',
+        name: 'Line of a log',
+        problem: `Line ${line} ${problem}.`,
+        outcome: 'setAside',
+      },
+      text,
+    )
+  return logs
 }
 
 function readManifest(entries: ReadonlyMap<string, ZipEntry>, limits?: ZipLimits): Manifest {
@@ -223,20 +261,15 @@ function parseJson(files: ReadonlyMap<string, Uint8Array>, path: string): unknow
 
 export const textOf = (bytes: Uint8Array): string => strFromU8(bytes)
 
-function checked<Schema extends z.ZodType>(
-  schema: Schema,
-  value: unknown,
-  path: string,
-  within: readonly PropertyKey[] = [],
-): z.infer<Schema> {
+function checked<Schema extends z.ZodType>(schema: Schema, value: unknown, path: string): z.infer<Schema> {
   const result = schema.safeParse(value)
   if (result.success) return result.data
   const issue = result.error.issues[0]
-  const at = [...within, ...(issue?.path ?? [])]
+  const at = issue?.path ?? []
   const where = at.length ? `${path}, ${at.join('.')}` : path
   throw refuse(
     'wrong-record',
     `${where}: ${issue?.message ?? 'not as it should be'}.`,
-    'Mend that place, or use an untouched copy.',
+    'Use an untouched copy of the archive.',
   )
 }

@@ -1,9 +1,12 @@
 import { SHEET, T0, uuid, workroom } from '../fixtures/workroom'
 import { emptyRun } from '../process/run'
-import { checkLogs, checkPictures, checkRecords, type Flaw } from './integrity'
-import { lookThroughLogs, type WrongLine } from './logReading'
+import { checkedRecords } from './archiveReading'
+import { checkLogs, checkPictures, flawsOf, type Flaw } from './integrity'
+import { linked } from './links'
+import { lookThroughLogs } from './logReading'
 import { linesOf, logsBySheet } from './logs'
 import type { WorkroomRecords } from './records'
+import { Salvage } from './salvage'
 
 /** Looks through a workroom as a store keeps it: a text a log, and what it amounts to beside it. */
 function look(
@@ -12,26 +15,26 @@ function look(
   lost?: readonly string[],
 ) {
   const { records } = workroom()
-  const read = () =>
-    [...logsBySheet(records.events)].map(([id, log]) => [id, lookThroughLogs(linesOf(log))] as const)
-  const sound = new Map(
-    read().map(([id, { logs }]) => [id, logs[0]?.standing ?? JSON.stringify(emptyRun(id))]),
-  )
+  const read = () => [...logsBySheet(records.events).values()].flatMap((log) => lookThroughLogs(linesOf(log)).logs) // prettier-ignore
+  const stored = new Map(read().map((log) => [log.sheetId, log.standing]))
   spoil(records)
   const { events, ...holdings } = records
   void events
-  const work = checkRecords(holdings)
+  const salvage = new Salvage(T0)
+  const work = checkedRecords(holdings, salvage)
   const shares: number[] = []
   let step = work.next()
   while (!step.done) {
     shares.push(step.value)
     step = work.next()
   }
-  const wrong: (WrongLine & { sheetId: string })[] = read().flatMap(([sheetId, found]) =>
-    found.wrong.map((line) => ({ ...line, sheetId })),
-  )
-  const logs = read().flatMap(([, found]) => found.logs)
-  return { flaws: [...step.value, ...checkLogs(holdings, logs, wrong, standings ?? sound, lost)], shares }
+  const sound = linked(step.value, read(), salvage)
+  const broken = new Set(salvage.notes.flatMap((note) => (note.kind === 'log' ? [note.id] : [])))
+  const flaws = [
+    ...flawsOf(salvage.notes),
+    ...checkLogs(sound.records, sound.logs, broken, standings ?? stored, lost),
+  ]
+  return { flaws, shares }
 }
 const kinds = (flaws: readonly Flaw[]) => [...new Set(flaws.map((flaw) => flaw.kind))]
 
@@ -40,7 +43,7 @@ describe('looking through a workroom', () => {
     expect(look().flaws).toEqual([])
     const paper = workroom().records.papers[0]!
     const { flaws, shares } = look((records) => {
-      for (let n = 0; n < 5000; n++) records.papers.push({ ...paper, id: uuid(7000 + n) })
+      for (let n = 0; n < 10_000; n++) records.papers.push({ ...paper, id: uuid(7000 + n) })
     })
     expect(flaws).toEqual([])
     expect(shares).toHaveLength(2)
@@ -61,11 +64,8 @@ describe('looking through a workroom', () => {
 
   it('says nothing of the standing of a log that cannot be read: that has been said', () => {
     const { flaws } = look((r) => Object.assign(r.events[3]!, { at: 'noon' }))
-    expect(flaws.map((flaw) => [flaw.kind, flaw.id])).toEqual([
-      ['event', SHEET],
-      ['end', ''],
-    ])
-    expect(flaws[0]?.problem).toContain('Event 4 of a log: at')
+    expect(flaws.map((flaw) => [flaw.kind, flaw.id])).toEqual([['record', SHEET]])
+    expect(flaws[0]?.problem).toContain('Log of sheet 7: Line 4 is no event: at')
   })
 
   it('knows a sheet on which nothing has happened', () => {
@@ -78,10 +78,10 @@ describe('looking through a workroom', () => {
 
   it.each<[string, (records: WorkroomRecords) => void, Flaw['kind']]>([
     ['a record of a wrong shape', (r) => Object.assign(r.papers[0]!, { gramsPerM2: 'heavy' }), 'record'],
-    ['an event of a wrong shape', (r) => Object.assign(r.events[3]!, { at: 'noon' }), 'event'],
-    ['a photograph of no sheet', (r) => Object.assign(r.photos[0]!, { sheetId: uuid(99) }), 'end'],
-    ['a log with a gap', (r) => r.events.splice(4, 1), 'end'],
-    ['two of one identity', (r) => r.papers.push({ ...r.papers[0]! }), 'end'],
+    ['an event of a wrong shape', (r) => Object.assign(r.events[3]!, { at: 'noon' }), 'record'],
+    ['a photograph of no sheet', (r) => Object.assign(r.photos[0]!, { sheetId: uuid(99) }), 'record'],
+    ['a log with a gap', (r) => r.events.splice(4, 1), 'record'],
+    ['two of one identity', (r) => r.papers.push({ ...r.papers[0]!, name: 'Other' }), 'record'],
   ])('finds %s', (_, spoil, kind) => expect(kinds(look(spoil).flaws)).toContain(kind))
 
   it('finds standings that are gone, or not what the log says', () => {

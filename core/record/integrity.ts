@@ -1,13 +1,11 @@
 import { emptyRun, type RunState } from '../process/run'
-import { RECORD_SCHEMAS } from './records'
-import type { LogLook, WrongLine } from './logReading'
-import { looseEnds } from './looseEnds'
-import { KINDS } from './merge'
 import type { Holdings, Photo } from './records'
+import type { SalvageNote } from './salvage'
 
 /** Something in a workroom that is not as it was written. */
 export interface Flaw {
-  kind: 'record' | 'event' | 'end' | 'standing' | 'picture'
+  /** `record`: a record or a log that can be repaired or set aside. `event`: a log that is lost. */
+  kind: 'record' | 'event' | 'standing' | 'picture'
   id: string
   problem: string
 }
@@ -21,67 +19,43 @@ export interface StoredPicture {
   hasThumbnail: boolean
 }
 
-/** So many records are looked at between two reports. */
-const PIECE = 2000
+/** What salvaging found, as flaws of what is stored. */
+export const flawsOf = (notes: readonly SalvageNote[]): Flaw[] =>
+  notes.map(({ kind, id, name, problem }) => ({
+    kind: kind === 'picture' ? 'picture' : 'record',
+    id,
+    problem: `${name}: ${problem}`,
+  }))
 
 /**
- * Looks through the records of a workroom, each by its schema.
+ * Compares every log with the standing that lists are made from.
  *
- * @returns flaws; yields the share that is done.
- */
-export function* checkRecords(records: Holdings): Generator<number, Flaw[]> {
-  const flaws: Flaw[] = []
-  const total = KINDS.reduce((sum, kind) => sum + records[kind].length, 0)
-  let done = 0
-  for (const kind of KINDS)
-    for (const row of records[kind]) {
-      const issue = RECORD_SCHEMAS[kind].safeParse(row).error?.issues[0]
-      if (issue)
-        flaws.push({
-          kind: 'record',
-          id: String(row.id),
-          problem: `${kind}: ${issue.path.join('.')} ${issue.message}`,
-        })
-      if (++done % PIECE === 0) yield done / total
-    }
-  return flaws
-}
-
-/**
- * What looking through every log found, set beside the records and beside the standings that lists are made from.
- *
- * @param wrong lines of logs that are no events, with whose they are.
- * @param standings what is stored beside the logs, as JSON, by sheet; those that differ can be made anew.
+ * @param logs what each log amounts to, by sheet or treatment.
+ * @param broken sheets and treatments whose log does not hold to its end: that is said already.
+ * @param standings what is stored beside the logs, as JSON, by sheet; those that differ can be rebuilt.
  * @param lost sheets and treatments whose log cannot be read.
  */
 export function checkLogs(
   records: Holdings,
-  logs: readonly Omit<LogLook, 'lines'>[],
-  wrong: readonly (WrongLine & { sheetId: string })[],
+  logs: ReadonlyMap<string, { standing: string }>,
+  broken: ReadonlySet<string>,
   standings: ReadonlyMap<string, string>,
   lost: readonly string[] = [],
 ): Flaw[] {
-  const flaws = wrong.map(({ sheetId, line, problem }): Flaw => ({
-    kind: 'event',
-    id: sheetId,
-    problem: `Event ${line} of a log: ${problem}`,
-  }))
-  for (const problem of looseEnds(records, logs)) flaws.push({ kind: 'end', id: '', problem })
-  const looked = new Map(logs.map((log) => [log.sheetId, log]))
-  const broken = new Set(wrong.map(({ sheetId }) => sheetId))
+  const flaws: Flaw[] = []
   const cannotRead = new Set(lost)
   const owners = [
     ...records.sheets.map(({ id, number }) => ({ id, number, name: `sheet ${number}` })),
     ...records.paperRuns.map(({ id, number }) => ({ id, number, name: `treatment ${number}` })),
   ]
   for (const { id, number, name } of owners) {
-    const [log, stands] = [looked.get(id), standings.get(id)]
-    const empty = JSON.stringify(emptyRun(id))
+    const [log, stands] = [logs.get(id), standings.get(id)]
     if (cannotRead.has(id) || (!log && !broken.has(id) && hasHappened(stands))) {
       flaws.push({ kind: 'event', id, problem: `The log of ${name} is gone.` })
       continue
     }
-    const problem = standingFlaw(broken.has(id) ? null : log ? log.standing : empty, stands)
+    const means = broken.has(id) ? null : (log?.standing ?? JSON.stringify(emptyRun(id)))
+    const problem = standingFlaw(means, stands)
     if (problem) flaws.push({ kind: 'standing', id, problem: `${problem} (${number})` })
   }
   return flaws

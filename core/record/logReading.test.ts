@@ -10,8 +10,8 @@ const other = logOf(wholeJob.slice(0, 5), uuid(2)).map((event) => ({ ...event, i
 
 describe('looking through logs', () => {
   it('finds each log that lies in a text, with its own lines and what it amounts to', () => {
-    const { logs, wrong } = lookThroughLogs(`${linesOf(log)}\n${linesOf(other)}\n`)
-    expect(wrong).toEqual([])
+    const { logs, strays } = lookThroughLogs(`${linesOf(log)}\n${linesOf(other)}\n`)
+    expect(strays).toEqual([])
     expect(logs.map(({ sheetId, lines }) => [sheetId, lines])).toEqual([
       [SHEET, linesOf(log)],
       [uuid(2), linesOf(other)],
@@ -21,42 +21,53 @@ describe('looking through logs', () => {
     expect(logs[0]?.photoIds).toEqual(state.photoIds)
   })
 
-  it('finds nothing in nothing', () => expect(lookThroughLogs('')).toEqual({ logs: [], wrong: [] }))
+  it('finds nothing in nothing', () => expect(lookThroughLogs('')).toEqual({ logs: [], strays: [] }))
 
   it.each([
     ['{"id": 1}', 'Invalid'],
-    ['{"id": ', 'not readable as JSON'],
-    ['', 'not readable as JSON'],
+    ['{"id": ', 'cannot be read as JSON'],
+    ['', 'cannot be read as JSON'],
     ['[]', 'Invalid'],
-    [JSON.stringify({ ...log[3], at: 'noon' }), 'at '],
-    [JSON.stringify({ ...log[3], type: 'flown' }), 'type '],
+    [JSON.stringify({ ...log[3], at: 'noon' }), 'at: '],
+    [JSON.stringify({ ...log[3], type: 'flown' }), 'type: '],
   ])('names a line that is no event: %s', (line, problem) => {
     const lines = log.map((event) => JSON.stringify(event))
     lines[3] = line
-    const { wrong } = lookThroughLogs(lines.join('\n'))
-    expect(wrong).toEqual([{ line: 4, problem: expect.stringContaining(problem) }])
+    const { logs, strays } = lookThroughLogs(lines.join('\n'))
+    expect(strays).toEqual([])
+    expect(logs).toHaveLength(1)
+    expect(logs[0]?.problem).toContain('Line 4 ')
+    expect(logs[0]?.problem).toContain(problem)
+    // What comes before it holds, and nothing of what comes after is lost.
+    expect(eventsIn(logs[0])).toEqual(log.slice(0, 3))
+    expect(logs[0]?.rest).toBe(lines.slice(3).join('\n'))
+    expect(logs[0]?.standing).toBe(JSON.stringify(replay(SHEET, log.slice(0, 3))))
   })
 
   it('does not go through a text of nothing but line ends to its end', () => {
-    const { logs, wrong } = lookThroughLogs(`${linesOf(log)}${'\n'.repeat(1_000_000)}`)
+    const { logs, strays } = lookThroughLogs(`${linesOf(log)}${'\n'.repeat(1_000_000)}`)
     expect(logs).toHaveLength(1)
-    expect(wrong).toHaveLength(100)
+    expect(strays).toMatchObject([{ line: log.length + 101, text: '\n'.repeat(999_899) }])
+    expect(logs[0]?.lines).toBe(linesOf(log))
   })
 
   it('says why a log could not have happened, and goes on with the next', () => {
     const hole = log.filter((event) => event.index !== 4)
     const twins = log.map((event) => (event.index === 6 ? { ...event, id: log[5]!.id } : event))
-    for (const [bad, why] of [[hole, 'missing'], [twins, 'share one identity']] as const) {
+    for (const [bad, why] of [[hole, 'missing'], [twins, 'the same identity']] as const) {
       const { logs } = lookThroughLogs(`${linesOf(bad)}\n${linesOf(other)}`)
-      expect(logs.map((one) => one.standing === null)).toEqual([true, false])
+      expect(logs.map((one) => one.problem === null)).toEqual([false, true])
       expect(logs[0]?.problem).toContain(why)
+      const holds = eventsIn(logs[0]).length
+      expect(eventsIn(logs[0])).toEqual(bad.slice(0, holds))
+      expect(logs[0]?.rest).toBe(linesOf(bad.slice(holds)))
     }
   }) // prettier-ignore
 
   it('takes line ends of another system and spaces between words for what they are', () => {
     const text = log.map((event) => JSON.stringify(event, null, 1).replaceAll('\n', '')).join('\r\n')
-    const { logs, wrong } = lookThroughLogs(text)
-    expect([wrong, logs.length]).toEqual([[], 1])
+    const { logs, strays } = lookThroughLogs(text)
+    expect([strays, logs.length]).toEqual([[], 1])
     expect(eventsIn(logs[0])).toEqual(log)
   })
 })

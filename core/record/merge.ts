@@ -1,9 +1,9 @@
-import { formatSpan } from '../quantity/format'
 import type { SheetEvent } from './event'
 import { eventsIn, lengthOf, type LogLines } from './logs'
-import type { Holdings } from './records'
+import { nameOfRecord } from './names'
+import type { Holdings, Kind } from './records'
+import { isSame } from './same'
 
-type Kind = keyof Holdings
 type RecordOf<K extends Kind> = Holdings[K][number]
 
 /** What is merged: records, and the log of each sheet and treatment that has one. */
@@ -81,6 +81,7 @@ export const KINDS = [
   'plans',
   'diagnoses',
   'photos',
+  'setAside',
 ] as const satisfies readonly Kind[]
 
 const eachKind = <Value>(make: (kind: Kind) => Value): Record<Kind, Value> =>
@@ -144,7 +145,7 @@ function compareLogs(
     })
     return
   }
-  const parts = other.findIndex((event, i) => mine[i] !== undefined && !same(event, mine[i]))
+  const parts = other.findIndex((event, i) => mine[i] !== undefined && !isSame(event, mine[i]))
   if (parts >= 0)
     plan.conflicts.push({
       kind: 'log',
@@ -209,12 +210,12 @@ function compare<K extends Kind>(kind: K, here: Holdings, theirs: Holdings, plan
   for (const record of theirs[kind] as RecordOf<K>[]) {
     const other = mine.get(record.id)
     if (!other) (plan.added[kind] as RecordOf<K>[]).push(record)
-    else if (same(record, other)) plan.same[kind]++
+    else if (isSame(record, other)) plan.same[kind]++
     else
       plan.conflicts.push({
         kind,
         id: record.id,
-        name: nameOf(kind, record),
+        name: nameOfRecord(kind, record),
         differs: differences(record, other),
         fields: differences(record, other).map((name) => ({
           name,
@@ -232,32 +233,8 @@ function shortly(value: unknown): string {
   return text.length > 90 ? `${text.slice(0, 88)}…` : text || 'nothing'
 }
 
-function nameOf<K extends Kind>(kind: K, record: RecordOf<K>): string {
-  if ('title' in record) return `Sheet ${record.number}, ${record.title}`
-  if ('label' in record) return `${'paperId' in record ? 'Piece' : 'Bottle'} ${record.label}`
-  if ('name' in record) return record.name
-  if ('definition' in record) return `Process ${record.definition.name}`
-  if ('fileName' in record) return `Film ${record.fileName}`
-  if ('what' in record && typeof record.what === 'string') return `Waste, ${record.what}`
-  if ('startsAt' in record) return `Plan of ${new Date(record.startsAt).toISOString().slice(0, 10)}`
-  if ('symptoms' in record) return 'Diagnosis'
-  if ('marks' in record) return 'Register check'
-  if ('difference' in record || 'film' in record) return `Base exposure, ${formatSpan(record.seconds)}`
-  return `${kind} ${record.id.slice(0, 8)}`
-}
-
 function differences(a: object, b: object): string[] {
   const fields = new Set([...Object.keys(a), ...Object.keys(b)])
   const value = (record: object, field: string) => (record as Record<string, unknown>)[field]
-  return [...fields].filter((field) => field !== 'changedAt' && !same(value(a, field), value(b, field)))
-}
-
-/** Deep equality of plain data, whatever the order of keys; an absent field equals an undefined one. */
-function same(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
-  const keys = new Set([...Object.keys(a), ...Object.keys(b)])
-  return [...keys].every((key) =>
-    same((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
-  )
+  return [...fields].filter((field) => field !== 'changedAt' && !isSame(value(a, field), value(b, field)))
 }

@@ -12,6 +12,7 @@ export const MIGRATIONS: readonly Migration[] = [
   judgement,
   logsOfTheirOwn,
   wasteKeepsItsContents,
+  unreadableIsSetAside,
 ]
 
 type Row = Record<string, unknown>
@@ -97,6 +98,11 @@ function wasteKeepsItsContents(records: unknown): unknown {
       return contents.length ? { ...waste, contents } : waste
     }),
   }
+}
+
+/** Version 8: what cannot be read is set aside instead of being refused; nothing that was there changes. */
+function unreadableIsSetAside(records: unknown): unknown {
+  return { ...(records as Row), setAside: [] }
 }
 
 /** What is not a list is left for the schema to refuse. */

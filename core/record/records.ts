@@ -6,11 +6,12 @@ import { Base, Calibration, Light, LightEntry, MadeNegative, Strip, Tablet, Tabl
 import { Diagnosis, Edition } from './judgement'
 import { DayPlan } from './plan'
 import { RegisterCheck } from './register'
+import { SetAside } from './setAside'
 import { WasteClass } from './substance'
 import { Bath } from './bath'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
-export const RECORD_VERSION = 7
+export const RECORD_VERSION = 8
 
 export const Paper = z.strictObject({
   id: Id,
@@ -228,6 +229,7 @@ export const Holdings = z.strictObject({
   registerChecks: z.array(RegisterCheck),
   plans: z.array(DayPlan),
   diagnoses: z.array(Diagnosis),
+  setAside: z.array(SetAside),
 })
 
 /** Schema of one record of each kind. */
@@ -260,6 +262,7 @@ export const emptyHoldings = (): Holdings => ({
   registerChecks: [],
   plans: [],
   diagnoses: [],
+  setAside: [],
 })
 
 export type Paper = z.infer<typeof Paper>
@@ -274,5 +277,7 @@ export type { Light } from './light'
 export type Sheet = z.infer<typeof Sheet>
 export type Photo = z.infer<typeof Photo>
 export type Holdings = z.infer<typeof Holdings>
+/** Name of a list of records. */
+export type Kind = keyof Holdings
 /** A whole small workroom, with every event of every log. */
 export type WorkroomRecords = Holdings & { events: SheetEvent[] }
