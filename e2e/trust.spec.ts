@@ -14,7 +14,6 @@ import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import { chromium, expect, test, type Page } from '@playwright/test'
 import { CHROMIUM, DEMO_ADDRESS, FLAGS, freePort, OWN_ADDRESS } from './browser.ts'
-import { storedEvents } from './storage.ts'
 import { open, photograph, plan, turnTo } from './workroom.ts'
 
 test('from an empty workroom to a planned print in one page, and round the demo without touching it', async ({
@@ -159,38 +158,6 @@ test('files that the browser has lost: named, the rest exported, and all of it b
   } finally {
     rmSync(profile, { recursive: true, force: true })
   }
-})
-
-test('a full disk: said, nothing half written, and written with its own moment once there is room', async ({
-  page,
-}) => {
-  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
-  await open(page)
-  await plan(page, 'Tide gauge')
-  const devtools = await page.context().newCDPSession(page)
-  await page.keyboard.press(' ')
-  await expect(page.getByRole('button', { name: 'Next drop' })).toBeVisible()
-  // The browser itself says so when a write does not fit; here it says it of the next one.
-  await page.evaluate(() => {
-    const put = IDBObjectStore.prototype.put
-    ;(window as unknown as { room: () => void }).room = () => {
-      IDBObjectStore.prototype.put = put
-    }
-    IDBObjectStore.prototype.put = function () {
-      throw new DOMException('no room', 'QuotaExceededError')
-    }
-  })
-  await page.keyboard.press(' ')
-  await expect(page.getByText('is full: this was not written down', { exact: false })).toBeVisible()
-  await expect(page.getByLabel('Iron citrate, drops really in the glass')).toHaveValue('0')
-  const pressed = await page.evaluate(() => Date.now())
-  await page.clock.fastForward(20_000)
-  await page.evaluate(() => (window as unknown as { room: () => void }).room())
-  await page.getByRole('button', { name: 'Try again' }).click()
-  await expect(page.getByLabel('Iron citrate, drops really in the glass')).toHaveValue('1')
-  const at = (await storedEvents(page)).find((event) => event.type === 'dropped')?.at ?? 0
-  expect(Math.abs(at - pressed)).toBeLessThan(3000)
-  await devtools.detach()
 })
 
 test('storage that is denied is said plainly, and a newer version elsewhere stops this window', async ({

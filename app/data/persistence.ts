@@ -1,7 +1,9 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { CoreError } from '@core/errors'
-import { db } from './db'
+import { liveQuery } from 'dexie'
+import { db, isDemo } from './db'
+import { rememberSheets, renewStorageLog, sheetsLost, watchStorage } from './storageLog'
 import { storageFault } from './storageFaults'
 import { STORAGE_VERSION } from './workroomDb'
 
@@ -18,6 +20,9 @@ export const useStorage = defineStore('storage', () => {
   const quota = ref<number | null>(null)
   /** A newer Ember Sheet has opened the workroom elsewhere; nothing can be written from here any more. */
   const isOutdated = ref(false)
+  /** The workroom's storage was deleted while it was open here, as by clearing the data of this site. */
+  const isDeleted = ref(false)
+  let watching: Awaited<ReturnType<typeof watchStorage>> | null = null
   /** An older Ember Sheet in another window keeps the workroom from being brought up to date. */
   const isHeldUp = ref(false)
 
@@ -44,11 +49,19 @@ export const useStorage = defineStore('storage', () => {
    * @throws CoreError `no-storage` when the browser denies it, as private windows and full disks may; `old-version`.
    */
   async function open(): Promise<void> {
-    // Another window wants a newer shape of the records: it may have them, and this one stops writing.
-    db.on('versionchange', () => {
-      isOutdated.value = true
+    // Another window wants a newer shape of the records, or none at all: it may have them, and this one stops writing.
+    db.on('versionchange', ({ newVersion }) => {
+      if (newVersion === null) isDeleted.value = true
+      else isOutdated.value = true
       db.close()
       return false
+    })
+    // The browser closes the storage when it cannot write. To open it while the disk is full could harm it further.
+    db.on('close', (event) => {
+      // The storage library says so too where it closes the storage of its own accord.
+      if (event instanceof CustomEvent) return
+      watching?.fault()
+      db.close({ disableAutoOpen: true })
     })
     db.on('blocked', () => {
       isHeldUp.value = true
@@ -60,7 +73,10 @@ export const useStorage = defineStore('storage', () => {
       if (db.backendDB().version > OWN_VERSION) {
         isOutdated.value = true
         db.close()
+        return
       }
+      watching = await watchStorage(db)
+      if (!isDemo) await followSheets()
     } catch (error) {
       const known = storageFault(error)
       if (known?.code === 'old-version') {
@@ -76,5 +92,38 @@ export const useStorage = defineStore('storage', () => {
       })
     }
   }
-  return { isPromised, used, quota, isOutdated, isHeldUp, isNearlyFull, look, askToKeep, open }
+  /** Sheets that were here when the workroom was last used, and are gone without anyone having removed them. */
+  const lostSheets = ref(0)
+  async function followSheets(): Promise<void> {
+    lostSheets.value = await sheetsLost(db)
+    liveQuery(() => db.sheets.count()).subscribe((count) => {
+      if (lostSheets.value && !count) return
+      lostSheets.value = 0
+      rememberSheets(count)
+    })
+  }
+  function forgetLost(): void {
+    lostSheets.value = 0
+    rememberSheets(0)
+  }
+  /** Renews the log of the storage, after a full disk. */
+  async function renew(): Promise<void> {
+    await renewStorageLog(db)
+    watching?.seenTo()
+  }
+  return {
+    renew,
+    lostSheets,
+    forgetLost,
+    isDeleted,
+    isPromised,
+    used,
+    quota,
+    isOutdated,
+    isHeldUp,
+    isNearlyFull,
+    look,
+    askToKeep,
+    open,
+  }
 })

@@ -1,28 +1,43 @@
 import { CoreError } from '@core/errors'
 
-/** Names under which a browser says that a write did not fit, or that its storage went away. */
-const named = (thrown: unknown): string[] => {
-  const one = thrown as { name?: string; inner?: unknown; failures?: unknown[] } | null
+/** What a browser says went wrong, with all that lies behind it. */
+const saidOf = (thrown: unknown): { name: string; message: string }[] => {
+  const one = thrown as {
+    name?: string
+    message?: string
+    inner?: unknown
+    failures?: unknown[]
+  } | null
   if (typeof one !== 'object' || one === null) return []
-  return [one.name ?? '', ...(one.inner ? named(one.inner) : []), ...(one.failures ?? []).flatMap(named)]
+  return [
+    { name: one.name ?? '', message: String(one.message ?? '') },
+    ...(one.inner ? saidOf(one.inner) : []),
+    ...(one.failures ?? []).flatMap(saidOf),
+  ]
 }
+
+const diskFull = () =>
+  new CoreError({
+    code: 'disk-full',
+    field: 'storage',
+    problem: 'The disk, or this browser’s share of it, is full: this is not saved yet.',
+    remedy: 'Keep this window open, free some space on the disk, then save again.',
+  })
 
 /**
  * What a browser's storage error means for whoever works here, or `null` for any other error.
  *
- * Whatever was to be written then has not been: the transaction is all or nothing.
+ * Nothing of what was to be written has been: the transaction is all or nothing.
  */
 export function storageFault(thrown: unknown): CoreError | null {
-  const names = named(thrown)
-  const is = (...wanted: string[]) => wanted.some((name) => names.includes(name))
-  if (is('QuotaExceededError'))
-    return new CoreError({
-      code: 'disk-full',
-      field: 'storage',
-      problem: 'The disk, or this browser’s share of it, is full: this was not written down.',
-      remedy:
-        'Free some space (empty the bin, export and remove large photographs, or clear the disk), then try again.',
-    })
+  const said = saidOf(thrown)
+  const is = (...wanted: string[]) => said.some(({ name }) => wanted.includes(name))
+  // A really full disk: the browser stops the transaction, and says why in its message only.
+  if (
+    is('QuotaExceededError', 'AbortError') ||
+    said.some(({ message }) => /NO_SPACE|IO error|disk/i.test(message) && is('UnknownError'))
+  )
+    return diskFull()
   if (is('VersionError'))
     return new CoreError({
       code: 'old-version',
@@ -34,8 +49,9 @@ export function storageFault(thrown: unknown): CoreError | null {
     return new CoreError({
       code: 'storage-gone',
       field: 'storage',
-      problem: 'The browser has closed this workroom’s storage: this was not written down.',
-      remedy: 'Reload this window; what was written before is still there.',
+      problem: 'The browser has closed this workroom’s storage: this is not saved yet.',
+      remedy:
+        'Keep this window open and save again. If that fails, reload: what was saved before is still there.',
     })
   return null
 }

@@ -1,29 +1,45 @@
 import type { Happening } from '@core/record/event'
+import { emptyRun } from '@core/process/run'
 import { useNotice } from '../shell/notice.store'
 import { undoneWords } from '../shell/undoneWords'
 import { append, undo } from './log'
 import { storageFault } from './storageFaults'
+import { useUnsaved } from './unsaved.store'
 import { useWorkroom } from './workroom.store'
 
-/** Ways to write down what happens to one sheet, and to take it back. A refusal is said, and nothing is written. */
+/** Ways to record what happens to one sheet, and to undo it. What is refused is said, and nothing is written. */
 export function useRecording(sheetId: () => string | null) {
-  const [workroom, notice] = [useWorkroom(), useNotice()]
+  const [workroom, notice, unsaved] = [useWorkroom(), useNotice(), useUnsaved()]
 
-  /** @returns whether it was written. */
+  /** @returns whether it was recorded. */
   async function record(happening: Happening, said?: string): Promise<boolean> {
     const id = sheetId()
-    return id ? write(id, happening, Date.now(), said) : false
-  }
-
-  /** What the disk had no room for is kept with its moment, and can be written once there is some. */
-  async function write(id: string, happening: Happening, at: number, said?: string): Promise<boolean> {
+    if (!id) return false
+    const at = Date.now()
     try {
-      await append(id, happening, at)
+      if (unsaved.stateOf(id)) keep(id, happening, at)
+      else await append(id, happening, at)
       if (said) notice.say(said, takeBack)
       return true
     } catch (error) {
-      const again = storageFault(error) ? () => void write(id, happening, at, said) : undefined
-      notice.refuse(error, 'recording this', again)
+      if (!storageFault(error)) {
+        notice.refuse(error, 'recording this')
+        return false
+      }
+      return keepInstead(error, id, happening, at)
+    }
+  }
+  const keep = (id: string, happening: Happening, at: number) =>
+    unsaved.keep(id, happening, at, unsaved.stateOf(id) ?? workroom.work(id)?.state ?? emptyRun(id))
+
+  /** What the disk had no room for is kept with its moment, and work goes on. */
+  function keepInstead(fault: unknown, id: string, happening: Happening, at: number): boolean {
+    try {
+      keep(id, happening, at)
+      notice.refuse(fault, 'recording this')
+      return true
+    } catch (error) {
+      notice.refuse(error, 'recording this')
       return false
     }
   }
@@ -33,8 +49,8 @@ export function useRecording(sheetId: () => string | null) {
     if (!id) return
     const last = workroom.work(id)?.state.last
     try {
-      await undo(id)
-      notice.say(`Taken back: ${undoneWords(last?.type)}.`)
+      if (!unsaved.dropLast(id)) await undo(id)
+      notice.say(`Undone: ${undoneWords(last?.type)}.`)
     } catch (error) {
       notice.refuse(error, 'undo')
     }

@@ -11,6 +11,7 @@ import type { PaperRun, Sheet } from '@core/record/records'
 import { db } from './db'
 import { useLiveQuery } from './useLiveQuery'
 import { standingsOf } from './standings'
+import { useUnsaved } from './unsaved.store'
 import { rowsOf, useRowsById } from './useRowsById'
 import { BY_NUMBER } from './workroomDb'
 
@@ -88,17 +89,20 @@ export const useWorkroom = defineStore('workroom', () => {
     ...[...ownById.value.values()].filter((one) => one.kind === 'process'),
   ])
 
-  const stateOf = (id: string) => standings.value?.get(id) ?? emptyRun(id)
+  const unsaved = useUnsaved()
+  /** What has been written of a sheet, and what is still to be. */
+  const known = (id: string) => unsaved.stateOf(id) ?? standings.value?.get(id)
+  const stateOf = (id: string) => known(id) ?? emptyRun(id)
   /** What has not changed stays the same object, so that what is shown of it need not be drawn again. */
-  let known = new Map<string, SheetInRoom>()
+  let shown = new Map<string, SheetInRoom>()
   /** Every sheet, those in the bin too, newest number first. */
   const everySheet = computed<SheetInRoom[]>(() => {
     const next = new Map<string, SheetInRoom>()
     for (const sheet of sheetRows.value?.values() ?? []) {
       const [state, definition, before] = [
-        standings.value?.get(sheet.id),
+        known(sheet.id),
         definitionOf(sheet.process.id),
-        known.get(sheet.id),
+        shown.get(sheet.id),
       ]
       const isSame =
         before?.sheet === sheet &&
@@ -106,7 +110,7 @@ export const useWorkroom = defineStore('workroom', () => {
         before.state === (state ?? before.state)
       next.set(sheet.id, isSame ? before : { sheet, state: state ?? emptyRun(sheet.id), definition })
     }
-    known = next
+    shown = next
     return [...next.values()].sort((a, b) => b.sheet.number - a.sheet.number)
   })
   /** Newest number first. */

@@ -2,12 +2,6 @@
 import { useNotice } from './notice.store'
 
 const notice = useNotice()
-
-function again(): void {
-  const { current } = notice
-  notice.clear()
-  current?.again?.()
-}
 </script>
 
 <template>
@@ -22,7 +16,6 @@ function again(): void {
         {{ notice.current.text }} {{ notice.current.remedy }}
       </p>
       <button v-if="notice.current.undo" type="button" @click="notice.undo()">Undo</button>
-      <button v-if="notice.current.again" type="button" @click="again">Try again</button>
       <button type="button" aria-label="Close this line" @click="notice.clear">Close</button>
     </div>
   </div>

@@ -2,14 +2,27 @@
 import { useRoute } from 'vue-router'
 import { isDemo } from '../data/db'
 import { useStorage } from '../data/persistence'
+import { useUnsaved } from '../data/unsaved.store'
 import { goToWorkroom } from '../data/whichWorkroom'
 import { useBackup } from '../workroom/backup.store'
+import { timeOfDay } from './moments'
+import { useNotice } from './notice.store'
 import { useUpdate } from './update.store'
 
 /** What stays said above the page until something is done about it. */
 defineProps<{ isClockRunning: boolean }>()
 const [storage, update, backup, route] = [useStorage(), useUpdate(), useBackup(), useRoute()]
+const [unsaved, notice] = [useUnsaved(), useNotice()]
 const reload = () => location.reload()
+async function saveNow(): Promise<void> {
+  try {
+    const { saved, refused } = await unsaved.save()
+    const said = `${saved === 1 ? 'One press' : `${saved} presses`} saved, with the time of each.`
+    notice.say([said, ...refused.map((why) => `One did not fit any more: ${why}`)].join(' '))
+  } catch (error) {
+    notice.refuse(error, 'saving')
+  }
+}
 </script>
 
 <template>
@@ -18,6 +31,27 @@ const reload = () => location.reload()
       A newer Ember Sheet has opened this workroom in another window. Nothing can be written from here any
       more; nothing is lost.
       <button type="button" @click="reload">Reload this window</button>
+    </p>
+    <p v-if="storage.isDeleted" role="alert">
+      This workroom’s storage was deleted from the browser while it was open. Nothing can be saved from here.
+      Reload, then restore your last backup.
+      <button type="button" @click="reload">Reload this window</button>
+    </p>
+    <p v-if="storage.lostSheets" role="alert">
+      This browser has lost the workroom that was here, with
+      {{ storage.lostSheets === 1 ? 'one print' : `${storage.lostSheets} prints` }}. It may do so when the
+      disk is full. Restore your last backup at Workroom.
+      <RouterLink to="/workroom">Go to Workroom</RouterLink>
+      <button type="button" @click="storage.forgetLost">I don’t need it</button>
+    </p>
+    <p v-if="unsaved.presses.length" role="alert">
+      {{
+        unsaved.presses.length === 1
+          ? 'One press is not saved yet'
+          : `${unsaved.presses.length} presses are not saved yet`
+      }}, since {{ timeOfDay(unsaved.presses[0]!.at) }}. Keep this window open and free some space on the
+      disk.
+      <button type="button" :disabled="unsaved.isSaving" @click="saveNow">Save now</button>
     </p>
     <p v-if="storage.isHeldUp" role="alert">
       An older Ember Sheet in another window holds this workroom. Close that window, or reload it.

@@ -8,8 +8,6 @@ export interface Notice {
   remedy: string
   tone: 'said' | 'refused'
   undo?: () => unknown
-  /** Does once more what was refused, as it was meant then. */
-  again?: () => void
 }
 
 /** Long enough to read twice; a refusal stays until it is answered or something else is said. */
@@ -29,9 +27,9 @@ export const useNotice = defineStore('notice', () => {
     current.value = null
   }
   const say = (text: string, undo?: () => unknown) => show({ text, remedy: '', tone: 'said', undo })
-  const refuse = (thrown: unknown, doing: string, again?: () => void) => {
+  const refuse = (thrown: unknown, doing: string) => {
     const { problem, remedy } = refusalOf(storageFault(thrown) ?? thrown, doing)
-    show({ text: problem, remedy, tone: 'refused', again })
+    show({ text: problem, remedy, tone: 'refused' })
   }
   /** Undoes what the notice offers to undo; an undo that fails says so. */
   async function undo(): Promise<void> {
