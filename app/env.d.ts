@@ -1,3 +1,4 @@
+/// <reference types="wicg-file-system-access" />
 /// <reference types="vite/client" />
 /// <reference types="vite-plugin-pwa/client" />
 

@@ -16,6 +16,7 @@ import { fetchPagesAhead, router } from './router'
 import { useNotice } from './shell/notice.store'
 import { useUpdate } from './shell/update.store'
 import { usePreferences } from './shell/preferences.store'
+import { useBackup } from './workroom/backup.store'
 import { repairedSaid } from './workroom/backupWords'
 
 const app = createApp(App).use(createPinia()).use(router)
@@ -40,6 +41,7 @@ storage
   .then((notes) => {
     if (notes.length) useNotice().say(`From an earlier version: ${repairedSaid(notes)}`)
   })
+  .then(() => useBackup().start())
   .catch((error: unknown) => useNotice().refuse(error, 'opening the workroom'))
 void storage
   .askToKeep()

@@ -7,7 +7,7 @@ import { open, plan } from './workroom.ts'
 async function exported(page: Page): Promise<Uint8Array> {
   await page.keyboard.press('o')
   const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Export everything' }).click()
+  await page.getByRole('button', { name: 'Download a backup' }).click()
   return new Uint8Array(await readFile(await (await download).path()))
 }
 async function choose(page: Page, bytes: Uint8Array, name = 'archive.zip'): Promise<void> {

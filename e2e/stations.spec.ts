@@ -116,7 +116,7 @@ test('undo goes back press by press, over a reload too', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
   await page.keyboard.press('u')
   await expect(
-    page.getByText('Taken back: the end of the step; its clock runs on as if it had not stopped.'),
+    page.getByText('Undone: the end of the step; its clock runs on as if it had not stopped.'),
   ).toBeVisible()
   const last = page.getByLabel('Ferricyanide, drops really in the glass')
   for (const left of ['4', '3']) {
@@ -182,7 +182,7 @@ test('a sheet is set aside with its reason, noted, and both can be taken back', 
   await page.getByRole('button', { name: 'Set it aside' }).click()
   await expect(page.getByText('Classic cyanotype, set aside')).toBeVisible()
   await page.keyboard.press('u')
-  await expect(page.getByText('Taken back: setting it aside.')).toBeVisible()
+  await expect(page.getByText('Undone: setting it aside.')).toBeVisible()
   await expect(page.getByText('Dropped it, coat side down.')).toBeHidden()
   await expect(page.getByText('The lamp flickers at the left end.')).toBeVisible()
 })
@@ -289,7 +289,7 @@ test('every control can be reached and named from the keyboard', async ({ page }
   }
   await open(page)
   const reached = new Set<string>()
-  for (let tab = 0; tab < 14; tab++) {
+  for (let tab = 0; tab < 20; tab++) {
     await page.keyboard.press('Tab')
     reached.add(await page.evaluate(() => document.activeElement?.textContent?.trim() ?? ''))
   }

@@ -81,7 +81,7 @@ test('what is stored is looked through: a picture that is gone and a list that l
   await page.getByRole('button', { name: 'Check stored data' }).click()
   await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
   const exported = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Export everything' }).click()
+  await page.getByRole('button', { name: 'Download a backup' }).click()
   const archive = await (await exported).path()
   await inStorage(page, 'standingBundles', 'bend')
   await inStorage(page, 'packs', 'lose')
@@ -91,7 +91,7 @@ test('what is stored is looked through: a picture that is gone and a list that l
   await page.getByRole('button', { name: 'Repair' }).click()
   await expect(page.getByText('One fault')).toBeVisible()
   // A safe copy can be made all the same, and says what it lacks.
-  await page.getByRole('button', { name: 'Export everything' }).click()
+  await page.getByRole('button', { name: 'Download a backup' }).click()
   await expect(page.getByText(/One photograph has no picture any more/)).toBeVisible()
 
   // An archive that has the picture gives it back, though its records are all here.
@@ -125,7 +125,7 @@ test('files that the browser has lost: named, the rest exported, and all of it b
       6,
     )
     const exported = first.page.waitForEvent('download')
-    await first.page.getByRole('button', { name: 'Export everything' }).click()
+    await first.page.getByRole('button', { name: 'Download a backup' }).click()
     const archive = readFileSync(await (await exported).path())
     await first.context.close()
     // What is large lies in files beside the database: the logs in one, the pictures in another.
@@ -142,7 +142,7 @@ test('files that the browser has lost: named, the rest exported, and all of it b
     await lookThrough(page)
     await expect(page.getByText('The log of sheet 22 is gone.')).toBeVisible()
     await expect(page.getByText('The picture of a photograph is gone.').first()).toBeVisible()
-    await page.getByRole('button', { name: 'Export everything' }).click()
+    await page.getByRole('button', { name: 'Download a backup' }).click()
     await expect(page.getByText(/25 logs are lost and not in it: keep your last backup too/)).toBeVisible()
     await page
       .getByLabel('Archive file')

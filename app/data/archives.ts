@@ -3,6 +3,7 @@ import type { Flaw } from '@core/record/integrity'
 import type { SalvageNote } from '@core/record/salvage'
 import type { ArchiveQuestion, ArchiveWord, ReadReport } from '../workers/archive.worker'
 import type { Written } from '../workers/archiveParts'
+import type { FolderBackup, TrialReport } from '../workers/backupFolder'
 import { startWorker } from '../workers/start'
 import { sayBroughtIn } from './broughtIn'
 import { db, isDemo } from './db'
@@ -81,6 +82,23 @@ export async function exportArchive(progress?: Progress, signal?: AbortSignal): 
   }
 }
 
+/** Backs the workroom up into a folder, and reads it back. */
+export async function backUpIntoFolder(
+  folder: FileSystemDirectoryHandle,
+  progress?: Progress,
+  signal?: AbortSignal,
+): Promise<FolderBackup> {
+  const name = isDemo ? 'Demo workroom' : 'Workroom'
+  const question = { act: 'backUp', folder, name, at: Date.now() } as const
+  const { backup } = await once(question, 'backedUp', progress, signal)
+  if (backup.repaired.length) sayBroughtIn()
+  return backup
+}
+
+/** Tries to restore the newest backup of a folder, without changing anything here. */
+export const tryRestore = (folder: FileSystemDirectoryHandle): Promise<TrialReport> =>
+  once({ act: 'tryFolder', folder }, 'tried').then(({ trial }) => trial)
+
 /** An archive that was read and found sound, compared with what is here; nothing is written yet. */
 export interface PreparedImport {
   report: ReadReport
@@ -98,14 +116,24 @@ export interface PreparedImport {
  *
  * @throws CoreError for whatever is wrong with the file.
  */
-export async function prepareImport(
-  file: Blob,
+export const prepareImport = (file: Blob, progress?: Progress, signal?: AbortSignal) =>
+  prepared({ act: 'read', file }, progress, signal)
+
+/** Reads the newest backup of a folder, as `prepareImport` reads an archive. */
+export const prepareRestore = (
+  folder: FileSystemDirectoryHandle,
+  progress?: Progress,
+  signal?: AbortSignal,
+) => prepared({ act: 'readFolder', folder }, progress, signal)
+
+async function prepared(
+  question: Extract<Asked, { act: 'read' | 'readFolder' }>,
   progress?: Progress,
   signal?: AbortSignal,
 ): Promise<PreparedImport> {
   const work = new ArchiveWork()
   try {
-    const { report } = await work.ask({ act: 'read', file }, 'read', progress, signal)
+    const { report } = await work.ask(question, 'read', progress, signal)
     return {
       report,
       async finish(takeTheirs, onProgress, onSignal) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { isDemo } from '../data/db'
 import { useStorage } from '../data/persistence'
@@ -10,9 +11,10 @@ import { useNotice } from './notice.store'
 import { useUpdate } from './update.store'
 
 /** What stays said above the page until something is done about it. */
-defineProps<{ isClockRunning: boolean }>()
+const props = defineProps<{ isClockRunning: boolean }>()
 const [storage, update, backup, route] = [useStorage(), useUpdate(), useBackup(), useRoute()]
 const [unsaved, notice] = [useUnsaved(), useNotice()]
+watchEffect(() => (backup.isClockRunning = props.isClockRunning))
 const reload = () => location.reload()
 async function saveNow(): Promise<void> {
   try {
@@ -61,14 +63,31 @@ async function saveNow(): Promise<void> {
       <template v-if="isClockRunning">It waits until no clock runs.</template>
       <button v-else type="button" @click="update.takeIt">Take it now</button>
     </p>
+    <p v-if="backup.folder?.problem" role="alert">
+      The backup into “{{ backup.folder.handle.name }}” failed. {{ backup.folder.problem }}
+      <button type="button" :disabled="backup.isBusy" @click="backup.backUp">Try again</button>
+    </p>
+    <p v-if="backup.folder?.trialProblem" role="alert">
+      A restore from “{{ backup.folder.handle.name }}” was tried. {{ backup.folder.trialProblem }}
+      <button type="button" :disabled="backup.isBusy" @click="backup.backUp">Back up again</button>
+    </p>
+    <p v-if="backup.folder && !backup.isAllowed" role="status">
+      The browser asks again before it writes backups into “{{ backup.folder.handle.name }}”.
+      <button type="button" :disabled="backup.isBusy" @click="backup.backUp">Allow and back up</button>
+    </p>
+    <p v-if="backup.asksForFolder" role="status">
+      Your workroom is only in this browser. Choose a backup folder.
+      <button type="button" :disabled="backup.isBusy" @click="backup.choose">Choose a folder</button>
+      <button type="button" @click="backup.putOff">In three days</button>
+    </p>
     <p v-if="backup.isDue" role="status">
       {{
         backup.days === null
-          ? 'Nothing was exported from here yet.'
-          : `Last exported ${backup.days} days ago.`
+          ? 'Your workroom is only in this browser.'
+          : `The last backup is ${backup.days} days old.`
       }}
-      <button type="button" :disabled="backup.isBusy" @click="backup.backUp">
-        {{ backup.isBusy ? `Writing, ${Math.round(100 * (backup.share ?? 0))} %` : 'Export everything now' }}
+      <button type="button" :disabled="backup.isBusy" @click="backup.download">
+        {{ backup.isBusy ? `Backing up, ${Math.round(100 * (backup.share ?? 0))} %` : 'Download a backup' }}
       </button>
       <button type="button" @click="backup.putOff">In three days</button>
     </p>

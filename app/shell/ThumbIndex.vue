@@ -1,11 +1,20 @@
 <script setup lang="ts">
-import { nextTick, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { isDemo } from '../data/db'
+import { useNow } from '../data/useNow'
 import { stations } from '../stations'
+import { useBackup } from '../workroom/backup.store'
+import { ageSaid } from '../workroom/backupDue'
 import { usePreferences } from './preferences.store'
 
 const emit = defineEmits<{ showKeys: [] }>()
-const [preferences, route] = [usePreferences(), useRoute()]
+const [preferences, route, backup, now] = [usePreferences(), useRoute(), useBackup(), useNow()]
+/** Where there is something to lose, how old its last backup is. */
+const backupSaid = computed(() => {
+  if (isDemo || !backup.hasRecords) return ''
+  return backup.backedUpAt ? `backup ${ageSaid(backup.backedUpAt, now.now)} ago` : 'no backup'
+})
 const frame = useTemplateRef<HTMLElement>('frame')
 
 // On a telephone the index is wider than the page: the station that is open stays in sight.
@@ -43,7 +52,12 @@ watch(
       <button type="button" class="ThumbIndex-small" @click="preferences.switchPalette">
         {{ preferences.chosen.palette === 'dim' ? 'Daylight' : 'Dim room' }}
       </button>
-      <RouterLink class="ThumbIndex-small" :to="{ name: 'workroom' }">Workroom</RouterLink>
+      <RouterLink class="ThumbIndex-small" :to="{ name: 'workroom' }">
+        Workroom
+        <span v-if="backupSaid" class="ThumbIndex-backup" :class="{ 'is-old': backup.isOld }">
+          {{ backupSaid }}
+        </span>
+      </RouterLink>
       <button
         type="button"
         class="ThumbIndex-small ThumbIndex-keys"
@@ -112,6 +126,16 @@ watch(
   font-size: 13px;
   text-align: center;
   text-decoration: none;
+}
+
+.ThumbIndex-backup {
+  display: block;
+  font-size: 11px;
+}
+
+.ThumbIndex-backup.is-old {
+  color: var(--es-ember);
+  font-weight: 700;
 }
 
 .ThumbIndex-small:hover {

@@ -12,6 +12,8 @@ const Preferences = z.object({
   rocking: z.boolean().catch(false),
   /** When the workroom was last exported from this device, and after how many days one is reminded; 0 for never. */
   backedUpAt: z.number().min(0).catch(0),
+  /** Until when one is not asked for a backup folder. */
+  askedAt: z.number().min(0).catch(0),
   remindDays: z.number().min(0).max(365).catch(14),
   dropsPerMillilitre: z.number().gt(0).max(200).catch(20),
 })

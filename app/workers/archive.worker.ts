@@ -10,7 +10,15 @@ import { lookAtStored, repairStored } from '../data/repair'
 import { standingsAnew } from '../data/standings'
 import { WorkroomDb } from '../data/workroomDb'
 import { readArchiveFile } from './archiveFile'
-import { damageOf, eachPicture, writeParts, type Written } from './archiveParts'
+import { damageOf, eachPicture, notAsWritten, writeParts, type Written } from './archiveParts'
+import {
+  backUpInto,
+  bringPictures,
+  countPictures,
+  readNewest,
+  type FolderBackup,
+  type TrialReport,
+} from './backupFolder'
 import { LogReaders } from './logReaders'
 import { within, type Pace } from './pace'
 import { sumsOfAll } from './sums'
@@ -18,6 +26,9 @@ import { sumsOfAll } from './sums'
 /** Long work over a whole workroom. An archive that was read stays here until it is taken in or left. */
 export type ArchiveQuestion =
   | { act: 'read'; file: Blob }
+  | { act: 'readFolder'; folder: FileSystemDirectoryHandle }
+  | { act: 'backUp'; folder: FileSystemDirectoryHandle; name: string; at: number }
+  | { act: 'tryFolder'; folder: FileSystemDirectoryHandle }
   | { act: 'take'; theirs: readonly string[] }
   | { act: 'write'; name: string; at: number }
   | { act: 'check' }
@@ -30,6 +41,8 @@ export type ArchiveWord =
   | { word: 'written'; written: Written }
   | { word: 'checked'; flaws: Flaw[]; looked: number }
   | { word: 'repaired'; notes: SalvageNote[] }
+  | { word: 'backedUp'; backup: FolderBackup }
+  | { word: 'tried'; trial: TrialReport }
   | { word: 'done' }
   | { word: 'refused'; refusal: Refusal }
 
@@ -47,7 +60,7 @@ export interface ReadReport {
 
 // The name of the worker says which workroom it is for: the demo's, or one's own.
 const db = new WorkroomDb(self.name)
-let held: (ReadWorkroom & { damage: Damage }) | null = null
+let held: (ReadWorkroom & { damage: Damage; folder?: FileSystemDirectoryHandle }) | null = null
 let isStopped = false
 
 const say = (word: ArchiveWord) => postMessage(word)
@@ -69,8 +82,7 @@ const breathe = async () => {
 
 const pace: Pace = { progress, pulse, breathe }
 
-async function read(file: Blob): Promise<void> {
-  const theirs = await withReaders((readers) => readArchiveFile(file, readers, pace))
+async function read(theirs: ReadWorkroom, folder?: FileSystemDirectoryHandle): Promise<void> {
   progress(0.95, 'comparing')
   await breathe()
   const here = await legibleContents(db)
@@ -78,12 +90,40 @@ async function read(file: Blob): Promise<void> {
   const known = new Set(here.records.photos.map((photo) => photo.id))
   const { pixels, part, notes } = theirs
   const damage = await damageOf(db, here.records.photos, pixels, within(pace, 0.95, 0.99))
-  held = { ...theirs, damage: { ...damage, rows: here.lost.rows } }
+  held = { ...theirs, damage: { ...damage, rows: here.lost.rows }, ...(folder && { folder }) }
   for (const id of damage.spoilt) have.delete(id)
   const absent = held.records.photos.filter(({ id }) => !have.has(id))
-  const missing = absent.filter(({ id }) => known.has(id) && pixels.has(id)).length
-  const bare = absent.filter(({ id }) => !pixels.has(id)).length
+  const missing = absent.filter(({ id }) => known.has(id) && (pixels.has(id) || folder)).length
+  // Pictures of a folder are looked at when they are brought.
+  const bare = folder ? 0 : absent.filter(({ id }) => !pixels.has(id)).length
   say({ word: 'read', report: { summary: summaryOf(planMerge(here, held)), part, missing, bare, notes } })
+}
+
+async function take(theirs: readonly string[]): Promise<void> {
+  if (!held) return
+  const { folder, damage, records } = held
+  const share = folder ? 0.5 : 1
+  await writeImport(db, held, new Set(theirs), within(pace, 0, share).progress, pulse, damage)
+  if (folder) await bringPictures(db, folder, records.photos, within(pace, share, 1))
+  held = null
+}
+
+/** Restores the newest backup of a folder into a database of its own, compares, and removes that again. */
+async function tryFolder(folder: FileSystemDirectoryHandle): Promise<TrialReport> {
+  const { name, archive } = await withReaders((readers) => readNewest(folder, readers, within(pace, 0, 0.3)))
+  const trial = new WorkroomDb(`${self.name}-trial`)
+  try {
+    await trial.delete()
+    await trial.open()
+    await writeImport(trial, archive, new Set(), within(pace, 0.3, 0.6).progress, pulse)
+    const { added, conflicts, logs } = planMerge(await legibleContents(trial), archive)
+    if (conflicts.length || logs.length || Object.values(added).some((list) => list.length))
+      throw notAsWritten('What came back from the folder is not what is in it.')
+  } finally {
+    await trial.delete()
+  }
+  const found = await countPictures(folder, archive.records.photos, within(pace, 0.6, 1))
+  return { name, sheets: archive.records.sheets.length, ...found, notes: archive.notes }
 }
 
 async function check(): Promise<void> {
@@ -143,10 +183,20 @@ async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Prom
   isStopped = false
   switch (question.act) {
     case 'read':
-      return read(question.file)
+      return read(await withReaders((readers) => readArchiveFile(question.file, readers, pace)))
+    case 'readFolder': {
+      const { archive } = await withReaders((readers) => readNewest(question.folder, readers, pace))
+      return read(archive, question.folder)
+    }
+    case 'backUp':
+      return say({
+        word: 'backedUp',
+        backup: await withReaders((readers) => backUpInto(db, question.folder, question, readers, pace)),
+      })
+    case 'tryFolder':
+      return say({ word: 'tried', trial: await tryFolder(question.folder) })
     case 'take':
-      if (held) await writeImport(db, held, new Set(question.theirs), progress, pulse, held.damage)
-      held = null
+      await take(question.theirs)
       return say({ word: 'done' })
     case 'write':
       return say({

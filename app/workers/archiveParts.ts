@@ -30,6 +30,15 @@ export interface Written {
   repaired: SalvageNote[]
 }
 
+/** How an archive is to be written. */
+export interface About {
+  /** Of the workroom, shown to whoever opens it. */
+  name: string
+  at: number
+  /** Whether pictures are left out, since they are kept elsewhere. */
+  withoutPictures?: boolean
+}
+
 /**
  * Writes a workroom as one archive, or as several where its pictures are more than one holds, and reads each back before
  * it counts as written. What an import could not read is repaired or set aside first.
@@ -40,7 +49,7 @@ export interface Written {
  */
 export async function writeParts(
   db: WorkroomDb,
-  about: { name: string; at: number },
+  about: About,
   readers: LogsReader,
   pace: Pace,
   most?: PartLimits,
@@ -59,7 +68,7 @@ const isLeft = ({ kind }: SalvageNote) => kind === 'picture'
 
 async function writtenAndRead(
   db: WorkroomDb,
-  { name, at }: { name: string; at: number },
+  { name, at, withoutPictures }: About,
   readers: LogsReader,
   pace: Pace,
   most?: PartLimits,
@@ -68,8 +77,9 @@ async function writtenAndRead(
   progress(0, 'reading')
   const { records, logs, lost } = await legibleContents(db)
   const known = new Set(records.photos.map(({ id }) => id))
+  const pictures = withoutPictures ? [] : await pictureSizes(db)
   const parts = partsOf(
-    (await pictureSizes(db)).filter(([id]) => known.has(id)),
+    pictures.filter(([id]) => known.has(id)),
     most,
   )
   const files: Blob[] = []
@@ -79,7 +89,7 @@ async function writtenAndRead(
     const pixels = new Map<string, PhotoPixels>()
     const wanted = new Set(ids)
     const take = (id: string, picture: PhotoPixels) => wanted.has(id) && pixels.set(id, picture)
-    await eachPicture(db, take, within(ofPart, 0, 0.3), wanted)
+    if (ids.length) await eachPicture(db, take, within(ofPart, 0, 0.3), wanted)
     const content = archiveContent({ records, logs, pixels })
     const without = new Set(content.without)
     for (const id of ids) if (!without.has(id)) bare.delete(id)
@@ -130,7 +140,18 @@ async function readBack(
   return []
 }
 
-const notAsWritten = (problem: string) =>
+/** @param skipped backups that could not be read, and why. */
+export const noBackup = (skipped: readonly { name: string; problem: string }[]) =>
+  new CoreError({
+    code: 'no-backup',
+    field: 'folder',
+    problem: skipped.length
+      ? `None of the ${skipped.length} backups in this folder can be read. ${skipped[0]?.name}: ${skipped[0]?.problem}`
+      : 'There is no backup of Ember Sheet in this folder.',
+    remedy: 'Choose the folder that has files such as ember-sheet-20261129T180512Z.zip in it.',
+  })
+
+export const notAsWritten = (problem: string) =>
   new CoreError({
     code: 'not-as-written',
     field: 'archive',

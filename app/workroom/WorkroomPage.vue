@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { ElSwitch } from 'element-plus'
 import 'element-plus/es/components/switch/style/css'
-import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { logCsv, printsCsv } from '@core/formats/logCsv'
 import type { SheetEvent } from '@core/record/event'
 import { eventsIn } from '@core/record/logs'
-import { prepareImport, type PreparedImport } from '../data/archives'
 import { db, isDemo } from '../data/db'
 import { reloadDemo } from '../data/demo'
 import type { Progress } from '../data/holdings'
@@ -17,14 +16,14 @@ import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import { useKeyRows } from '../shell/keys.store'
 import { useMarginNotes } from '../shell/margin.store'
-import { dateOf } from '../shell/moments'
 import { useNotice } from '../shell/notice.store'
 import { saveFile } from '../shell/saveFile'
 import { usePreferences } from '../shell/preferences.store'
 import { speak } from '../shell/voice'
 import { useBackup } from './backup.store'
+import BackupPart from './BackupPart.vue'
 import HealthCheck from './HealthCheck.vue'
-import ImportReport from './ImportReport.vue'
+import RestorePart from './RestorePart.vue'
 import SetAsideList from './SetAsideList.vue'
 
 const [preferences, notice, storage, backup, workroom] = [
@@ -35,12 +34,10 @@ const [preferences, notice, storage, backup, workroom] = [
   useWorkroom(),
 ]
 const { recordOf } = useRoomRecords()
-const file = ref<HTMLInputElement | null>(null)
+const restoring = useTemplateRef<InstanceType<typeof RestorePart>>('restoring')
 const doing = ref('')
 const share = ref(0)
 let stopper: AbortController | null = null
-// Shallow: what was read is kept as it is.
-const prepared = shallowRef<PreparedImport | null>(null)
 
 /** Does one long thing at a time, says how far it is, and what went wrong. */
 async function busy(
@@ -64,52 +61,8 @@ const stop = () => {
   stopper?.abort()
   backup.stop()
 }
-const out = () => void backup.backUp()
-const said = computed(() => (backup.isBusy ? 'Writing the archive…' : doing.value))
+const said = computed(() => (backup.isBusy ? 'Backing up…' : doing.value))
 const shown = computed(() => (backup.isBusy ? (backup.share ?? 0) : share.value))
-/** Files that were chosen together, as the parts of one archive are, wait for the one before. */
-let waiting: File[] = []
-function take(event: Event): void {
-  const input = event.target as HTMLInputElement
-  const chosen = [...(input.files ?? [])]
-  input.value = ''
-  leave()
-  waiting = chosen.sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
-  void readNext()
-}
-function readNext(): Promise<void> | void {
-  const [file, ...others] = waiting
-  if (!file) return
-  return busy('Reading the archive…', async (progress, signal) => {
-    waiting = []
-    prepared.value = await prepareImport(file, progress, signal)
-    waiting = others
-  })
-}
-function leave(): void {
-  prepared.value?.leave()
-  prepared.value = null
-}
-onUnmounted(() => {
-  waiting = []
-  leave()
-})
-function leaveIt(): void {
-  leave()
-  void readNext()
-}
-async function finish(takeTheirs: ReadonlySet<string>): Promise<void> {
-  let isIn = false
-  await busy('Importing…', async (progress, signal) => {
-    const { value } = prepared
-    if (!value) return
-    prepared.value = null
-    await value.finish(takeTheirs, progress, signal)
-    notice.say('Imported.')
-    isIn = true
-  })
-  if (isIn) void readNext()
-}
 const again = () =>
   busy('Setting up the demo…', async () => {
     await reloadDemo()
@@ -156,27 +109,25 @@ const keep = () =>
     notice.say(
       (await storage.askToKeep())
         ? 'The browser has promised to keep this workroom.'
-        : 'The browser makes no promise. Export now and then.',
+        : 'The browser makes no promise. Choose a backup folder.',
     )
   })
 
 useKeyRows('Workroom', () => [
-  { key: 'e', name: 'Export everything', run: () => void out() },
-  { key: 'i', name: 'Import an archive', run: () => file.value?.click() },
+  { key: 'e', name: 'Back up now', run: () => void backup.backUp() },
+  { key: 'i', name: 'Import an archive', run: () => restoring.value?.choose() },
 ])
 useMarginNotes(() => [
   {
-    title: 'The archive',
+    title: 'Backups',
     lines: [
-      'A ZIP with every record as JSON and every picture as it was added; many pictures make several. Any ZIP tool opens it; its format is documented in docs/formats.md.',
-      'Importing never overwrites: what differs is shown, and what is here stays unless you say otherwise.',
+      'A backup is a ZIP with every record as JSON, and the pictures as they were added. Any ZIP tool opens it; docs/formats.md describes it.',
+      'Restoring never overwrites: what differs is shown, and what is here stays unless you choose otherwise.',
     ],
   },
   {
-    title: 'Where it all lives',
-    lines: [
-      'In this browser, on this machine. Nothing is sent anywhere. An export now and then is the safe copy.',
-    ],
+    title: 'Where the workroom is',
+    lines: ['In this browser, on this machine. Nothing is sent anywhere.'],
   },
 ])
 
@@ -184,16 +135,6 @@ const PALETTES = [
   { id: 'daylight', name: 'Daylight' },
   { id: 'dim', name: 'Dim room' },
 ]
-const REMIND = [
-  { id: '7', name: 'A week' },
-  { id: '14', name: 'Two weeks' },
-  { id: '30', name: 'A month' },
-  { id: '0', name: 'Never' },
-]
-const remind = computed({
-  get: () => String(preferences.chosen.remindDays),
-  set: (days) => (preferences.chosen.remindDays = Number(days)),
-})
 const LENGTHS = [
   { id: 'in', name: 'Inches' },
   { id: 'cm', name: 'Centimetres' },
@@ -205,26 +146,12 @@ const LENGTHS = [
   <div class="WorkroomPage">
     <header>
       <p class="es-kicker">{{ isDemo ? 'The demo workroom' : 'Your workroom' }}</p>
-      <h1>What goes out, what comes in, and how it is shown</h1>
+      <h1>Backup, stored data and settings</h1>
     </header>
 
     <section>
-      <h2>Archive</h2>
-      <div class="WorkroomPage-acts">
-        <BigTarget label="Export everything" hint="e" :disabled="said !== ''" @press="out" />
-        <BigTarget quiet label="Import an archive" hint="i" :disabled="said !== ''" @press="file?.click()" />
-        <BigTarget quiet label="Tables for a spreadsheet" :disabled="said !== ''" @press="tables" />
-        <input
-          ref="file"
-          class="es-unseen"
-          type="file"
-          accept=".zip,application/zip"
-          multiple
-          tabindex="-1"
-          aria-label="Archive file"
-          @change="take"
-        />
-      </div>
+      <h2>Backup</h2>
+      <BackupPart :is-busy="said !== ''" />
       <div class="WorkroomPage-doing">
         <p role="status" class="es-quiet">{{ said }}</p>
         <template v-if="said">
@@ -232,19 +159,11 @@ const LENGTHS = [
           <BigTarget plain label="Stop" @press="stop" />
         </template>
       </div>
-      <p class="es-quiet">
-        {{
-          preferences.chosen.backedUpAt
-            ? `Last exported ${dateOf(preferences.chosen.backedUpAt, Date.now())}.`
-            : 'Not exported from this device yet.'
-        }}
-      </p>
-      <ChoiceRow v-model="remind" label="Remind me to export after" :options="REMIND" />
-      <ImportReport v-if="prepared" :report="prepared.report" @finish="finish" @close="leaveIt" />
+      <RestorePart ref="restoring" :is-busy="said !== ''" :busy="busy" />
     </section>
 
     <section>
-      <h2>What is stored</h2>
+      <h2>Stored data</h2>
       <p class="es-quiet">
         {{ room }}
         {{
@@ -266,6 +185,9 @@ const LENGTHS = [
       </div>
       <HealthCheck />
       <SetAsideList />
+      <div class="WorkroomPage-acts">
+        <BigTarget quiet label="Tables for a spreadsheet" :disabled="said !== ''" @press="tables" />
+      </div>
     </section>
 
     <section>

@@ -1,5 +1,6 @@
 import type { SalvageNote } from '@core/record/salvage'
 import type { Exported } from '../data/archives'
+import type { FolderBackup, TrialReport } from '../workers/backupFolder'
 
 const count = (n: number, one: string, many: string) => (n === 1 ? `One ${one}` : `${n} ${many}`)
 
@@ -30,5 +31,30 @@ export function writtenSaid({ files, bare, silent, repaired }: Exported): string
       : []),
     ...(bare ? [`${count(bare, 'photograph has', 'photographs have')} no picture any more.`] : []),
     ...(silent || bare ? ['“Check stored data” names them.'] : []),
+  ].join(' ')
+}
+
+/** What a backup into a folder did. */
+export function folderSaid(
+  { name, newPictures, bare, silent, repaired }: FolderBackup,
+  folder: string,
+): string {
+  return [
+    `Backed up into “${folder}” and read back: ${name}${newPictures ? `, ${count(newPictures, 'new picture', 'new pictures').toLowerCase()}` : ''}.`,
+    ...(repaired.length ? [repairedSaid(repaired)] : []),
+    ...(silent ? [`${count(silent, 'log is', 'logs are')} lost and not in it.`] : []),
+    ...(bare ? [`${count(bare, 'photograph has', 'photographs have')} no picture any more.`] : []),
+  ].join(' ')
+}
+
+/** What was wrong when a restore was tried; empty where everything came back. */
+export function trialFault({ missingPictures, notes }: TrialReport): string {
+  return [
+    ...(missingPictures
+      ? [`${count(missingPictures, 'picture is', 'pictures are')} missing or damaged in the folder.`]
+      : []),
+    ...(notes.length
+      ? [`${count(notes.length, 'part', 'parts')} of the backup could not be read as written.`]
+      : []),
   ].join(' ')
 }

@@ -1,0 +1,45 @@
+import { ageSaid, isBackupDue, isBackupOld, isTrialDue } from './backupDue'
+
+const MINUTE = 60_000
+const HOUR = 60 * MINUTE
+const DAY = 24 * HOUR
+const now = Date.UTC(2026, 10, 29, 18)
+const at = (changed: number, backedUp: number, isClockRunning = false) => ({
+  changedAt: changed ? now - changed : 0,
+  backedUpAt: backedUp ? now - backedUp : 0,
+  now,
+  isClockRunning,
+})
+
+describe('a backup', () => {
+  it.each([
+    ['nothing was ever written', at(0, 0), false],
+    ['nothing was written since the last one', at(5 * HOUR, 4 * HOUR), false],
+    ['somebody is at work', at(10 * MINUTE, 4 * HOUR), false],
+    ['the work has ended half an hour ago', at(30 * MINUTE, 4 * HOUR), true],
+    ['there was none yet and the work has ended', at(40 * MINUTE, 0), true],
+    ['there was none yet and somebody is at work', at(MINUTE, 0), false],
+    ['somebody is at work and the last one is a day old', at(MINUTE, DAY), true],
+    ['a clock runs, though all else would have it', at(2 * HOUR, 3 * DAY, true), false],
+  ])('where %s: %#', (_, moments, due) => expect(isBackupDue(moments)).toBe(due))
+
+  it('worries when it is three days old with work done since, and not while nobody works', () => {
+    expect(isBackupOld(at(HOUR, 3 * DAY))).toBe(true)
+    expect(isBackupOld(at(HOUR, 2 * DAY))).toBe(false)
+    expect(isBackupOld(at(40 * DAY, 39 * DAY))).toBe(false)
+  })
+
+  it('is tried once a month', () => {
+    expect(isTrialDue(0, now)).toBe(true)
+    expect(isTrialDue(now - 29 * DAY, now)).toBe(false)
+    expect(isTrialDue(now - 30 * DAY, now)).toBe(true)
+  })
+
+  it.each([
+    [now + MINUTE, '0 min'],
+    [now - 5 * MINUTE, '5 min'],
+    [now - 59 * MINUTE, '59 min'],
+    [now - 47 * HOUR, '47 h'],
+    [now - 48 * HOUR, '2 days'],
+  ])('says its age', (when, said) => expect(ageSaid(when, now)).toBe(said))
+})
