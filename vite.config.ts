@@ -1,6 +1,8 @@
+import { copyFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
-import { defineConfig } from 'vite'
+import { defineConfig, type Plugin } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
@@ -11,10 +13,21 @@ export const alias = {
   '@demo': here('./demo'),
 }
 
+/** Where a web host has the app: `BASE_PATH=/studio/ npm run build`. */
+const base = process.env.BASE_PATH ?? '/'
+
+/** Web hosts answer unknown paths with this page: so an address inside the app can be opened there too. */
+const pageForEveryPath: Plugin = {
+  name: 'pageForEveryPath',
+  writeBundle: ({ dir }) => copyFileSync(join(dir ?? '', 'index.html'), join(dir ?? '', '404.html')),
+}
+
 export default defineConfig({
   root: here('./app'),
+  base,
   plugins: [
     vue(),
+    pageForEveryPath,
     VitePWA({
       // A newer version waits until it is asked for: never in the middle of a running clock.
       registerType: 'prompt',
@@ -26,17 +39,17 @@ export default defineConfig({
         theme_color: '#120602',
         background_color: '#120602',
         display: 'standalone',
-        start_url: '/',
+        start_url: base,
         icons: [
-          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
-          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
-          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+          { src: `${base}icon-192.png`, sizes: '192x192', type: 'image/png' },
+          { src: `${base}icon-512.png`, sizes: '512x512', type: 'image/png', purpose: 'any' },
+          { src: `${base}icon-512.png`, sizes: '512x512', type: 'image/png', purpose: 'maskable' },
         ],
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,woff2,svg,png}'],
         maximumFileSizeToCacheInBytes: 4 * 2 ** 20,
-        navigateFallback: '/index.html',
+        navigateFallback: `${base}index.html`,
         navigateFallbackDenylist: [/^\/demo\//],
       },
     }),

@@ -12,6 +12,7 @@ import App from './App.vue'
 import { isDemoStale, loadDemoOnce } from './data/demo'
 import { useStorage } from './data/persistence'
 import { repairOnce } from './data/repairOnce'
+import { useUnsaved } from './data/unsaved.store'
 import { fetchPagesAhead, router } from './router'
 import { useNotice } from './shell/notice.store'
 import { useUpdate } from './shell/update.store'
@@ -24,6 +25,10 @@ usePreferences() // chooses the palette before anything is drawn
 app.config.errorHandler = (error) => useNotice().refuse(error, 'this screen')
 // A failed write is shown even where the code did not wait for the write.
 addEventListener('unhandledrejection', (event) => useNotice().refuse(event.reason, 'this'))
+// To leave would lose what waits for room on the disk.
+addEventListener('beforeunload', (event) => {
+  if (useUnsaved().presses.length) event.preventDefault()
+})
 app.mount('#app')
 
 const storage = useStorage()

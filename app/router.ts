@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { basePath } from './data/server'
 import { stations } from './stations'
 import { fetchWorkersAhead } from './workers/start'
 import TodayStation from './today/TodayStation.vue'
@@ -60,7 +61,7 @@ export function fetchPagesAhead(): void {
 }
 
 export const router = createRouter({
-  history: createWebHistory(),
+  history: createWebHistory(basePath),
   routes: [
     { path: '/', name: 'today', component: TodayStation, meta: { station: 'today' } },
     // Pages of their own come before the page of one bottle or one paper, which would take their names for an identity.

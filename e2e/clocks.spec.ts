@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, expect, test, type Page } from '@playwright/test'
 import { CHROMIUM, FLAGS, OWN_ADDRESS } from './browser.ts'
-import { clockShown, countDrops, open, plan } from './workroom.ts'
+import { storedEvents } from './storage.ts'
+import { clockShown, coatAndDry, countDrops, open, plan } from './workroom.ts'
 
 /** Brings a sheet under the light in real time. */
 async function expose(page: Page, title: string, exposure: string): Promise<number> {
@@ -183,4 +184,34 @@ test('the screen is kept awake while a clock runs', async ({ page }) => {
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Out of the light', level: 1 })).toBeVisible()
   await expect.poll(async () => (await asked()).at(-1)).toBe('let go')
+})
+
+test('a system clock that is moved while a clock runs is said, and bends neither the clock nor the record', async ({
+  page,
+}) => {
+  const start = new Date('2026-03-02T10:00:00').getTime()
+  await page.clock.install({ time: start })
+  await open(page)
+  await plan(page, 'Tide gauge')
+  await coatAndDry(page)
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: /Ready for the frame/, level: 1 })).toBeVisible()
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+  await page.clock.fastForward('02:00')
+  const before = await clockShown(page)
+  // Back by an hour: the page's own timers and its monotonic clock know nothing of it.
+  await page.clock.setSystemTime((await page.evaluate(() => Date.now())) - 3_600_000)
+  await page.clock.runFor(1000)
+  await expect(page.getByText('The system clock moved back by 1 h')).toBeVisible()
+  expect(Math.abs((await clockShown(page)) - before)).toBeLessThan(5)
+  // Forward by two days: no print lies that long in the light while a computer sleeps.
+  await page.clock.setSystemTime((await page.evaluate(() => Date.now())) + 2 * 86_400_000)
+  await page.clock.runFor(1000)
+  await expect(page.getByText(/The system clock moved forward by /)).toBeVisible()
+  expect(Math.abs((await clockShown(page)) - before)).toBeLessThan(8)
+  await page.getByRole('button', { name: /^Look/ }).click()
+  await expect.poll(async () => (await storedEvents(page)).at(-1)?.type).toBe('looked')
+  const [begun, looked] = (await storedEvents(page)).filter(({ type }) => ['stepStarted', 'looked'].includes(type)).slice(-2) // prettier-ignore
+  expect(Math.abs(looked!.at - begun!.at - 122_000)).toBeLessThan(8000)
 })

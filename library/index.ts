@@ -1,3 +1,4 @@
+import { lookup } from '@core/lookup'
 import type { ProcessDefinition } from '@core/record/definition'
 import { classicCyanotype } from './processes/classicCyanotype'
 import { gumOver } from './processes/gumOver'
@@ -12,7 +13,7 @@ import { vanDyke } from './processes/vanDyke'
 import { acidBath, gelatinSize, saltingAhead } from './treatments/treatments'
 
 const byId = (list: readonly ProcessDefinition[]): Readonly<Record<string, ProcessDefinition>> =>
-  Object.fromEntries(list.map((definition) => [definition.id, definition]))
+  lookup(list.map((definition) => [definition.id, definition] as const))
 
 /** Every process this Ember Sheet knows, by id, the usual way in first. */
 export const processes = byId([

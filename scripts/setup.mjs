@@ -99,7 +99,7 @@ function stamp(name, value) {
 }
 
 function hashOf(files) {
-  const hash = createHash('sha256')
+  const hash = createHash('sha256').update(process.env.BASE_PATH ?? '/')
   for (const file of [...files].sort()) hash.update(relative(root, file)).update(readFileSync(file))
   return hash.digest('hex')
 }

@@ -1,12 +1,14 @@
 import { mkdtempSync, mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
 import { request } from 'node:http'
+import { hostname } from 'node:os'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { readArchive } from '@core/record/archiveReading'
 import { eventsIn } from '@core/record/logs'
 import { jpeg } from '@core/fixtures/workroom'
 import { demoPictures } from '@demo/scenario'
+import { isKnownHost, ownNames } from './hosts'
 import { createServer } from './app'
 
 /** A built application as small as can be, and drawn pictures of nine bytes each. */
@@ -103,6 +105,21 @@ describe('the server', () => {
     expect(await Promise.all(['localhost:4180', '127.0.0.1', '[::1]:80'].map((host) => asked(host)))).toEqual([200, 200, 200]) // prettier-ignore
     expect(await Promise.all(['elsewhere.example', 'localhost.evil.example', '127.0.0.1.evil'].map((host) => asked(host)))).toEqual([421, 421, 421]) // prettier-ignore
     expect(await asked('localhost', 'POST')).toBe(405)
+  })
+
+  it('answers a whole network under this machine’s names and addresses there, and under no other', () => {
+    const names = [hostname(), `${hostname()}.local:4180`, ...ownNames().map((name) => `${name}:4180`)]
+    expect(names.map((name) => isKnownHost(name, true))).toEqual(names.map(() => true))
+    expect(names.filter((name) => !/^(127|\[::1)/.test(name) && isKnownHost(name, false))).toEqual([])
+    for (const name of [
+      'elsewhere.example',
+      `${hostname()}.evil.example`,
+      '192.0.2.7',
+      '',
+      undefined,
+      '[::2]',
+    ])
+      expect(isKnownHost(name, true)).toBe(false)
   })
 
   it.each([

@@ -76,10 +76,12 @@ export function createServer({
     })
   }
 
-  const page = readFileSync(join(appFolder, 'index.html'), 'utf8').replace(
-    '<meta name="ember-workroom" content="own"',
-    `<meta name="ember-workroom" content="${opensDemo ? 'demo' : 'own'}"`,
-  )
+  const page = readFileSync(join(appFolder, 'index.html'), 'utf8')
+    .replace(
+      '<meta name="ember-workroom" content="own"',
+      `<meta name="ember-workroom" content="${opensDemo ? 'demo' : 'own'}"`,
+    )
+    .replace('<meta name="ember-server" content="none"', '<meta name="ember-server" content="here"')
   // Built files carry their content's hash in their name, so they never change under one.
   app.use(
     '/assets',

@@ -4,6 +4,7 @@ import { advance, emptyRun, replay, type RunState } from '@core/process/run'
 import { SheetEvent, type Happening } from '@core/record/event'
 import { eventsIn } from '@core/record/logs'
 import { db } from './db'
+import { timeNow } from './time'
 import { logIn, stateIn, writeState } from './standings'
 
 /**
@@ -16,7 +17,7 @@ export function append(
   sheetId: string,
   happening: Happening,
   // Taken before anything is waited for: what counts is when the key was pressed, not when the disk was ready.
-  pressedAt: number = Date.now(),
+  pressedAt: number = timeNow(),
 ): Promise<RunState> {
   return db.transaction('rw', db.logBundles, db.standingBundles, async () => {
     const state = (await stateIn(db, sheetId)) ?? emptyRun(sheetId)

@@ -84,9 +84,5 @@ export const useUnsaved = defineStore('unsaved', () => {
       isSaving.value = false
     }
   }
-  // Leaving would lose them.
-  addEventListener('beforeunload', (event) => {
-    if (presses.value.length) event.preventDefault()
-  })
   return { presses, isSaving, stateOf, keep, dropLast, save }
 })

@@ -4,6 +4,7 @@ import { useNotice } from '../shell/notice.store'
 import { undoneWords } from '../shell/undoneWords'
 import { append, undo } from './log'
 import { storageFault } from './storageFaults'
+import { timeNow } from './time'
 import { useUnsaved } from './unsaved.store'
 import { useWorkroom } from './workroom.store'
 
@@ -15,7 +16,7 @@ export function useRecording(sheetId: () => string | null) {
   async function record(happening: Happening, said?: string): Promise<boolean> {
     const id = sheetId()
     if (!id) return false
-    const at = Date.now()
+    const at = timeNow()
     try {
       if (unsaved.stateOf(id)) keep(id, happening, at)
       else await append(id, happening, at)

@@ -1,3 +1,5 @@
+import { basePath } from './server'
+
 /** A window shows one's own workroom or the demo; each has a storage of its own. */
 const KEY = 'ember-sheet-workroom'
 
@@ -18,5 +20,5 @@ export function whichWorkroom(): 'own' | 'demo' {
 /** Turns this window to the other workroom, and begins it anew there. */
 export function goToWorkroom(which: 'own' | 'demo'): void {
   sessionStorage.setItem(KEY, which)
-  location.assign('/')
+  location.assign(basePath)
 }

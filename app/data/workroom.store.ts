@@ -129,9 +129,11 @@ export const useWorkroom = defineStore('workroom', () => {
   /** Layers of one sheet of paper, lowest first, by the id of each; only of sheets that have more than one. */
   const layered = computed(() => {
     const idsOf = stacksOf(sheets.value)
-    const stacks = sheets.value
-      .filter((one) => one.sheet.over !== undefined)
-      .map((one) => idsOf(one.sheet.id).flatMap((id) => byId.value.get(id) ?? []))
+    // Each stack once, however many layers ask for it.
+    const ids = new Set(
+      sheets.value.filter((one) => one.sheet.over !== undefined).map((one) => idsOf(one.sheet.id)),
+    )
+    const stacks = [...ids].map((each) => each.flatMap((id) => byId.value.get(id) ?? []))
     return new Map(stacks.flatMap((each) => each.map((one) => [one.sheet.id, each])))
   })
   /** Sheets that something is still to come of, or that were in hand lately: those that clocks and lists of the day ask. */

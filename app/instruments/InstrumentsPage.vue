@@ -12,6 +12,7 @@ import ChoiceRow from '../shell/ChoiceRow.vue'
 import { useMarginNotes } from '../shell/margin.store'
 import { useNotice } from '../shell/notice.store'
 import { DEVICES, useInstruments, type DeviceId, type DeviceState } from './instruments.store'
+import { hasServer } from '../data/server'
 import { hasSerial } from './link'
 
 const [instruments, notice, workroom, lights, now] = [
@@ -34,7 +35,10 @@ function behave(id: InstrumentKind, fault: Fault): void {
   faults.value[id] = fault
   instruments.misbehave(id, fault)
 }
-const shown = computed<DeviceId[]>(() => [...INSTRUMENT_KINDS, ...(hasSerial ? (['serial'] as const) : [])])
+const shown = computed<DeviceId[]>(() => [
+  ...(hasServer ? INSTRUMENT_KINDS : []),
+  ...(hasSerial ? (['serial'] as const) : []),
+])
 const isStandIn = (id: DeviceId): id is InstrumentKind => id !== 'serial'
 
 const STATE_WORDS = {

@@ -3,6 +3,7 @@ import { computed, reactive } from 'vue'
 import { CoreError } from '@core/errors'
 import { QUANTITIES, readLine, type MeasuredQuantity } from '@core/instrument/protocol'
 import type { Fault, InstrumentKind } from '@core/simulate/instruments'
+import { timeNow } from '../data/time'
 import { useNow } from '../data/useNow'
 import { serialLink, socketLink, type InstrumentLink, type LinkEvents } from './link'
 
@@ -113,7 +114,7 @@ export const useInstruments = defineStore('instruments', () => {
     const said = readLine(line)
     switch (said.kind) {
       case 'reading': {
-        const reading = { quantity: said.quantity, value: said.value, at: Date.now() }
+        const reading = { quantity: said.quantity, value: said.value, at: timeNow() }
         device.readings[said.quantity] = reading
         device.state = 'on'
         calls.set(id, 0)

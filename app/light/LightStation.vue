@@ -43,7 +43,7 @@ const {
   follow,
   choose,
 } = useStation('light', (next) => withLight(next))
-const { course, samples, live, trouble, withLight, strip } = useDoseClock(
+const { course, samples, live, trouble, doubt, believeMeter, withLight, strip } = useDoseClock(
   () => inHand.value,
   () => step.value,
 )
@@ -208,6 +208,11 @@ const doseLine = computed(() => {
       <template v-if="reading">
         <BigClock :reading="reading" />
         <p class="LightStation-dose">{{ doseLine }}</p>
+        <p v-if="doubt" class="LightStation-trouble" role="alert">
+          The meter jumped from {{ digits(doubt.from) }} to {{ digits(doubt.to) }} mW/cm². Check its unit and
+          range. Until then the dose counts on by the reading before.
+          <button type="button" @click="believeMeter">The meter is right: count it</button>
+        </p>
         <p v-if="trouble" class="LightStation-trouble" role="status">{{ trouble }}</p>
         <template v-if="strip">
           <p class="LightStation-cue" role="status">

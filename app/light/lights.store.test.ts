@@ -84,6 +84,21 @@ describe('the light of a sheet in the frame', () => {
     expect(course.secondsBetween(at(961), at(1020))).toBeCloseTo(59 / 2, 0)
   })
 
+  it('does not count a meter that jumps a hundredfold, until it reads as before or is believed', async () => {
+    const { lights, read, state } = await room()
+    for (let s = 900; s <= 930; s++) read(s, 4)
+    for (let s = 931; s <= 940; s++) read(s, 400)
+    expect(lights.doubtOf(SHEET)).toEqual({ at: at(931), from: 4, to: 400 })
+    // By the reading before: ten seconds are ten seconds, and not a thousand.
+    expect(lights.courseOf(state())!.secondsBetween(at(930), at(940))).toBeCloseTo(10, 0)
+    for (let s = 941; s <= 950; s++) read(s, 4)
+    expect(lights.samplesOf(SHEET).at(-1)).toEqual([at(950), 4])
+    expect(lights.samplesOf(SHEET).some(([, value]) => value === 400)).toBe(false)
+    lights.believeMeter(SHEET)
+    expect(lights.doubtOf(SHEET)).toBeNull()
+    expect(lights.courseOf(state())!.secondsBetween(at(931), at(940))).toBeGreaterThan(850)
+  })
+
   it('is read no oftener than five times a second', async () => {
     const { lights, read } = await room()
     for (let tenth = 0; tenth < 100; tenth++) read(900 + tenth / 10, 4)

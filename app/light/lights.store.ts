@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { v4 as uuid } from 'uuid'
+import { isBelow, meterJump, type MeterJump } from '@core/light/liveLight'
 import type { LightCourse, Sample } from '@core/light/dose'
 import { historyOf, type LightHistory } from '@core/light/lightLedger'
 import { courseUnder, expectedLight, sunSceneOf } from '@core/light/lightNow'
@@ -82,6 +83,8 @@ export const useLights = defineStore('lights', () => {
           id,
           [...all].sort((a, b) => a[0] - b[0]),
         )
+        const jump = meterJump(traces.get(id) ?? [], expectedNow(workroom.find(id)?.sheet.lightId))
+        if (jump && !doubts.value.has(id)) setDoubt(id, jump, false)
         loading.delete(id)
       }
     },
@@ -98,8 +101,15 @@ export const useLights = defineStore('lights', () => {
       const trace = traces.get(sheet.id) ?? []
       if (at - (trace.at(-1)?.[0] ?? -Infinity) < LEAST_STEP) continue
       const sample: Sample = [at, value]
+      const last = trace.at(-1)
+      const jump =
+        last && !doubts.value.has(sheet.id) ? meterJump([last, sample], expectedNow(sheet.lightId)) : null
       trace.push(sample)
       traces.set(sheet.id, trace)
+      const doubt = doubts.value.get(sheet.id)
+      if (jump) setDoubt(sheet.id, jump, false)
+      // Once it reads as before, it counts again.
+      else if (doubt && isBelow(value, doubt.jump)) doubt.before.push(sample)
       unwritten.set(sheet.id, [...(unwritten.get(sheet.id) ?? []), sample])
     }
     if (at - writtenAt >= WRITE_EVERY) writeTraces(at)
@@ -119,7 +129,28 @@ export const useLights = defineStore('lights', () => {
   }
   document.addEventListener('visibilitychange', () => writeTraces(Date.now()))
 
-  const samplesOf = (sheetId: string): Sample[] => traces.get(sheetId) ?? NO_SAMPLES
+  /** Readings in doubt, by sheet, and whether the user has said that they are right. */
+  const doubts = shallowRef<ReadonlyMap<string, { jump: MeterJump; isRight: boolean; before: Sample[] }>>(
+    new Map(),
+  )
+  const setDoubt = (sheetId: string, jump: MeterJump, isRight: boolean): void => {
+    const before = (traces.get(sheetId) ?? []).filter(([at, value]) => at < jump.at || isBelow(value, jump))
+    doubts.value = new Map([...doubts.value, [sheetId, { jump, isRight, before }]])
+  }
+  /** The readings that count: those after a jump do once the user has said that they are right. */
+  function samplesOf(sheetId: string): Sample[] {
+    const doubt = doubts.value.get(sheetId)
+    return doubt && !doubt.isRight ? doubt.before : (traces.get(sheetId) ?? NO_SAMPLES)
+  }
+  const doubtOf = (sheetId: string): MeterJump | null => {
+    const doubt = doubts.value.get(sheetId)
+    return doubt && !doubt.isRight ? doubt.jump : null
+  }
+  /** The user has looked at the meter: it reads right. */
+  function believeMeter(sheetId: string): void {
+    const doubt = doubts.value.get(sheetId)
+    if (doubt) setDoubt(sheetId, doubt.jump, true)
+  }
 
   /** A sun's curve is long to work out and the same for a whole exposure. */
   const cache = new Map<string, { key: string; samples: Sample[]; course: LightCourse | null }>()
@@ -208,6 +239,8 @@ export const useLights = defineStore('lights', () => {
     writeTraces,
     tell,
     tellReading,
+    doubtOf,
+    believeMeter,
     takeBack,
   }
 })

@@ -4,6 +4,7 @@ import { isStuck } from '@core/light/dose'
 import { readingAtTheEnd, referenceLight } from '@core/light/liveLight'
 import type { StepState } from '@core/process/run'
 import type { Happening } from '@core/record/event'
+import { timeNow } from '../data/time'
 import { useNow } from '../data/useNow'
 import type { SheetInRoom } from '../data/workroom.store'
 import { useInstruments } from '../instruments/instruments.store'
@@ -24,10 +25,19 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
     return one && now.now ? lights.samplesOf(one.sheet.id) : []
   })
   const live = computed(() => lights.lightNow(inHand()?.sheet.lightId))
+  /** Readings of the meter that the light can hardly have made; they do not count until the user says that they are right. */
+  const doubt = computed(() => {
+    const one = inHand()
+    return one && now.now ? lights.doubtOf(one.sheet.id) : null
+  })
+  const believeMeter = () => {
+    const one = inHand()
+    if (one) lights.believeMeter(one.sheet.id)
+  }
   /** What is wrong with the meter, said plainly; empty while nothing is. */
   const trouble = computed(() => {
     const last = samples.value.at(-1)
-    if (course.value?.by !== 'meter' || !last) return ''
+    if (course.value?.by !== 'meter' || !last || doubt.value) return ''
     if (instruments.meterSilentSince !== null || now.now - last[0] > 5000)
       return step()?.status === 'running'
         ? 'The meter is silent. Counting on by its last reading; the record will say so.'
@@ -56,8 +66,8 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
       return milliwattsPerCm2 === undefined ? next : { ...next, light: { milliwattsPerCm2 } }
     }
     if (next.type === 'stepFinished') {
-      lights.writeTraces(Date.now())
-      const dose = countedDose(one, course.value, samples.value, Date.now())
+      lights.writeTraces(timeNow())
+      const dose = countedDose(one, course.value, samples.value, timeNow())
       if (dose?.by === 'meter') keepReading()
       return dose ? { ...next, dose } : next
     }
@@ -78,5 +88,5 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
     const one = inHand()
     return one ? stripStanding(one, course.value, samples.value, now.now) : null
   })
-  return { course, samples, live, trouble, withLight, strip }
+  return { course, samples, live, trouble, doubt, believeMeter, withLight, strip }
 }

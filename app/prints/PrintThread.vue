@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { stepInHand, wordsIdOf } from '@core/process/run'
 import { dueLooks, hungAtOf, placeOf } from '@core/process/standing'
@@ -23,6 +23,7 @@ import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'
 import TintedPicture from '../shell/TintedPicture.vue'
 import { stationOfSheet } from '../stations'
+import AddPhoto from './AddPhoto.vue'
 import JudgePrint from './JudgePrint.vue'
 import LayerStack from './LayerStack.vue'
 import NoteLine from './NoteLine.vue'
@@ -81,10 +82,7 @@ async function write(happening: Happening, said: string): Promise<void> {
   judging.value = null
 }
 const isAdding = ref(false)
-async function add(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const files = [...(input.files ?? [])]
-  input.value = ''
+async function add(files: readonly File[]): Promise<void> {
   isAdding.value = true
   try {
     for (const file of files) await addPhoto(id.value, file)
@@ -95,7 +93,7 @@ async function add(event: Event): Promise<void> {
     isAdding.value = false
   }
 }
-const file = ref<HTMLInputElement | null>(null)
+const adding = useTemplateRef<InstanceType<typeof AddPhoto>>('adding')
 const beginJudging = () => {
   if (look.value) judging.value = look.value.id
 }
@@ -180,7 +178,7 @@ useKeyRows('This print', () => [
   ...(mayLayer.value ? [{ key: 'l', name: 'Lay another layer over it', run: layOver }] : []),
   ...(isWorking.value ? [{ key: ' ', name: 'Go on with this sheet', run: () => void goToStation() }] : []),
   ...(look.value ? [{ key: 'j', name: look.value.words?.title ?? 'Judge it', run: beginJudging }] : []),
-  { key: 'p', name: 'Add a photograph', run: () => file.value?.click() },
+  { key: 'p', name: 'Add a photograph', run: () => adding.value?.open() },
   { key: 't', name: 'Write a note', run: () => (writing.value = 'note') },
   ...(hasHung.value ? [{ key: 'm', name: 'Measure it', run: () => (writing.value = 'measure') }] : []),
   ...(mayDiagnose.value ? [{ key: 'w', name: 'What went wrong?', run: diagnose }] : []),
@@ -242,8 +240,8 @@ useMarginNotes(() => {
         <TintedPicture v-if="photo && pictures.get(photo)" class="PrintThread-sheet">
           <img :src="pictures.get(photo)" :alt="`Photograph of ${one.sheet.title}`" />
         </TintedPicture>
-        <button v-else type="button" class="PrintThread-none" @click="file?.click()">
-          No photograph yet. Add one from a file.
+        <button v-else type="button" class="PrintThread-none" @click="adding?.open()">
+          No photograph yet. Add photo.
         </button>
         <div v-if="one.state.photoIds.length > 1" class="PrintThread-photos">
           <button
@@ -256,16 +254,7 @@ useMarginNotes(() => {
             {{ index + 1 }}
           </button>
         </div>
-        <input
-          ref="file"
-          class="es-unseen"
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          multiple
-          tabindex="-1"
-          aria-label="Photograph file"
-          @change="add"
-        />
+        <AddPhoto ref="adding" @add="add" />
       </div>
 
       <div class="PrintThread-side">
@@ -335,7 +324,7 @@ useMarginNotes(() => {
       :may-layer="mayLayer"
       :may-undo="one.state.last !== null"
       @look="beginJudging"
-      @photograph="file?.click()"
+      @photograph="adding?.open()"
       @write="writing = $event"
       @diagnose="diagnose"
       @again="again"

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { numberOrNull } from '@core/quantity/number'
 import { digits } from '@core/quantity/format'
-import { ElOption, ElSelect } from 'element-plus'
+import { ElOption, ElSelect, ElSelectV2 } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
+import 'element-plus/es/components/select-v2/style/css'
 import { computed } from 'vue'
 import type { Measure } from '@core/chemistry/solution'
 import type { Bottle } from '@core/record/records'
@@ -41,7 +42,24 @@ const sources = computed(() => [
     .filter((one) => one.kind === 'solution' && !one.ended)
     .map((one) => ({ id: one.id, name: `bottle ${one.label}, ${one.name}` })),
 ])
-const isBottle = (row: RecipeRow) => props.bottles.some((one) => one.id === row.source)
+const NAMED = { value: 'id', label: 'name' }
+const bottleIds = computed(() => new Set(props.bottles.map((one) => one.id)))
+const isBottle = (row: RecipeRow) => bottleIds.value.has(row.source)
+/** Jars on the shelf by the substance that they hold. */
+const jars = computed(() => {
+  const bySubstance = new Map<string, { id: string; name: string }[]>()
+  for (const { id, label, kind, ended, contents } of props.bottles) {
+    if (kind === 'solution' || ended) continue
+    for (const substanceId of new Set(contents.map((held) => held.substanceId))) {
+      const list = bySubstance.get(substanceId)
+      if (list) list.push({ id, name: `from ${label}` })
+      else bySubstance.set(substanceId, [{ id, name: `from ${label}` }])
+    }
+  }
+  return bySubstance
+})
+const NONE: { id: string; name: string }[] = []
+const jarsFor = (row: RecipeRow) => jars.value.get(row.source) ?? NONE
 /** What a percentage of a bought liquid means: of the pure substance by weight, or of the concentrate by volume. */
 function percentWords(row: RecipeRow): string {
   const liquid = substances[row.source]?.liquid
@@ -51,11 +69,6 @@ function percentWords(row: RecipeRow): string {
   const byWeight = (1000 * percent) / liquid.gramsPerMillilitre / liquid.percentWw
   return `${digits(percent)} % w/v, by weight: ${digits(byWeight)} ml of ${digits(liquid.percentWw)} % concentrate in a litre. ${digits(percent)} % v/v, by volume: ${digits(10 * percent)} ml.`
 }
-const jarsFor = (row: RecipeRow) =>
-  props.bottles.filter(
-    (one) =>
-      one.kind !== 'solution' && !one.ended && one.contents.some((held) => held.substanceId === row.source),
-  )
 /** Portions stand in the order of the rows that name something. */
 const portionOf = (row: RecipeRow) => {
   const at = rows.value.filter((one) => one.source).indexOf(row)
@@ -81,15 +94,16 @@ const remove = (row: RecipeRow) => {
       role="group"
       :aria-label="`Ingredient ${at + 1}`"
     >
-      <ElSelect
+      <ElSelectV2
         :model-value="row.source"
+        :options="sources"
+        :props="NAMED"
+        :item-height="40"
         filterable
         placeholder="what"
         :aria-label="`What goes in, ${at + 1}`"
         @update:model-value="choose(row, $event)"
-      >
-        <ElOption v-for="one in sources" :key="one.id" :value="one.id" :label="one.name" />
-      </ElSelect>
+      />
       <input
         v-model="row.amount"
         class="RecipeRows-amount"
@@ -104,16 +118,17 @@ const remove = (row: RecipeRow) => {
           :label="one.name"
         />
       </ElSelect>
-      <ElSelect
+      <ElSelectV2
         v-if="jarsFor(row).length"
         v-model="row.jarId"
+        :options="jarsFor(row)"
+        :props="NAMED"
+        :item-height="40"
         clearable
         value-on-clear=""
         placeholder="from no jar here"
         :aria-label="`From which jar, ${at + 1}`"
-      >
-        <ElOption v-for="jar in jarsFor(row)" :key="jar.id" :value="jar.id" :label="`from ${jar.label}`" />
-      </ElSelect>
+      />
       <span v-else class="es-quiet">{{ row.source && !isBottle(row) ? 'no jar on the shelf' : '' }}</span>
       <FigureValue
         v-if="figureOf(row)"

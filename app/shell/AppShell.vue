@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { formatSpan } from '@core/quantity/format'
+import { watchSystemClock } from '../data/time'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { stations } from '../stations'
@@ -8,6 +10,7 @@ import { clocksOf } from '@core/process/deadlines'
 import { useKeyRows, useKeys } from './keys.store'
 import MarginColumn from './MarginColumn.vue'
 import NoticeLine from './NoticeLine.vue'
+import { useNotice } from './notice.store'
 import { usePreferences } from './preferences.store'
 import StandingNotices from './StandingNotices.vue'
 import TheLedge from './TheLedge.vue'
@@ -24,6 +27,7 @@ const keys = useKeys()
 const workroom = useWorkroom()
 const now = useNow()
 const preferences = usePreferences()
+const notice = useNotice()
 const areKeysShown = ref(false)
 const ledge = ref<InstanceType<typeof TheLedge> | null>(null)
 
@@ -31,6 +35,21 @@ const isClockRunning = computed(() =>
   workroom.states.some((state) => clocksOf(state, now.now).some((clock) => clock.kind !== 'keeps')),
 )
 useWakeLock(() => isClockRunning.value)
+// The system clock may be moved while a clock runs: that bends nothing, and is said.
+watch(
+  () => now.now,
+  () => {
+    const move = workroom.isReady ? watchSystemClock(isClockRunning.value) : null
+    if (!move) return
+    const { milliseconds, isCounted, change } = move
+    const how = `The system clock moved ${milliseconds < 0 ? 'back' : 'forward'} by ${formatSpan(Math.abs(milliseconds) / 1000)}`
+    if (isCounted)
+      notice.say(`${how}, or the computer slept. Running clocks count that time.`, change, 'The clock was set: don’t count it') // prettier-ignore
+    else if (milliseconds > 0)
+      notice.say(`${how}. Running clocks go on as before.`, change, 'The computer slept: count it') // prettier-ignore
+    else notice.say(`${how}. Running clocks go on as before.`)
+  },
+)
 useAlarms()
 
 useKeyRows('Everywhere', () => [

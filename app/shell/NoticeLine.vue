@@ -15,7 +15,9 @@ const notice = useNotice()
         <strong v-if="notice.current.tone === 'refused'">Not done.</strong>
         {{ notice.current.text }} {{ notice.current.remedy }}
       </p>
-      <button v-if="notice.current.undo" type="button" @click="notice.undo()">Undo</button>
+      <button v-if="notice.current.undo" type="button" @click="notice.undo()">
+        {{ notice.current.undoLabel ?? 'Undo' }}
+      </button>
       <button type="button" aria-label="Close this line" @click="notice.clear">Close</button>
     </div>
   </div>
@@ -37,6 +39,9 @@ const notice = useNotice()
 
 p {
   flex: 1;
+  max-height: 30vh;
+  overflow-y: auto;
+  overflow-wrap: anywhere;
 }
 
 button {

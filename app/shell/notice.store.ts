@@ -8,6 +8,8 @@ export interface Notice {
   remedy: string
   tone: 'said' | 'refused'
   undo?: () => unknown
+  /** What the button of `undo` says, where that is not “Undo”. */
+  undoLabel?: string
 }
 
 /** Long enough to read twice; a refusal stays until it is answered or something else is said. */
@@ -21,12 +23,14 @@ export const useNotice = defineStore('notice', () => {
   function show(notice: Notice): void {
     clearTimeout(timer)
     current.value = notice
-    if (notice.tone === 'said') timer = window.setTimeout(clear, SHOWN_MS)
+    // What offers something else than an undo asks a question: it stays until it is answered or closed.
+    if (notice.tone === 'said' && !notice.undoLabel) timer = window.setTimeout(clear, SHOWN_MS)
   }
   function clear(): void {
     current.value = null
   }
-  const say = (text: string, undo?: () => unknown) => show({ text, remedy: '', tone: 'said', undo })
+  const say = (text: string, undo?: () => unknown, undoLabel?: string) =>
+    show({ text, remedy: '', tone: 'said', undo, undoLabel })
   const refuse = (thrown: unknown, doing: string) => {
     const { problem, remedy } = refusalOf(storageFault(thrown) ?? thrown, doing)
     show({ text: problem, remedy, tone: 'refused' })

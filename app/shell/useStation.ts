@@ -6,6 +6,7 @@ import { nextMove } from '@core/process/nextMove'
 import { stepInHand, wordsIdOf } from '@core/process/run'
 import type { Happening } from '@core/record/event'
 import type { StationName } from '@core/record/definition'
+import { timeNow } from '../data/time'
 import { useNow } from '../data/useNow'
 import { useRecording } from '../data/useRecording'
 import { useWorkroom } from '../data/workroom.store'
@@ -67,7 +68,7 @@ export function useStation(
 
   /** The next thing, as core sees it. */
   async function move(said?: string): Promise<void> {
-    const next = inHand.value && nextMove(inHand.value.state, Date.now(), lights.courseOf)
+    const next = inHand.value && nextMove(inHand.value.state, timeNow(), lights.courseOf)
     if (next) await record(worded(next), said)
     else
       notice.refuse(

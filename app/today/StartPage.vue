@@ -10,6 +10,7 @@ import { processes, substances } from '@library/index'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { writeSheets } from '../coat/sheetActions'
 import { emptyDraft, ofProcess, readDraft, type SheetDraft } from '../coat/sheetDraft'
+import { hasServer } from '../data/server'
 import { goToWorkroom } from '../data/whichWorkroom'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
@@ -180,7 +181,7 @@ useMarginNotes(() => [
     </section>
     <div class="StartPage-acts">
       <BigTarget label="Plan this sheet" @press="begin" />
-      <BigTarget quiet label="Look round the demo first" @press="goToWorkroom('demo')" />
+      <BigTarget v-if="hasServer" quiet label="Look round the demo first" @press="goToWorkroom('demo')" />
     </div>
   </div>
 </template>

@@ -7,6 +7,7 @@ import { schoolStocks, startingChoices } from '@core/process/plan'
 import { placeOf } from '@core/process/standing'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { useNow } from '../data/useNow'
+import { hasServer } from '../data/server'
 import { goToWorkroom } from '../data/whichWorkroom'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'
 import { useLights } from '../light/lights.store'
@@ -240,7 +241,7 @@ useMarginNotes(() => {
     <p>
       <RouterLink :to="{ name: 'begin' }">Begin a sheet with all its choices</RouterLink>
       or
-      <button type="button" class="TodayStation-demo" @click="goToWorkroom('demo')">
+      <button v-if="hasServer" type="button" class="TodayStation-demo" @click="goToWorkroom('demo')">
         look round the demo
       </button>
     </p>

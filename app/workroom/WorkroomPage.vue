@@ -7,6 +7,7 @@ import type { SheetEvent } from '@core/record/event'
 import { eventsIn } from '@core/record/logs'
 import { db, isDemo } from '../data/db'
 import { reloadDemo } from '../data/demo'
+import { hasServer } from '../data/server'
 import type { Progress } from '../data/holdings'
 import { useStorage } from '../data/persistence'
 import { goToWorkroom } from '../data/whichWorkroom'
@@ -190,7 +191,7 @@ const LENGTHS = [
       </div>
     </section>
 
-    <section>
+    <section v-if="hasServer">
       <h2>The demo</h2>
       <p class="es-quiet">
         A printer’s month with clocks running, in a storage of its own: nothing in it touches your workroom,

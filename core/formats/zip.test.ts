@@ -114,3 +114,40 @@ describe('unpacking refuses', () => {
     expect(() => unpackZip(swelling, { ...LIMITS, ratio: 5000 })).not.toThrow()
   })
 })
+
+describe('a ZIP by another program', () => {
+  const files = new Map([['a.txt', new Uint8Array([1, 2, 3])], ['b/c.txt', new Uint8Array([4])]]) // prettier-ignore
+  /** With a large end record, as programs write it for files of any size. */
+  function withLargeEnd(count: bigint): Uint8Array {
+    const plain = packZip(files, () => false, 1.8e12)
+    const [body, end] = [plain.slice(0, -22), plain.slice(-22)]
+    new DataView(end.buffer).setUint16(10, 0xffff, true)
+    const large = new DataView(new ArrayBuffer(56))
+    large.setUint32(0, 0x06064b50, true)
+    large.setBigUint64(4, 44n, true)
+    large.setBigUint64(24, count, true)
+    large.setBigUint64(32, count, true)
+    const pointer = new DataView(new ArrayBuffer(20))
+    pointer.setUint32(0, 0x07064b50, true)
+    pointer.setBigUint64(8, BigInt(body.length), true)
+    return new Uint8Array([
+      ...body,
+      ...new Uint8Array(large.buffer),
+      ...new Uint8Array(pointer.buffer),
+      ...end,
+    ])
+  }
+
+  it('is read where its end is a large one (ZIP64)', () => {
+    expect(unpackZip(withLargeEnd(2n))).toEqual(files)
+    expect(() => unpackZip(withLargeEnd(3n))).toThrow(expect.objectContaining({ code: 'truncated' }))
+  })
+
+  it('is refused in true words where it holds more files than any of ours', () => {
+    const many = new Map(Array.from({ length: 60_000 }, (_, n) => [`n${n}`, new Uint8Array()]))
+    expect(() => unpackZip(packZip(many, () => true, 1.8e12))).toThrow(
+      expect.objectContaining({ refusal: expect.objectContaining({ problem: expect.stringContaining('more than 50000 files') }) }),
+    ) // prettier-ignore
+    expect(unpackZip(packZip(new Map([...many].slice(0, 45_000)), () => true, 1.8e12)).size).toBe(45_000)
+  })
+})

@@ -27,8 +27,11 @@ export const LIMITS: ZipLimits = {
 }
 
 const END_OF_DIRECTORY = [0x50, 0x4b, 0x05, 0x06]
-/** An end record is 22 bytes and may carry a comment of up to 65 535. */
-export const END_SEARCH = 22 + 65_535
+/** The end of a ZIP whose counts or sizes are too large for the plain record: it stands before that, and a pointer to it between. */
+const LARGE_END = [0x50, 0x4b, 0x06, 0x06]
+const [LARGE_END_BYTES, POINTER_BYTES] = [56, 20]
+/** An end record is 22 bytes and may carry a comment of up to 65 535; a large one lies before it. */
+export const END_SEARCH = LARGE_END_BYTES + POINTER_BYTES + 22 + 65_535
 
 /**
  * Packs files into one ZIP.
@@ -118,7 +121,6 @@ export class ZipLister {
    */
   push(bytes: Uint8Array, isLast: boolean): void {
     try {
-      // In slices, since the library calls itself once for every entry of one.
       for (let at = 0; at < bytes.length; at += SLICE)
         this.unzip.push(bytes.subarray(at, at + SLICE), isLast && at + SLICE >= bytes.length)
     } catch (error) {
@@ -145,7 +147,8 @@ export function listZip(bytes: Uint8Array, limits?: ZipLimits): Map<string, ZipE
   return entries
 }
 
-const SLICE = 2 ** 20
+/** Small, since the library calls itself once for every entry of a slice, and an empty one takes some 40 bytes. */
+const SLICE = 64 * 1024
 /** So much is unpacked at a time, so that a bomb is noticed before the whole of it lies in memory. */
 const PACKED_SLICE = 64 * 1024
 
@@ -201,9 +204,17 @@ const cannotUnpack = (path: string) =>
   refuse('damaged', `“${path}” cannot be unpacked.`, 'Export it again, or use an older copy.')
 
 function entriesPromised(bytes: Uint8Array): number {
+  const isAt = (at: number, sign: readonly number[]) => sign.every((byte, i) => bytes[at + i] === byte)
   for (let at = bytes.length - 22; at >= Math.max(0, bytes.length - END_SEARCH); at--)
-    if (END_OF_DIRECTORY.every((byte, i) => bytes[at + i] === byte))
-      return (bytes[at + 10] as number) | ((bytes[at + 11] as number) << 8)
+    if (isAt(at, END_OF_DIRECTORY)) {
+      const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+      const count = view.getUint16(at + 10, true)
+      const large = at - POINTER_BYTES - LARGE_END_BYTES
+      // All ones: the count is in the large record.
+      return count === 0xffff && large >= 0 && isAt(large, LARGE_END)
+        ? Number(view.getBigUint64(large + 32, true))
+        : count
+    }
   throw refuse(
     'truncated',
     'The archive stops before its end.',

@@ -1,5 +1,5 @@
 import type { Sample } from './dose'
-import { readingAtTheEnd, referenceLight } from './liveLight'
+import { isBelow, meterJump, readingAtTheEnd, referenceLight } from './liveLight'
 
 describe('the light a dose counts against', () => {
   it.each([
@@ -27,4 +27,23 @@ describe('the reading at the end of an exposure', () => {
     expect(readingAtTheEnd(samples([...lit, ...Array.from({ length: 15 }, () => 0.02)]))).toBeNull()
     expect(readingAtTheEnd(samples(lit.slice(0, 14)))).toBeNull()
   })
+})
+
+describe('a meter that jumps', () => {
+  const samples = (...values: number[]): Sample[] => values.map((value, i) => [i * 300, value])
+
+  it('a hundredfold is in doubt from there on, with or without an expectation', () => {
+    const jump = { at: 600, from: 4.82, to: 482 }
+    expect(meterJump(samples(4.8, 4.82, 482, 481), 5)).toEqual(jump)
+    expect(meterJump(samples(4.8, 4.82, 482, 481), null)).toEqual(jump)
+    expect([isBelow(4.9, jump), isBelow(480, jump)]).toEqual([true, false])
+  })
+
+  it.each([
+    ['a lamp that is lit after the press', samples(0.05, 0.05, 4.8, 4.9), 5],
+    ['a lamp that is lit, out of the dark', samples(0.001, 0.002, 4.8), null],
+    ['the sun that comes out of a cloud', samples(0.6, 0.7, 4.8, 5.2), null],
+    ['a lamp that goes out', samples(4.8, 4.8, 0.02, 0), 5],
+    ['nothing at all', [], null],
+  ])('is not one of %s', (_, readings, expected) => expect(meterJump(readings, expected)).toBeNull())
 })

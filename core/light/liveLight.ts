@@ -39,3 +39,37 @@ export function readingAtTheEnd(samples: readonly Sample[]): { milliwattsPerCm2:
   if (!(value > DARK) || value > MOST || value < usual / 2) return null
   return { milliwattsPerCm2: value, at: last.at(-1)![0] }
 }
+
+/** A reading that rises so many times over is a slip of the unit (mW for µW, or a range) rather than the light. */
+const JUMP = 30
+/** So many times what the light is expected to give is no light of that kind. */
+const ABOVE_EXPECTED = 5
+
+/** Where a meter began to read many times what it had read. */
+export interface MeterJump {
+  /** Moment of the first reading that is in doubt. */
+  at: number
+  /** Before and after, mW/cm². */
+  from: number
+  to: number
+}
+
+/**
+ * Finds the first rise of a meter's readings that the light can hardly have made.
+ *
+ * @param samples moment and mW/cm², in order.
+ * @param expected what the light should give, mW/cm²; a rise up to about that is a lamp that was lit.
+ * @returns `null` where there is none.
+ */
+export function meterJump(samples: readonly Sample[], expected: number | null): MeterJump | null {
+  for (let i = 1; i < samples.length; i++) {
+    const [[, from], [at, to]] = [samples[i - 1]!, samples[i]!]
+    const isRise = from > DARK && to >= JUMP * from
+    if (isRise && (expected === null || to > ABOVE_EXPECTED * expected)) return { at, from, to }
+  }
+  return null
+}
+
+/** Whether a reading after a jump is again like those before it. */
+export const isBelow = (milliwattsPerCm2: number, { from }: MeterJump): boolean =>
+  milliwattsPerCm2 < JUMP * from

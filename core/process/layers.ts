@@ -10,7 +10,7 @@ interface Layered {
  * Every layer of one sheet of paper, lowest first, whichever of them is named. What lies over what is sorted out once, for
  * asking of many sheets.
  *
- * @returns ids of the records; just the one where nothing lies over or under it.
+ * @returns ids of the records, the same list for every layer of a stack; just the one where nothing lies over or under it.
  */
 export function stacksOf(sheets: readonly Layered[]): (id: string) => string[] {
   const under = new Map<string, string | undefined>()
@@ -22,7 +22,7 @@ export function stacksOf(sheets: readonly Layered[]): (id: string) => string[] {
     if (list) list.push(sheet.id)
     else upper.set(sheet.over, [sheet.id])
   }
-  return (id) => {
+  const lowestOf = (id: string): string => {
     const seen = new Set([id])
     let lowest = id
     for (
@@ -33,12 +33,25 @@ export function stacksOf(sheets: readonly Layered[]): (id: string) => string[] {
       lowest = next
       seen.add(next)
     }
-    const stack = [lowest]
-    for (;;) {
-      const next = upper.get(stack.at(-1) as string)?.find((one) => !stack.includes(one))
-      if (next === undefined) return stack
-      stack.push(next)
+    return lowest
+  }
+  const stackFrom = (lowest: string): string[] => {
+    const stack = new Set([lowest])
+    for (let top = lowest; ;) {
+      const next = upper.get(top)?.find((one) => !stack.has(one))
+      if (next === undefined) return [...stack]
+      stack.add(next)
+      top = next
     }
+  }
+  // What is found of one layer holds for all of its stack.
+  const known = new Map<string, string[]>()
+  return (id) => {
+    const found = known.get(id)
+    if (found) return found
+    const stack = stackFrom(lowestOf(id))
+    for (const one of [id, ...stack]) if (!known.has(one)) known.set(one, stack)
+    return stack
   }
 }
 

@@ -100,7 +100,11 @@ export const revisionOf = (state: RunState): string => `${state.length}/${state.
  */
 export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
   const kept = standing(log)
-  let state = kept.reduce(advance, emptyRun(sheetId))
+  const grow = growing()
+  let state = kept.reduce(
+    (before, event) => stamped(transition(before, event, grow), event),
+    emptyRun(sheetId),
+  )
   for (const [index, event] of log.entries())
     if (event.index !== index || event.sheetId !== sheetId)
       throw refuse(
@@ -139,16 +143,41 @@ export function standing(log: readonly SheetEvent[]): SheetEvent[] {
  * @throws CoreError when the event cannot happen in this state, saying what would have to come first.
  */
 export function advance(state: RunState, event: SheetEvent): RunState {
-  // An object of its own already: to copy it once more would take a third of the time of replaying a log.
-  return Object.assign(transition(state, event), {
+  return stamped(transition(state, event, copied), event)
+}
+
+// An object of its own already: to copy it once more would take a third of the time of replaying a log.
+const stamped = (fresh: RunState, event: SheetEvent): RunState =>
+  Object.assign(fresh, {
     length: event.index + 1,
     last: { id: event.id, type: event.type, at: event.at },
     lastAt: event.at,
   })
+
+/** Adds to a list. */
+type Grow = <Item>(list: readonly Item[], item: Item) => Item[]
+
+const copied: Grow = (list, item) => [...list, item]
+
+/**
+ * Adds to lists in place that it made itself, so that a replay of many notes copies none of them again and again. For a
+ * replay only, whose states on the way are seen by nobody else.
+ */
+function growing(): Grow {
+  const own = new WeakSet<object>()
+  return (list, item) => {
+    if (own.has(list)) {
+      ;(list as unknown[]).push(item)
+      return list as (typeof item)[]
+    }
+    const fresh = [...list, item]
+    own.add(fresh)
+    return fresh
+  }
 }
 
 /** @returns a fresh state, whatever happened. */
-function transition(state: RunState, event: SheetEvent): RunState {
+function transition(state: RunState, event: SheetEvent, grow: Grow): RunState {
   if (event.at < state.lastAt)
     throw refuse(
       'back-in-time',
@@ -156,8 +185,9 @@ function transition(state: RunState, event: SheetEvent): RunState {
       'Check the clock of this machine.',
     )
   if (event.type === 'begun') return begin(state, event)
-  if (event.type === 'noted') return { ...state, notes: [...state.notes, { at: event.at, text: event.text }] }
-  if (event.type === 'photographed') return { ...state, photoIds: [...state.photoIds, event.photoId] }
+  if (event.type === 'noted')
+    return { ...state, notes: grow(state.notes, { at: event.at, text: event.text }) }
+  if (event.type === 'photographed') return { ...state, photoIds: grow(state.photoIds, event.photoId) }
   if (event.type === 'undone')
     throw refuse('nothing-to-undo', 'An undo needs the whole log.', 'Replay the log instead.')
   if (state.begunAt === null)
@@ -165,15 +195,15 @@ function transition(state: RunState, event: SheetEvent): RunState {
   if (state.setAside)
     throw refuse('set-aside', 'This sheet was set aside.', 'Undo that first if work goes on.')
   if (event.type === 'setAside') return { ...state, setAside: { at: event.at, reason: event.reason } }
-  if (event.type === 'judged') return judge(state, event)
-  if (event.type === 'measured') return measure(state, event)
+  if (event.type === 'judged') return judge(state, event, grow)
+  if (event.type === 'measured') return measure(state, event, grow)
   if (event.type === 'coatJudged') return judgeCoat(state, event)
   if (event.type === 'stripRead') return readStrip(state, event)
   if (event.type === 'roomRead') {
     const { at, celsius, relativeHumidity } = event
     return { ...state, room: { at, celsius, relativeHumidity } }
   }
-  return work(state, event)
+  return work(state, event, grow)
 }
 
 function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): RunState {
@@ -196,11 +226,11 @@ function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): 
   }
 }
 
-function judge(state: RunState, event: Judged): RunState {
+function judge(state: RunState, event: Judged, grow: Grow): RunState {
   const hang = hungStep(state, 'judge')
   if (event.moment !== 'later' && state.judgements.some((earlier) => earlier.moment === event.moment))
     throw refuse('judged-already', 'This look has been written down already.', 'Undo it, or add a note.')
-  const judged = { ...state, judgements: [...state.judgements, event] }
+  const judged = { ...state, judgements: grow(state.judgements, event) }
   const atHang = state.steps[state.current] === hang
   return event.moment !== 'wet' && atHang ? finish(judged, event.at) : judged
 }
@@ -213,9 +243,9 @@ function hungStep(state: RunState, what: 'judge' | 'measure'): StepState {
   return hang
 }
 
-function measure(state: RunState, event: Measured): RunState {
+function measure(state: RunState, event: Measured, grow: Grow): RunState {
   hungStep(state, 'measure')
-  return { ...state, measurements: [...state.measurements, event] }
+  return { ...state, measurements: grow(state.measurements, event) }
 }
 
 function judgeCoat(state: RunState, event: Extract<SheetEvent, { type: 'coatJudged' }>): RunState {
@@ -252,7 +282,7 @@ type Work = Extract<
   }
 >
 
-function work(state: RunState, event: Work): RunState {
+function work(state: RunState, event: Work, grow: Grow): RunState {
   const step = state.steps[state.current]
   if (!step) throw refuse('all-done', 'Every step of this sheet is done.', 'Judge it at Prints.')
   if (event.type === 'dropped') return put(state, drop(step, event.component, event.change))
@@ -273,7 +303,7 @@ function work(state: RunState, event: Work): RunState {
     case 'looked':
       if (step.planned.kind !== 'expose' || step.status !== 'running')
         throw refuse('not-exposing', 'The frame is not under the light.', 'Put it back first.')
-      return put(state, { ...step, status: 'held', holds: [...step.holds, { from: event.at }] })
+      return put(state, { ...step, status: 'held', holds: grow(step.holds, { from: event.at }) })
     case 'returned':
       if (step.status !== 'held')
         throw refuse('not-held', 'The frame is under the light already.', 'Nothing needs doing.')
@@ -281,14 +311,14 @@ function work(state: RunState, event: Work): RunState {
     case 'waterChanged':
       if (step.planned.kind !== 'bath' || step.status !== 'running')
         throw refuse('not-in-bath', 'The print is not in a bath.', 'Slide it in first.')
-      return put(state, { ...step, waters: [...step.waters, event.at] })
+      return put(state, { ...step, waters: grow(step.waters, event.at) })
     case 'exposureChanged':
       if (step.planned.kind !== 'expose')
         throw refuse('not-exposing', 'Only an exposure can be given more.', 'Go on with the step in hand.')
       return put(state, {
         ...step,
         plannedSeconds: event.plannedSeconds,
-        changes: [...step.changes, { at: event.at, said: event.said, plannedSeconds: event.plannedSeconds }],
+        changes: grow(step.changes, { at: event.at, said: event.said, plannedSeconds: event.plannedSeconds }),
       })
   }
 }

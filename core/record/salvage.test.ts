@@ -30,6 +30,8 @@ describe('a record that may be damaged', () => {
     ['a text that is too long', { subject: 'x'.repeat(300) }, { subject: 'x'.repeat(200) }, 'subject is longer than 200 letters.'],
     ['no title', { title: '' }, { title: '(no title)' }, 'title is empty.'],
     ['a number that is none', { exposureSeconds: Number.NaN }, { exposureSeconds: 1 }, 'exposure seconds is not of the right kind.'],
+    ['a process called like what every object has', { process: { id: 'constructor', version: 1 } }, { process: { id: 'unknown', version: 1 } }, 'id is not of the right kind.'],
+    ['a bottle for a part called like that', { bottles: { toString: uuid(3) } }, { bottles: {} }, 'to string is not of the right kind.'],
     ['two faults', { title: '', tool: 'roller' }, { title: '(no title)', tool: 'brush' }, 'title is empty; tool is none of brush, rod, sponge, cotton.'],
   ])('is repaired with %s, and kept as it was', (_, change, repaired, problem) => {
     const bad = { ...sheet, ...change }

@@ -71,12 +71,12 @@ const MOST_FAULTS = 40
  */
 const STAND_INS: Partial<Record<Kind, Readonly<Record<string, unknown>>>> = {
   sheets: {
-    number: 999_999, title: '(no title)', portfolio: '', subject: '', choices: {}, parts: {}, bottles: {},
+    process: { id: 'unknown', version: 1 }, number: 999_999, title: '(no title)', portfolio: '', subject: '', choices: {}, parts: {}, bottles: {},
     widthMillimetres: 1, heightMillimetres: 1, coats: 1, tool: 'brush', coverageMillilitresPerM2: 1,
     dropsPerMillilitre: 1, exposureSeconds: 1,
   },
   paperRuns: {
-    number: 999_999, choices: {}, pieceIds: [], sheets: 1, widthMillimetres: 1, heightMillimetres: 1, note: '',
+    process: { id: 'unknown', version: 1 }, number: 999_999, choices: {}, pieceIds: [], sheets: 1, widthMillimetres: 1, heightMillimetres: 1, note: '',
   },
   papers: { name: '(no name)', note: '' },
   bottles: { label: '(no label)', name: '(no name)', kind: 'solution', contents: [], note: '' },

@@ -1,3 +1,4 @@
+import { lookup } from '@core/lookup'
 import type { Substance } from '@core/record/substance'
 import { acidSubstances } from './acids'
 import { bathSubstances } from './baths'
@@ -7,7 +8,7 @@ import { metalSubstances } from './metals'
 import { saltSubstances } from './salts'
 
 /** Every substance this Ember Sheet knows, by id. */
-export const substances: Readonly<Record<string, Substance>> = Object.fromEntries(
+export const substances: Readonly<Record<string, Substance>> = lookup(
   [
     ironSubstances,
     metalSubstances,
@@ -15,5 +16,5 @@ export const substances: Readonly<Record<string, Substance>> = Object.fromEntrie
     saltSubstances,
     bathSubstances,
     carrierSubstances,
-  ].flatMap((list) => list.map((substance) => [substance.id, substance])),
+  ].flatMap((list) => list.map((substance) => [substance.id, substance] as const)),
 )
