@@ -296,3 +296,31 @@ test('every control can be reached and named from the keyboard', async ({ page }
   for (const name of ['1Today', '2Shelf', '3Paper', '4Coat', '5Negative', '8Prints', 'Dim room', 'Workroom'])
     expect([...reached].join('|').replace(/\s/g, '')).toContain(name.replace(/\s/g, ''))
 })
+
+test('a very long name is shown within the page, hides nothing, and one that is longer still is refused in words', async ({
+  page,
+}) => {
+  const long = 'Tidegaugeatthequay'.repeat(12).slice(0, 200)
+  await open(page)
+  await page.keyboard.press('n')
+  await page.getByLabel('What is the picture?').fill(`${long}!`)
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await expect(page.getByText('That is longer than 200 letters.')).toBeVisible()
+  await page.getByLabel('What is the picture?').fill(long)
+  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  const widths = () => page.getByRole('main').evaluate((main) => [main.scrollWidth, main.clientWidth])
+  const fits = async () => {
+    const [needed, given] = await widths()
+    expect(needed).toBeLessThanOrEqual(given!)
+  }
+  await expect(page.getByRole('button', { name: 'Begin: count the drops' })).toBeVisible()
+  await fits()
+  await page.keyboard.press('8')
+  await page.getByRole('listitem').first().click()
+  await expect(page.getByRole('heading', { level: 1, name: long })).toBeVisible()
+  await fits()
+  // What is said of it can be closed.
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: /bin/i }).first().click()
+  await expect(page.getByRole('button', { name: 'Close this line' })).toBeInViewport()
+})

@@ -118,6 +118,11 @@ const isDue = computed(() => wantsLook(props.one, now.now))
 .HungPrint-title {
   display: -webkit-box;
   overflow: hidden;
+  overflow-wrap: anywhere;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 3;
+  display: -webkit-box;
+  overflow: hidden;
   max-height: 2.7em;
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;

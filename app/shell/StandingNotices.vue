@@ -105,7 +105,12 @@ async function saveNow(): Promise<void> {
   gap: 0 24px;
 }
 
+.StandingNotices:not(:empty) {
+  margin-bottom: 14px;
+}
+
 p {
+  overflow-wrap: anywhere;
   padding: 6px 12px;
   border-left: 3px solid var(--es-ember);
   background: var(--es-card);
