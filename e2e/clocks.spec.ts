@@ -205,7 +205,7 @@ test('a system clock that is moved while a clock runs is said, and bends neither
   await page.clock.runFor(1000)
   await expect(page.getByText('The system clock moved back by 1 h')).toBeVisible()
   expect(Math.abs((await clockShown(page)) - before)).toBeLessThan(5)
-  // Forward by two days: no print lies that long in the light while a computer sleeps.
+  // Forward by two days: no print stays in the light that long while a computer sleeps.
   await page.clock.setSystemTime((await page.evaluate(() => Date.now())) + 2 * 86_400_000)
   await page.clock.runFor(1000)
   await expect(page.getByText(/The system clock moved forward by /)).toBeVisible()

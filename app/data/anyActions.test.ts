@@ -37,7 +37,7 @@ beforeAll(async () => {
   app = await load()
 })
 
-/** One press, with whatever somebody may have typed for it. */
+/** One press, with anything that may have been typed for it. */
 interface Press {
   action: number
   /** Which of the things that are there it is about. */
@@ -173,7 +173,7 @@ const ACTIONS: ((press: Press) => Promise<unknown>)[] = [
 const readers = { ask: async (make: () => LogsQuestion) => lookAtLogs(make()) }
 const pace = { progress: () => undefined, pulse: () => undefined, breathe: () => Promise.resolve() }
 
-describe('whatever somebody does', () => {
+describe('any sequence of actions', () => {
   it('is written into a backup that comes in again as it was', async () => {
     let done = 0
     let refused = 0

@@ -56,7 +56,7 @@ export const useStorage = defineStore('storage', () => {
       db.close()
       return false
     })
-    // The browser closes the storage when it cannot write. To open it while the disk is full could harm it further.
+    // The browser closes the storage when it cannot write. Opening it again while the disk is full could harm it more.
     db.on('close', (event) => {
       // The storage library says so too where it closes the storage of its own accord.
       if (event instanceof CustomEvent) return

@@ -1,6 +1,6 @@
 import { CoreError } from '@core/errors'
 
-/** What a browser says went wrong, with all that lies behind it. */
+/** What a browser says went wrong, with every error that it wraps. */
 const saidOf = (thrown: unknown): { name: string; message: string }[] => {
   const one = thrown as {
     name?: string

@@ -10,7 +10,7 @@ const ROWS = 25
  *
  * A write that finds the disk full leaves a torn record in the log of Chromium's storage. The data before it can be read
  * once more; what is written behind it makes the browser take the whole storage for damaged at the next start but one, and
- * delete it. Some megabytes written and removed have it put everything into a table and begin a log anew. Measured with
+ * delete it. Some megabytes written and removed make it put everything into a table and start a new log. Measured with
  * a small disk: without this, all was gone in every trial; with three megabytes and more, in none.
  */
 export async function renewStorageLog(db: WorkroomDb): Promise<void> {

@@ -32,7 +32,7 @@ export interface Written {
 
 /** How an archive is to be written. */
 export interface About {
-  /** Of the workroom, shown to whoever opens it. */
+  /** Of the workroom, shown when it is opened. */
   name: string
   at: number
   /** Whether pictures are left out, since they are kept elsewhere. */

@@ -15,15 +15,15 @@ describe('a backup', () => {
   it.each([
     ['nothing was ever written', at(0, 0), false],
     ['nothing was written since the last one', at(5 * HOUR, 4 * HOUR), false],
-    ['somebody is at work', at(10 * MINUTE, 4 * HOUR), false],
+    ['work is going on', at(10 * MINUTE, 4 * HOUR), false],
     ['the work has ended half an hour ago', at(30 * MINUTE, 4 * HOUR), true],
     ['there was none yet and the work has ended', at(40 * MINUTE, 0), true],
-    ['there was none yet and somebody is at work', at(MINUTE, 0), false],
-    ['somebody is at work and the last one is a day old', at(MINUTE, DAY), true],
+    ['there was none yet and work is going on', at(MINUTE, 0), false],
+    ['work is going on and the last one is a day old', at(MINUTE, DAY), true],
     ['a clock runs, though all else would have it', at(2 * HOUR, 3 * DAY, true), false],
   ])('where %s: %#', (_, moments, due) => expect(isBackupDue(moments)).toBe(due))
 
-  it('worries when it is three days old with work done since, and not while nobody works', () => {
+  it('worries when it is three days old with work done since, and not while there is no work', () => {
     expect(isBackupOld(at(HOUR, 3 * DAY))).toBe(true)
     expect(isBackupOld(at(HOUR, 2 * DAY))).toBe(false)
     expect(isBackupOld(at(40 * DAY, 39 * DAY))).toBe(false)

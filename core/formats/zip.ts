@@ -27,10 +27,10 @@ export const LIMITS: ZipLimits = {
 }
 
 const END_OF_DIRECTORY = [0x50, 0x4b, 0x05, 0x06]
-/** The end of a ZIP whose counts or sizes are too large for the plain record: it stands before that, and a pointer to it between. */
+/** The end of a ZIP whose counts or sizes are too large for the plain record: it comes before that, with a pointer to it between. */
 const LARGE_END = [0x50, 0x4b, 0x06, 0x06]
 const [LARGE_END_BYTES, POINTER_BYTES] = [56, 20]
-/** An end record is 22 bytes and may carry a comment of up to 65 535; a large one lies before it. */
+/** An end record is 22 bytes and may carry a comment of up to 65 535; a large one comes before it. */
 export const END_SEARCH = LARGE_END_BYTES + POINTER_BYTES + 22 + 65_535
 
 /**

@@ -10,7 +10,7 @@ interface Layered {
  * Every layer of one sheet of paper, lowest first, whichever of them is named. What lies over what is sorted out once, for
  * asking of many sheets.
  *
- * @returns ids of the records, the same list for every layer of a stack; just the one where nothing lies over or under it.
+ * @returns ids of the records, the same list for every layer of a stack; just the one where it has no other layers.
  */
 export function stacksOf(sheets: readonly Layered[]): (id: string) => string[] {
   const under = new Map<string, string | undefined>()

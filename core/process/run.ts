@@ -161,7 +161,7 @@ const copied: Grow = (list, item) => [...list, item]
 
 /**
  * Adds to lists in place that it made itself, so that a replay of many notes copies none of them again and again. For a
- * replay only, whose states on the way are seen by nobody else.
+ * replay only, whose states on the way are seen nowhere else.
  */
 function growing(): Grow {
   const own = new WeakSet<object>()

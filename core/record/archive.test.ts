@@ -479,7 +479,7 @@ describe('migration', () => {
     expect(readArchive(stored).notes).toEqual([])
   }) // prettier-ignore
 
-  it('of an archive of version 5 that lies about its events, the sound ones are read', () => {
+  it('of an archive of version 5 with wrong events, the sound ones are read', () => {
     const old = (events: (events: SheetEvent[]) => unknown) => {
       const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))
       const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as { files: Record<string, object> }

@@ -27,7 +27,7 @@ export interface OpenArchive {
   entries: ReadonlyMap<string, ZipEntry>
 }
 
-/** Records and pictures of an archive, each looked at by itself. What could not be read is with the salvage. */
+/** Records and pictures of an archive, each looked at. What could not be read is with the salvage. */
 export interface ReadRecords {
   records: Holdings
   pixels: ReadonlyMap<string, PhotoPixels>

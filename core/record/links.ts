@@ -26,7 +26,7 @@ export interface Linked {
  * Looks at records and logs together: identities used twice, records that name others which are missing, logs that could
  * not have happened. What does not fit is set aside or repaired.
  *
- * @param records each sound by itself.
+ * @param records each sound.
  * @param logs what was found in every log, see `lookThroughLogs`.
  * @param salvage collects what was wrong; what it keeps is among the records that are returned.
  */

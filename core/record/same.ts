@@ -1,4 +1,4 @@
-/** Deep equality of plain data, whatever the order of keys; an absent field equals an undefined one. */
+/** Deep equality of plain data, in any order of keys; an absent field equals an undefined one. */
 export function isSame(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
