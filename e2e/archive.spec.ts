@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises'
 import { expect, test, type Page } from '@playwright/test'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { DEMO_ADDRESS, OWN_ADDRESS } from './browser.ts'
-import { open, plan } from './workroom.ts'
+import { open, plan, turnTo } from './workroom.ts'
 
 async function exported(page: Page): Promise<Uint8Array> {
   await page.keyboard.press('o')
@@ -203,4 +203,36 @@ test('of an archive that is damaged in places, the rest comes in, and what is wr
   )
   await page.getByRole('button', { name: 'Remove Entry in the log of a light' }).click()
   await expect(page.getByRole('heading', { name: 'Set aside' })).toBeHidden()
+})
+
+test('what an older version stored unchecked is set aside at the next start, and said', async ({ page }) => {
+  await open(page)
+  await plan(page, 'Net loft')
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const opening = indexedDB.open('ember-sheet')
+        opening.onsuccess = () => {
+          const transaction = opening.result.transaction(['lightEntries', 'device'], 'readwrite')
+          const what = { type: 'read', milliwattsPerCm2: 4820, by: 'typed' }
+          const [id, lightId] = [crypto.randomUUID(), crypto.randomUUID()]
+          transaction.objectStore('lightEntries').put({ id, lightId, at: Date.now(), what, note: '' })
+          transaction.objectStore('device').delete('checkedByVersion')
+          transaction.oncomplete = () => {
+            opening.result.close()
+            resolve()
+          }
+        }
+      }),
+  )
+  await page.reload()
+  await expect(page.getByText('From an earlier version: One record was set aside')).toBeVisible()
+  await turnTo(page, '/workroom')
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'milliwatts per cm2 is more than 1000.' }),
+  ).toBeVisible()
+  // Once is enough.
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Set aside' })).toBeVisible()
+  await expect(page.getByText('From an earlier version')).toBeHidden()
 })

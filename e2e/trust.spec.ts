@@ -334,3 +334,26 @@ test('one’s own photograph is summed when it is added', async ({ page }) => {
   )
   expect(sum).toMatch(/^[0-9a-f]{64}$/)
 })
+
+test('on a device that is held in the hand, a photograph is taken with its camera or chosen from files', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({
+    hasTouch: true,
+    isMobile: true,
+    viewport: { width: 800, height: 1100 },
+  })
+  const page = await context.newPage()
+  await open(page, OWN_ADDRESS)
+  await plan(page, 'Horn house')
+  await page.keyboard.press('8')
+  await page.getByRole('listitem').getByText('Horn house').click()
+  const asked = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: 'No photograph yet. Add photo.' }).click()
+  const camera = (await asked).element()
+  expect(await camera.getAttribute('capture')).toBe('environment')
+  await (await asked).setFiles({ name: 'shot.jpg', mimeType: 'image/jpeg', buffer: await photograph() })
+  await expect(page.getByText('Photographed')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Choose photos from files' })).toBeVisible()
+  await context.close()
+})

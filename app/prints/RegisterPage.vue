@@ -163,9 +163,9 @@ async function keep(): Promise<void> {
   })
   await db.registerChecks.add(check)
   isKept.value = true
-  notice.say('Kept with the sheet.', () => {
+  notice.say('Saved with the sheet.', async () => {
+    await db.registerChecks.update(check.id, { takenBackAt: Date.now() })
     isKept.value = false
-    void db.registerChecks.update(check.id, { takenBackAt: Date.now() })
   })
 }
 const worstOf = (check: RegisterCheck) => registerOf(check.marks).worst.toFixed(2)

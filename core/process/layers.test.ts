@@ -17,6 +17,9 @@ describe('layers over each other', () => {
   it('are one stack, lowest first, whichever is named', () => {
     for (const id of [1, 2, 3]) expect(stacksOf(sheets)(uuid(id))).toEqual([1, 2, 3].map(uuid))
     expect(stacksOf(sheets)(uuid(9))).toEqual([uuid(9)])
+    // One list for all of them: thousands of layers ask for it.
+    const stack = stacksOf(sheets)
+    expect(stack(uuid(3))).toBe(stack(uuid(1)))
   })
 
   it('end where one is missing, and do not run in a ring', () => {
