@@ -123,6 +123,6 @@ test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
   await press('1')
   await expectDim(page)
   await press('o')
-  await heading('What goes out, what comes in, and how it is shown')
+  await heading('Backup, stored data and settings')
   await expectDim(page)
 })

@@ -61,7 +61,7 @@ useKeyRows('Everywhere', () => [
   { key: 'n', name: 'Begin a sheet', run: () => void router.push({ name: 'begin' }) },
   { key: 'g', name: 'Go to the nearest clock', run: () => ledge.value?.goToNearest() },
   { key: 'd', name: 'Daylight or dim room', run: preferences.switchPalette },
-  { key: 'o', name: 'Workroom: export, import, choices', run: () => void router.push({ name: 'workroom' }) },
+  { key: 'o', name: 'Workroom: backup, import, settings', run: () => void router.push({ name: 'workroom' }) },
   { key: '?', name: 'This list of keys', run: () => (areKeysShown.value = true) },
 ])
 
