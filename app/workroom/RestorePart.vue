@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onUnmounted, ref, shallowRef } from 'vue'
 import { prepareImport, prepareRestore, type PreparedImport } from '../data/archives'
+import { isDemo } from '../data/db'
 import type { Progress } from '../data/holdings'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
@@ -93,7 +94,7 @@ defineExpose({ choose: () => file.value?.click() })
   <div class="RestorePart">
     <div class="RestorePart-acts">
       <BigTarget
-        v-if="backup.canUseFolders"
+        v-if="backup.canUseFolders && !isDemo"
         quiet
         label="Restore from a folder"
         :disabled="isBusy"
