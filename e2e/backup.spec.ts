@@ -103,9 +103,7 @@ test('the whole workroom comes back from the backup folder after the profile is 
     ]) // prettier-ignore
     const before = await downloaded(page)
     await page.getByRole('button', { name: 'Try a restore' }).click()
-    await expect(
-      page.getByText(/Restore tried from .*: 1 sheets and 1 pictures came back whole/),
-    ).toBeVisible()
+    await expect(page.getByText(/Restore tried from .*\. Whole: 1 sheet, 1 picture\./)).toBeVisible()
 
     // The folder is all that is left.
     await first.context.close()
@@ -114,7 +112,7 @@ test('the whole workroom comes back from the backup folder after the profile is 
     await putFiles(second.page, files)
     await turnTo(second.page, '/workroom')
     await second.page.getByRole('button', { name: 'Restore from a folder' }).click()
-    await expect(second.page.getByText('Restored: 1 sheets and what belongs to them.')).toBeVisible()
+    await expect(second.page.getByText('Restored: 1 sheet and all records.')).toBeVisible()
     expect(await downloaded(second.page)).toEqual(before)
     await turnTo(second.page, '/prints')
     await expect(second.page.getByText('Tide gauge').first()).toBeVisible()
@@ -167,4 +165,13 @@ test('a backup is made when the work has ended, and one that fails is said loudl
   await failed.getByRole('button', { name: 'Try again' }).click()
   await expect(failed).toBeHidden()
   expect(await backups()).toBe(1)
+})
+
+test('putting the question off is never taken for a backup', async ({ page }) => {
+  await page.addInitScript(standIn)
+  await open(page)
+  await plan(page, 'Tide gauge')
+  await page.getByRole('button', { name: 'In three days' }).click()
+  await expect(page.getByText('Choose a backup folder.')).toBeHidden()
+  await expect(page.getByRole('link', { name: 'Workroom no backup' })).toBeVisible()
 })

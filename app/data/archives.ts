@@ -106,8 +106,9 @@ export interface PreparedImport {
    * Writes it, all of it or nothing.
    *
    * @param takeTheirs conflicts (see `conflictKey`) in which the archive's record replaces the one here.
+   * @returns pictures that a folder of backups should have had and has not.
    */
-  finish(takeTheirs: ReadonlySet<string>, progress?: Progress, signal?: AbortSignal): Promise<void>
+  finish(takeTheirs: ReadonlySet<string>, progress?: Progress, signal?: AbortSignal): Promise<number>
   leave(): void
 }
 
@@ -138,8 +139,14 @@ async function prepared(
       report,
       async finish(takeTheirs, onProgress, onSignal) {
         try {
-          await work.ask({ act: 'take', theirs: [...takeTheirs] }, 'done', onProgress, onSignal)
+          const { missingPictures } = await work.ask(
+            { act: 'take', theirs: [...takeTheirs] },
+            'done',
+            onProgress,
+            onSignal,
+          )
           sayBroughtIn()
+          return missingPictures
         } finally {
           work.leave()
         }

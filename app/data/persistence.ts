@@ -83,6 +83,7 @@ export const useStorage = defineStore('storage', () => {
         isOutdated.value = true
         throw known
       }
+      if (known?.code === 'disk-full') throw known
       throw new CoreError({
         code: 'no-storage',
         field: 'storage',

@@ -76,7 +76,9 @@ export const useUnsaved = defineStore('unsaved', () => {
           if (!(error instanceof CoreError)) throw storageFault(error) ?? error
           refused.push(error.refusal.problem)
         }
-        presses.value = presses.value.slice(1)
+        // An undo may have taken another one back meanwhile.
+        const written = next
+        presses.value = presses.value.filter((one) => one !== written)
       }
       await storage.renew()
       return { saved, refused }

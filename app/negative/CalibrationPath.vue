@@ -111,7 +111,7 @@ async function takeBack(): Promise<void> {
   const of = calibration.value
   if (!of) return
   await db.calibrations.update(of.id, { takenBackAt: moment() })
-  notice.say(`${of.name} is taken back.`, () => db.calibrations.update(of.id, { takenBackAt: undefined }))
+  notice.say(`Removed: ${of.name}.`, () => db.calibrations.update(of.id, { takenBackAt: undefined }))
   await router.push({ name: 'calibrate' })
 }
 

@@ -43,7 +43,7 @@ export type ArchiveWord =
   | { word: 'repaired'; notes: SalvageNote[] }
   | { word: 'backedUp'; backup: FolderBackup }
   | { word: 'tried'; trial: TrialReport }
-  | { word: 'done' }
+  | { word: 'done'; missingPictures: number }
   | { word: 'refused'; refusal: Refusal }
 
 /** What an import would do. */
@@ -99,13 +99,15 @@ async function read(theirs: ReadWorkroom, folder?: FileSystemDirectoryHandle): P
   say({ word: 'read', report: { summary: summaryOf(planMerge(here, held)), part, missing, bare, notes } })
 }
 
-async function take(theirs: readonly string[]): Promise<void> {
-  if (!held) return
+/** @returns pictures that a folder should have had. */
+async function take(theirs: readonly string[]): Promise<number> {
+  if (!held) return 0
   const { folder, damage, records } = held
   const share = folder ? 0.5 : 1
   await writeImport(db, held, new Set(theirs), within(pace, 0, share).progress, pulse, damage)
-  if (folder) await bringPictures(db, folder, records.photos, within(pace, share, 1))
+  const brought = folder && (await bringPictures(db, folder, records.photos, within(pace, share, 1)))
   held = null
+  return brought?.missing ?? 0
 }
 
 /** Restores the newest backup of a folder into a database of its own, compares, and removes that again. */
@@ -185,8 +187,10 @@ async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Prom
     case 'read':
       return read(await withReaders((readers) => readArchiveFile(question.file, readers, pace)))
     case 'readFolder': {
-      const { archive } = await withReaders((readers) => readNewest(question.folder, readers, pace))
-      return read(archive, question.folder)
+      const { archive, skipped } = await withReaders((readers) => readNewest(question.folder, readers, pace))
+      // A newer backup that could not be read is said, or an older state would come back without a word.
+      const newer = skipped.map(({ name, problem }): SalvageNote => ({ kind: 'file', id: name, name, problem, outcome: 'leftOut' })) // prettier-ignore
+      return read({ ...archive, notes: [...newer, ...archive.notes] }, question.folder)
     }
     case 'backUp':
       return say({
@@ -196,8 +200,7 @@ async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Prom
     case 'tryFolder':
       return say({ word: 'tried', trial: await tryFolder(question.folder) })
     case 'take':
-      await take(question.theirs)
-      return say({ word: 'done' })
+      return say({ word: 'done', missingPictures: await take(question.theirs) })
     case 'write':
       return say({
         word: 'written',

@@ -7,6 +7,7 @@ import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
 import { useNotice } from '../shell/notice.store'
 import { useBackup } from './backup.store'
+import { counted } from './backupWords'
 import ImportReport from './ImportReport.vue'
 
 /** Restores from the folder of backups, and imports archives: what they bring is shown before it is written. */
@@ -74,13 +75,16 @@ async function finish(takeTheirs: ReadonlySet<string>): Promise<void> {
     const { value } = prepared
     if (!value) return
     prepared.value = null
-    await value.finish(takeTheirs, progress, signal)
+    const missing = await value.finish(takeTheirs, progress, signal)
     if (from) await backup.use(from)
     const { notes, summary } = value.report
-    const flawed = notes.length ? ` ${notes.length === 1 ? 'One part' : `${notes.length} parts`} could not be read as written.` : '' // prettier-ignore
+    const flawed = [
+      ...(notes.length ? [` ${counted(notes.length, 'part', 'parts')} could not be read as written.`] : []),
+      ...(missing ? [` Missing in the folder: ${counted(missing, 'picture', 'pictures')}.`] : []),
+    ].join('')
     notice.say(
       from
-        ? `Restored: ${summary.added.sheets} sheets and what belongs to them.${flawed}`
+        ? `Restored: ${counted(summary.added.sheets, 'sheet', 'sheets')} and all records.${flawed}`
         : `Imported.${flawed}`,
     )
     isIn = true

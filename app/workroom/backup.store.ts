@@ -11,7 +11,7 @@ import { usePreferences } from '../shell/preferences.store'
 import { saveFile } from '../shell/saveFile'
 import type { TrialReport } from '../workers/backupFolder'
 import { isBackupDue, isBackupOld, isTrialDue } from './backupDue'
-import { folderSaid, trialFault, writtenSaid } from './backupWords'
+import { counted, folderSaid, trialFault, writtenSaid } from './backupWords'
 
 const DAY_MS = 86_400_000
 const MINUTE_MS = 60_000
@@ -62,8 +62,8 @@ export const useBackup = defineStore('backup', () => {
   })
   /** Reminds of a download, where there is no folder to write into. */
   const isDue = computed(() => {
-    const { remindDays } = preferences.chosen
-    if (isDemo || !remindDays || folder.value || canUseFolders) return false
+    const { remindDays, askedAt } = preferences.chosen
+    if (isDemo || !remindDays || folder.value || canUseFolders || now.now <= askedAt) return false
     return days.value === null ? workroom.sheets.length >= 5 : days.value >= remindDays && hasRecords.value
   })
 
@@ -119,15 +119,18 @@ export const useBackup = defineStore('backup', () => {
 
   async function intoFolder(state: FolderState, isAsked: boolean): Promise<void> {
     await busy(async (progress, signal) => {
+      // What is written meanwhile may not be in it.
+      const at = Date.now()
+      let next = state
       try {
         const backup = await backUpIntoFolder(state.handle, progress, signal)
-        const next = { ...state, at: Date.now(), problem: '', failedAt: 0 }
+        next = { ...state, at, problem: '', failedAt: 0 }
         await remember(next)
         if (isAsked || backup.repaired.length) notice.say(folderSaid(backup, state.handle.name))
         if (isTrialDue(next.triedAt, Date.now())) await tryIt(next)
       } catch (error) {
         if (signal.aborted) throw error
-        await remember({ ...state, failedAt: Date.now(), problem: refusalOf(error, 'backup').problem })
+        await remember({ ...next, failedAt: Date.now(), problem: refusalOf(error, 'backup').problem })
         if (isAsked) throw error
       }
     })
@@ -145,7 +148,7 @@ export const useBackup = defineStore('backup', () => {
       const fault = trialFault(report)
       notice.say(
         fault ||
-          `Restore tried from ${report.name}: ${report.sheets} sheets and ${report.pictures} pictures came back whole.`,
+          `Restore tried from ${report.name}. Whole: ${counted(report.sheets, 'sheet', 'sheets')}, ${counted(report.pictures, 'picture', 'pictures')}.`,
       )
     })
 
@@ -175,7 +178,6 @@ export const useBackup = defineStore('backup', () => {
   /** Later is another three days. */
   function putOff(): void {
     preferences.chosen.askedAt = Date.now() + 3 * DAY_MS
-    preferences.chosen.backedUpAt = Date.now() - Math.max(0, preferences.chosen.remindDays - 3) * DAY_MS
   }
 
   /** Follows the work of the day, and backs up when it has ended. */

@@ -2,6 +2,9 @@ import type { SalvageNote } from '@core/record/salvage'
 import type { Exported } from '../data/archives'
 import type { FolderBackup, TrialReport } from '../workers/backupFolder'
 
+/** A number with its noun, such as `1 sheet`. */
+export const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
+
 const count = (n: number, one: string, many: string) => (n === 1 ? `One ${one}` : `${n} ${many}`)
 
 /** What a repair did. @param rebuilt entries of lists that were rebuilt from their logs. */
