@@ -95,7 +95,7 @@ export default tseslint.config(
   {
     // Rows of numbers are walked by index inside their own bounds; a guard at each would hide the formula.
     files: [
-      'core/{light,sun,tone,simulate,negative,schedule}/**',
+      'core/{light,run,sun,tone,simulate,negative,chart,scan,calibration,schedule,quantity}/**',
       'core/formats/{png16,icc}.ts',
       'app/workers/{filmFile,decodePicture,writing}.ts',
       'app/negative/proofing.ts',

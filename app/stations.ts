@@ -1,5 +1,5 @@
-import { placeOf, type SheetPlace } from '@core/process/standing'
-import type { RunState } from '@core/process/run'
+import { placeOf, type SheetPlace } from '@core/run/place'
+import type { RunState } from '@core/run/run'
 
 /** The stations in the order of work. A station is listed here once it works. */
 export const stations = [

@@ -1,6 +1,6 @@
-import type { Happening, SheetEvent } from '@core/record/event'
-import type { Diagnosis } from '@core/record/judgement'
-import { type Photo, type Sheet, type WorkroomRecords } from '@core/record/records'
+import type { Happening, SheetEvent } from '@core/schema/event'
+import type { Diagnosis } from '@core/schema/judgement'
+import { type Photo, type Sheet, type WorkroomRecords } from '@core/schema/records'
 import type { PrintLook } from './pictures/cyanotype'
 import {
   bellBuoy,
@@ -15,7 +15,7 @@ import {
   tideGauge,
 } from './pictures/scenes'
 import { otherSheets, paperDrawer } from './drawerStory'
-import { seededRandom, seededUuid } from '@core/simulate/random'
+import { seededRandom, seededUuid } from '@core/quantity/random'
 import { chartStory } from './chartStory'
 import { lightStory } from './lightStory'
 import { demoShelf, type DemoShelf } from './shelf'

@@ -1,8 +1,8 @@
 import { beginning, startingChoices } from '@core/process/plan'
-import type { Happening, SheetEvent } from '@core/record/event'
-import type { Sheet } from '@core/record/records'
+import type { Happening, SheetEvent } from '@core/schema/event'
+import type { Sheet } from '@core/schema/records'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
-import { seededUuid } from '@core/simulate/random'
+import { seededUuid } from '@core/quantity/random'
 
 const SECOND = 1000
 const MINUTE = 60 * SECOND

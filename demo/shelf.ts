@@ -1,5 +1,5 @@
-import { emptyRecords, type Bottle, type Light, type Paper, type WorkroomRecords } from '@core/record/records'
-import { seededUuid } from '@core/simulate/random'
+import { emptyRecords, type Bottle, type Light, type Paper, type WorkroomRecords } from '@core/schema/records'
+import { seededUuid } from '@core/quantity/random'
 
 const DAY = 86_400_000
 const YEAR_DAYS = 365

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process'
 import { expect, test, type Page } from '@playwright/test'
 import { WebSocket } from 'ws'
-import { trueBaseDose, VIRTUAL_COATS } from '../core/simulate/coat'
+import { trueBaseDose, VIRTUAL_COATS } from '../core/tone/printResponse'
 import { DEMO_ADDRESS, freePort, OWN_ADDRESS } from './browser.ts'
 import { atRest, coatAndDry, countDrops, expectDim, open, pick, plan } from './workroom.ts'
 

@@ -1,7 +1,7 @@
 import { beginning, firstExposure, startingChoices } from '@core/process/plan'
 import { mixesFor, partsOf } from '@core/process/mixPlan'
 import { sheet } from '@core/fixtures/workroom'
-import type { LightKind } from '@core/record/definition'
+import type { LightKind } from '@core/schema/definition'
 import { processes, treatments } from './index'
 
 // Every time and ratio that the trade's practice gives in figures, process by process. All are common practice, except

@@ -1,9 +1,9 @@
 import { auditNeighbours } from '@core/chemistry/audits'
 import { labelElements } from '@core/chemistry/ghs'
-import { hazardsOf } from '@core/formats/label'
-import type { Bottle } from '@core/record/records'
-import type { WasteClass } from '@core/record/substance'
-import { wasteClassOf } from '@core/shelf/waste'
+import { hazardsOf } from '@core/shelf/label'
+import type { Bottle } from '@core/schema/records'
+import type { WasteClass } from '@core/schema/substance'
+import { wasteClassOf } from '@core/chemistry/waste'
 import { cautionOf, incompatibilities, processes, substances, treatments, wasteClasses } from './index'
 
 const all = Object.values(substances)

@@ -1,4 +1,4 @@
-import type { Incompatibility } from '@core/record/substance'
+import type { Incompatibility } from '@core/schema/substance'
 
 const APART = 'Keep them apart, and never pour them into one jar.'
 const WASH = 'Wash in running water between the two baths, and never pour them into one jar.'

@@ -1,5 +1,5 @@
 import { lookup } from '@core/lookup'
-import type { ProcessDefinition } from '@core/record/definition'
+import type { ProcessDefinition } from '@core/schema/definition'
 import { classicCyanotype } from './processes/classicCyanotype'
 import { gumOver } from './processes/gumOver'
 import { kallitype } from './processes/kallitype'

@@ -11,8 +11,8 @@ import {
   startingChoices,
   stepsFor,
 } from '@core/process/plan'
-import { storyOf } from '@core/process/story'
-import { ProcessDefinition } from '@core/record/definition'
+import { storyOf } from '@core/run/story'
+import { ProcessDefinition } from '@core/schema/definition'
 import { printColours, processes, substances, treatments } from './index'
 import { classicCyanotype } from './processes/classicCyanotype'
 

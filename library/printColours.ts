@@ -1,5 +1,5 @@
 import type { PrintColours } from '@core/negative/proof'
-import type { ProcessDefinition } from '@core/record/definition'
+import type { ProcessDefinition } from '@core/schema/definition'
 
 /**
  * Colours of dry prints by the mark of their process: the deepest tone, a middle one, and warm white paper. Common

@@ -1,11 +1,11 @@
 import { outlineOf, startingChoices } from '@core/process/plan'
 import { startingParts } from '@core/process/mixPlan'
-import { advance, emptyRun, type RunState } from '@core/process/run'
-import { nextMove } from '@core/process/nextMove'
+import { advance, emptyRun, type RunState } from '@core/run/run'
+import { nextMove } from '@core/run/nextMove'
 import { sheet as anySheet, T0, uuid } from '@core/fixtures/workroom'
 import { beginning } from '@core/process/plan'
-import type { SheetEvent } from '@core/record/event'
-import type { PlanRoom } from '@core/record/plan'
+import type { SheetEvent } from '@core/schema/event'
+import type { PlanRoom } from '@core/schema/plan'
 import {
   needsInTime,
   papersToTreat,

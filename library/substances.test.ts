@@ -4,7 +4,7 @@ import { formOf, hydrateFactor } from '@core/chemistry/forms'
 import { molarMass } from '@core/chemistry/molarMass'
 import { solubilityLimit } from '@core/chemistry/solubility'
 import { strengthByDensity } from '@core/chemistry/dilution'
-import { Substance } from '@core/record/substance'
+import { Substance } from '@core/schema/substance'
 import { cautions } from './cautions'
 import { hazardStatements, substances, wasteClasses } from './index'
 

@@ -1,4 +1,4 @@
-import type { ToolName } from '@core/record/definition'
+import type { ToolName } from '@core/schema/definition'
 
 /** What coats a sheet, and how it is got ready: common practice. */
 export const tools: Readonly<Record<ToolName, { name: string; prepare: string; lay: string }>> = {

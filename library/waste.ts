@@ -1,4 +1,4 @@
-import type { WasteClass } from '@core/record/substance'
+import type { WasteClass } from '@core/schema/substance'
 
 interface WasteWords {
   name: string

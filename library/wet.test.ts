@@ -1,12 +1,12 @@
 import { waysOf } from '@core/fixtures/ways'
 import { orderFindings } from '@core/process/orderRules'
 import { startingChoices, stepsFor } from '@core/process/plan'
-import { slipsOf } from '@core/process/timing'
+import { slipsOf } from '@core/run/timing'
 import { trayOf } from '@core/process/trays'
 import { bathStanding, PRINT_SQUARE_METRES } from '@core/process/baths'
 import { leastTime } from '@core/process/plan'
-import { emptyRun, type RunState } from '@core/process/run'
-import type { ProcessDefinition } from '@core/record/definition'
+import { emptyRun, type RunState } from '@core/run/run'
+import type { ProcessDefinition } from '@core/schema/definition'
 import { incompatibilities, processes, substances } from './index'
 
 const findings = (definition: ProcessDefinition, choices: Record<string, string>) =>

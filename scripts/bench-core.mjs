@@ -81,11 +81,11 @@ export async function benchCore({ load }) {
   const single = timeOf(() => tearingPlan(sheet, [size(11.25, 10, 99)], 0), 15)
 
   // Light: eight hours of a meter at 10 Hz, a day of the sun minute by minute, a hundred tablets with their noise.
-  const { integrateIrradiance } = await load('core/light/dose.ts')
+  const { integrateIrradiance } = await load('core/run/dose.ts')
   const { sunCurve } = await load('core/sun/day.ts')
   const { CLEAR_SKY } = await load('core/sun/irradiance.ts')
   const { characteristicOf } = await load('core/tone/characteristic.ts')
-  const { seededRandom } = await load('core/simulate/random.ts')
+  const { seededRandom } = await load('core/quantity/random.ts')
   const random = seededRandom(1)
   const log = Array.from({ length: 8 * 36_000 }, (_, i) => [i * 100, 4.8 + 0.01 * random()])
   const dose = timeOf(() => integrateIrradiance(log, 0, 8 * 3_600_000), 15)

@@ -99,7 +99,7 @@ const CHART = { steps: 31, repeats: 2, isScattered: true, hasStrip: true, seed: 
 /** A scan of 35 megapixels of the chart that a first calibration makes, its print from a virtual coat. */
 async function scanOf35(load) {
   const { scanOfChart, plainScanner, turned } = await load('core/simulate/scan.ts')
-  const { seededRandom } = await load('core/simulate/random.ts')
+  const { seededRandom } = await load('core/quantity/random.ts')
   const print = (ink) => 0.08 + 1.35 * (1 - ink) ** 2
   const scanner = { ...turned(plainScanner(CHART, 7), 3), noise: 0.003, isEightBit: true }
   const { width, height, data } = scanOfChart(CHART, print, scanner, seededRandom(3))

@@ -17,8 +17,8 @@ async function archiveOfPrints({ load }) {
   const path = join(tmpdir(), `ember-sheet-bench-${PRINTS}.zip`)
   if (existsSync(path)) return path
   const { demoScenario } = await load('demo/scenario.ts')
-  const { seededRandom, seededUuid } = await load('core/simulate/random.ts')
-  const { writeArchive } = await load('core/record/archive.ts')
+  const { seededRandom, seededUuid } = await load('core/quantity/random.ts')
+  const { writeArchive } = await load('core/archive/archive.ts')
   const now = Date.now()
   const { records } = demoScenario(1, now)
   const random = seededRandom(11)

@@ -2,4 +2,4 @@
 import { ensurePackages, tool } from './setup.mjs'
 
 ensurePackages()
-tool('jest/bin/jest.js', ['core/record/schema.test.ts'], { env: { WRITE_SCHEMA: '1' } })
+tool('jest/bin/jest.js', ['core/archive/jsonSchemas.test.ts'], { env: { WRITE_SCHEMA: '1' } })

@@ -1,4 +1,4 @@
-import { writeArchive, type PhotoPixels } from '@core/record/archive'
+import { writeArchive, type PhotoPixels } from '@core/archive/archive'
 import { demoScenario } from '@demo/scenario'
 
 const SEED = 1851

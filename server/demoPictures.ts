@@ -1,7 +1,7 @@
 import { mkdir, readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import sharp from 'sharp'
-import type { PhotoPixels } from '@core/record/archive'
+import type { PhotoPixels } from '@core/archive/archive'
 import { drawPrint, type PrintLook } from '@demo/pictures/cyanotype'
 import { demoPictures, PICTURE_WIDTH } from '@demo/scenario'
 

@@ -7,7 +7,7 @@ import {
   virtualInstrument,
   type InstrumentKind,
 } from '@core/simulate/instruments'
-import { seededRandom } from '@core/simulate/random'
+import { seededRandom } from '@core/quantity/random'
 import { isKnownHost } from './hosts'
 
 /** Where the stand-ins are reached: `/instruments/uv-meter` and so on. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { CoatJudgement } from '@core/process/run'
+import type { CoatJudgement } from '@core/run/run'
 import { CoreError } from '@core/errors'
 import { parseQuantity } from '@core/quantity/parse'
-import type { Happening } from '@core/record/event'
+import type { Happening } from '@core/schema/event'
 import { useNotice } from '../shell/notice.store'
 import TextField from '../shell/TextField.vue'
 

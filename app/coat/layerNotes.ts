@@ -1,4 +1,4 @@
-import type { RunState } from '@core/process/run'
+import type { RunState } from '@core/run/run'
 import type { MarginNote } from '../shell/margin.store'
 
 /** What to know before a layer goes over a finished print. */

@@ -1,5 +1,5 @@
-import type { ProcessDefinition } from '@core/record/definition'
-import type { Paper } from '@core/record/records'
+import type { ProcessDefinition } from '@core/schema/definition'
+import type { Paper } from '@core/schema/records'
 import type { MarginNote } from '../shell/margin.store'
 import { cautionNotes } from '../shell/stepNotes'
 import { isChosen } from '@core/process/mixPlan'

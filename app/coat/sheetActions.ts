@@ -1,5 +1,5 @@
 import { v4 as uuid } from 'uuid'
-import { Sheet } from '@core/record/records'
+import { Sheet } from '@core/schema/records'
 import { db } from '../data/db'
 import { addStanding } from '../data/standings'
 import { BY_NUMBER } from '../data/workroomDb'

@@ -6,10 +6,10 @@ import { firstExposure, schoolStocks, startingChoices } from '@core/process/plan
 import { formatSpan } from '@core/quantity/format'
 import { parseQuantity, parseRatio } from '@core/quantity/parse'
 import { parseSize } from '@core/quantity/size'
-import type { MixDefinition, ProcessDefinition, ToolName } from '@core/record/definition'
-import type { Sheet } from '@core/record/records'
-import { Light } from '@core/record/light'
-import { Bottle, Paper } from '@core/record/records'
+import type { MixDefinition, ProcessDefinition, ToolName } from '@core/schema/definition'
+import type { Sheet } from '@core/schema/records'
+import { Light } from '@core/schema/light'
+import { Bottle, Paper } from '@core/schema/records'
 
 /** What is typed while a sheet is planned; every field a text until it is read. */
 export interface SheetDraft {

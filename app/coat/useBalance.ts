@@ -1,8 +1,8 @@
 import { computed } from 'vue'
 import { saltBalance, USUAL_UPTAKE, type SaltBalance } from '@core/chemistry/saltBalance'
-import { layingsOf } from '@core/process/silverLaid'
-import type { ProcessDefinition } from '@core/record/definition'
-import type { Sheet } from '@core/record/records'
+import { layingsOf } from '@core/process/silverOnPaper'
+import type { ProcessDefinition } from '@core/schema/definition'
+import type { Sheet } from '@core/schema/records'
 import { useWorkroom } from '../data/workroom.store'
 import { useLots, type Planned } from './useMixPlans'
 

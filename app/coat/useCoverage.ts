@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import { learnedCoverage, usualCoverage } from '@core/coating/coverage'
 import { calibrateDropper } from '@core/coating/dropper'
 import { ownCoats } from '@core/coating/ownCoats'
-import type { ProcessDefinition, ToolName } from '@core/record/definition'
+import type { ProcessDefinition, ToolName } from '@core/schema/definition'
 import { useWorkroom } from '../data/workroom.store'
 import { usePreferences } from '../shell/preferences.store'
 

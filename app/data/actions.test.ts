@@ -4,7 +4,7 @@ import { bottle } from '@core/fixtures/substances'
 import { T0, uuid } from '@core/fixtures/workroom'
 import { leftIn, takenByBottle } from '@core/chemistry/lots'
 import { writeProcessFile } from '@core/process/processFile'
-import { replay } from '@core/process/run'
+import { replay } from '@core/run/run'
 import { treatments } from '@library/index'
 import { kallitype } from '@library/processes/kallitype'
 import type * as archives from './archives'
@@ -225,9 +225,9 @@ describe('a shelf in an archive', () => {
         ),
       )
     const before = await counts()
-    const { writeArchive } = await import('@core/record/archive')
-    const { readArchive } = await import('@core/record/archiveReading')
-    const { emptyRecords } = await import('@core/record/records')
+    const { writeArchive } = await import('@core/archive/archive')
+    const { readArchive } = await import('@core/archive/archiveReading')
+    const { emptyRecords } = await import('@core/schema/records')
     const records = {
       ...emptyRecords(),
       bottles: await db.bottles.toArray(),

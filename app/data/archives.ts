@@ -1,6 +1,6 @@
 import { CoreError } from '@core/errors'
-import type { Flaw } from '@core/record/integrity'
-import type { SalvageNote } from '@core/record/salvage'
+import type { Flaw } from '@core/archive/integrity'
+import type { SalvageNote } from '@core/archive/salvage'
 import type { ArchiveQuestion, ArchiveWord, ReadReport } from '../workers/archive.worker'
 import type { Written } from '../workers/archiveParts'
 import type { FolderBackup, TrialReport } from '../workers/backupFolder'

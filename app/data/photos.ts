@@ -1,5 +1,5 @@
 import { v4 as uuid } from 'uuid'
-import { Photo } from '@core/record/records'
+import { Photo } from '@core/schema/records'
 import { callWorker } from '../workers/call'
 import { startWorker } from '../workers/start'
 import type { ThumbnailAnswer } from '../workers/thumbnail.worker'

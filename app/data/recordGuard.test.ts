@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto'
 import { T0, uuid, workroom } from '@core/fixtures/workroom'
-import { KINDS } from '@core/record/merge'
+import { KINDS } from '@core/archive/merge'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.
 Object.assign(globalThis, { document: { querySelector: () => null, addEventListener: () => undefined } })

@@ -1,7 +1,7 @@
 import type { DBCore, DBCoreMutateRequest, DBCoreTable, Middleware } from 'dexie'
 import { CoreError } from '@core/errors'
-import { refusalOfRecord } from '@core/record/refusal'
-import { RECORD_SCHEMAS } from '@core/record/records'
+import { refusalOfRecord } from '@core/archive/recordFaults'
+import { RECORD_SCHEMAS } from '@core/schema/records'
 
 /**
  * Every record goes through its schema on its way into the database, whichever window, page or action writes it. What the

@@ -1,4 +1,4 @@
-import type { SalvageNote } from '@core/record/salvage'
+import type { SalvageNote } from '@core/archive/salvage'
 import { repairEverything } from './archives'
 import { db, isDemo } from './db'
 import { STORAGE_VERSION } from './workroomDb'

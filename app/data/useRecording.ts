@@ -1,5 +1,5 @@
-import type { Happening } from '@core/record/event'
-import { emptyRun } from '@core/process/run'
+import type { Happening } from '@core/schema/event'
+import { emptyRun } from '@core/run/run'
 import { useNotice } from '../shell/notice.store'
 import { undoneWords } from '../shell/undoneWords'
 import { append, undo } from './log'

@@ -1,15 +1,15 @@
 import Dexie, { type Table, type Transaction } from 'dexie'
-import { replay } from '@core/process/run'
-import type { Sample } from '@core/light/dose'
-import type { SheetEvent } from '@core/record/event'
-import type { Base, Calibration, LightEntry, MadeNegative, Tablet, TabletPrint } from '@core/record/light'
-import type { Bath } from '@core/record/bath'
-import type { Diagnosis } from '@core/record/judgement'
-import type { DayPlan } from '@core/record/plan'
-import type { RegisterCheck } from '@core/record/register'
-import type { SetAside } from '@core/record/setAside'
-import { linesOf, logsBySheet } from '@core/record/logs'
-import { migrate, MIGRATIONS } from '@core/record/migrations'
+import { replay } from '@core/run/run'
+import type { Sample } from '@core/run/dose'
+import type { SheetEvent } from '@core/schema/event'
+import type { Base, Calibration, LightEntry, MadeNegative, Tablet, TabletPrint } from '@core/schema/light'
+import type { Bath } from '@core/schema/bath'
+import type { Diagnosis } from '@core/schema/judgement'
+import type { DayPlan } from '@core/schema/plan'
+import type { RegisterCheck } from '@core/schema/register'
+import type { SetAside } from '@core/schema/setAside'
+import { linesOf, logsBySheet } from '@core/archive/logs'
+import { migrate, MIGRATIONS } from '@core/archive/migrations'
 import type {
   Bottle,
   Dropper,
@@ -22,7 +22,7 @@ import type {
   Sheet,
   Taking,
   Waste,
-} from '@core/record/records'
+} from '@core/schema/records'
 import { bundleKey, Bundles, type BundleRow } from './bundles'
 import { recordGuard } from './recordGuard'
 import { stateEntry } from './standings'

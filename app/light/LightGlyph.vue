@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LightKind } from '@core/record/definition'
+import type { LightKind } from '@core/schema/definition'
 
 /** A light as one sees it: the sun, a bulb, a row of tubes, a box of them. `strength` is what is left of it, 0 to 1. */
 withDefaults(defineProps<{ kind: LightKind; strength?: number; lit?: boolean }>(), {

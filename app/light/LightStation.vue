@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { isOver } from '@core/process/nextMove'
+import { isOver } from '@core/run/nextMove'
 import { changeExposure } from '@core/light/exposureChange'
 import { exposureShare, plannedExposure } from '@core/light/plannedExposure'
 import { printDeeper } from '@core/light/deeper'
-import { doseSeconds, STEADY } from '@core/light/dose'
+import { doseSeconds, STEADY } from '@core/run/dose'
 import { digits, formatClock, formatSpan, formatStops } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'

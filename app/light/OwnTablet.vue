@@ -2,7 +2,7 @@
 import { v4 as uuid } from 'uuid'
 import { ref } from 'vue'
 import { CoreError } from '@core/errors'
-import { Tablet } from '@core/record/light'
+import { Tablet } from '@core/schema/light'
 import { db } from '../data/db'
 import TextField from '../shell/TextField.vue'
 import { useAttempt } from '../shell/useAttempt'

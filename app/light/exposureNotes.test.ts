@@ -1,4 +1,4 @@
-import { meteredCourse } from '@core/light/dose'
+import { meteredCourse } from '@core/run/dose'
 import { printDeeper } from '@core/light/deeper'
 import { digits } from '@core/quantity/format'
 import { processes } from '@library/index'

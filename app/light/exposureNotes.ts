@@ -1,8 +1,8 @@
-import type { LightCourse, Sample } from '@core/light/dose'
+import type { LightCourse, Sample } from '@core/run/dose'
 import { eyeLimitSeconds } from '@core/light/eyeLimit'
 import type { Figure } from '@core/quantity/figure'
 import { formatSpan, formatStops } from '@core/quantity/format'
-import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import type { MarginNote } from '../shell/margin.store'
 import { doseText, irradianceText } from './lightWords'
 

@@ -3,7 +3,7 @@ import { digits } from '@core/quantity/format'
 import { parseTimeOfDay } from '@core/quantity/moment'
 import { parseNumber } from '@core/quantity/number'
 import { parseQuantity } from '@core/quantity/parse'
-import type { Light } from '@core/record/light'
+import type { Light } from '@core/schema/light'
 
 /** More than the strongest lamp gives at its glass, mW/cm²: what is read above it is a slip of the unit. */
 const MOST_IRRADIANCE = 1000

@@ -1,5 +1,5 @@
-import type { CountedBy } from '@core/light/dose'
-import type { SkySaid } from '@core/record/light'
+import type { CountedBy } from '@core/run/dose'
+import type { SkySaid } from '@core/schema/light'
 import { SKIES } from '@core/sun/cloud'
 import { digits } from '@core/quantity/format'
 

@@ -2,9 +2,9 @@ import 'fake-indexeddb/auto'
 import { createPinia, disposePinia, setActivePinia, type Pinia } from 'pinia'
 import { reactive } from 'vue'
 import { logOf, sheet, SHEET, T0, uuid, wholeJob } from '@core/fixtures/workroom'
-import { replay } from '@core/process/run'
-import { linesOf } from '@core/record/logs'
-import type { Light } from '@core/record/light'
+import { replay } from '@core/run/run'
+import { linesOf } from '@core/archive/logs'
+import type { Light } from '@core/schema/light'
 
 /** What the stores ask of the page, in the test's hand. */
 const clock = reactive({ now: T0 })

@@ -1,4 +1,4 @@
-import type { StepState } from '@core/process/run'
+import type { StepState } from '@core/run/run'
 import { lightnessFromDensity } from '@core/tone/density'
 import { markSeconds, readDensities, readStrip } from './stripReading'
 

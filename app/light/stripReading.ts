@@ -1,11 +1,12 @@
+import { mean } from '@core/quantity/statistics'
 import { CoreError, type Refusal } from '@core/errors'
 import type { StripReading } from '@core/light/baseExposure'
 import { stripTimes } from '@core/light/strip'
-import type { StepState } from '@core/process/run'
+import type { StepState } from '@core/run/run'
 import { parseNumber } from '@core/quantity/number'
 import { parseQuantity } from '@core/quantity/parse'
 import { densityFromLightness } from '@core/tone/density'
-import type { Sheet } from '@core/record/records'
+import type { Sheet } from '@core/schema/records'
 
 /**
  * What each mark of a strip really had, in seconds of the light it was planned for: the marks that were covered by the
@@ -86,6 +87,6 @@ export function readRow(text: string, scale: 'density' | 'lightness'): (number |
   return words.map((word) => {
     if (/^[-–—x]$/i.test(word)) return null
     const densities = readDensities(word.replaceAll('/', ' '), scale)
-    return densities.reduce((sum, one) => sum + one, 0) / densities.length
+    return mean(densities)
   })
 }

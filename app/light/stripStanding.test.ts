@@ -1,6 +1,6 @@
 import { logOf, sheet, SHEET, T0, wholeJob } from '@core/fixtures/workroom'
 import { lampCourse } from '@core/light/lamp'
-import { replay } from '@core/process/run'
+import { replay } from '@core/run/run'
 import { stripStanding } from './stripStanding'
 
 const strip = { firstSeconds: 60, lastSeconds: 480, count: 4, spacing: 'ratio', card: 'covers' } as const

@@ -1,8 +1,8 @@
 import { countedDose } from '@core/light/countedDose'
-import type { LightCourse, Sample } from '@core/light/dose'
+import type { LightCourse, Sample } from '@core/run/dose'
 import { cueWords, stripCues, stripTimes, type StripCue } from '@core/light/strip'
-import { elapsedSeconds } from '@core/process/clock'
-import { clockOf, stepInHand } from '@core/process/run'
+import { elapsedSeconds } from '@core/run/clock'
+import { clockOf, stepInHand } from '@core/run/run'
 import type { SheetInRoom } from '../data/workroom.store'
 
 /** How a test strip stands in the frame at a moment. */

@@ -2,7 +2,7 @@
 import { numberOrNull } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { chartLayout, chartPlaces, type ChartPlan } from '@core/negative/chart'
+import { chartLayout, chartPlaces, type ChartPlan } from '@core/chart/chart'
 import type { Refusal } from '@core/errors'
 import { CoreError } from '@core/errors'
 import { formatSpan } from '@core/quantity/format'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { chartPlaces } from '@core/negative/chart'
+import { chartPlaces } from '@core/chart/chart'
 import { formatSpan } from '@core/quantity/format'
-import type { Calibration, ChartCheck } from '@core/record/light'
+import type { Calibration, ChartCheck } from '@core/schema/light'
 import { curveAdvice } from '@core/tone/curveAdvice'
 import { densityFromLightness } from '@core/tone/density'
 import { aimOf, inkOf, printOf, type CurveAim } from '@core/tone/curve'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { parseNumber } from '@core/quantity/number'
 import { ref } from 'vue'
-import type { ChartPlan } from '@core/negative/chart'
+import type { ChartPlan } from '@core/chart/chart'
 import type { NegativeCurve } from '@core/tone/curve'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import TextField from '../shell/TextField.vue'

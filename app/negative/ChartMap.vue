@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { placeName } from '@core/negative/calibration'
-import { chartLayout, chartPlaces, PATCH, PITCH, placeCorner, type ChartPlan } from '@core/negative/chart'
-import type { Damage } from '@core/negative/chartScan'
+import { placeName } from '@core/calibration/calibration'
+import { chartLayout, chartPlaces, PATCH, PITCH, placeCorner, type ChartPlan } from '@core/chart/chart'
+import type { Damage } from '@core/scan/chartScan'
 import { lightnessFromDensity } from '@core/tone/density'
 import TintedPicture from '../shell/TintedPicture.vue'
 import { greyOf } from './greyOf'

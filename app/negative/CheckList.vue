@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ChartCheck } from '@core/record/light'
+import type { ChartCheck } from '@core/schema/light'
 import type { CheckResult } from '@core/tone/curve'
 import { useNow } from '../data/useNow'
 import { dateOf } from '../shell/moments'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
-import { checkingChart, checkOf, checkPatchesOf } from '@core/negative/calibration'
-import type { Calibration, ChartCheck } from '@core/record/light'
+import { checkingChart, checkOf, checkPatchesOf } from '@core/calibration/calibration'
+import type { Calibration, ChartCheck } from '@core/schema/light'
 import { inkOf, type CheckResult, type NegativeCurve } from '@core/tone/curve'
 import { useNow } from '../data/useNow'
 import BigTarget from '../shell/BigTarget.vue'

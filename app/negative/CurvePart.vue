@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { readingsCgats, readingsCsv } from '@core/formats/chartText'
-import type { Calibration } from '@core/record/light'
+import type { Calibration } from '@core/schema/light'
 import { aimOf, inkOf, printOf, type CurveAim, type NamedAim, type NegativeCurve } from '@core/tone/curve'
 import ChartFigure, { type ChartSeries } from '../shell/ChartFigure.vue'
 import { saveFile } from '../shell/saveFile'

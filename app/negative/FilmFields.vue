@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { MOST_LAYERS } from '@core/negative/register'
+import { MOST_LAYERS } from '@core/negative/registerMarks'
 import type { Refusal } from '@core/errors'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import TextField from '../shell/TextField.vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
 import { CoreError } from '@core/errors'
-import { patchesOf } from '@core/negative/calibration'
-import type { Calibration } from '@core/record/light'
+import { patchesOf } from '@core/calibration/calibration'
+import type { Calibration } from '@core/schema/light'
 import { solveCurve } from '@core/tone/curve'
 import BigTarget from '../shell/BigTarget.vue'
 import type { ReadOfChart } from './chartReading'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, useTemplateRef } from 'vue'
 import { CoreError } from '@core/errors'
-import type { Anchor } from '@core/negative/chartScan'
+import type { Anchor } from '@core/scan/chartScan'
 import { readDensities } from '../light/stripReading'
 import TextField from '../shell/TextField.vue'
 import { useAttempt } from '../shell/useAttempt'

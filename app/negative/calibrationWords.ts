@@ -1,4 +1,4 @@
-import type { CalibrationStage } from '@core/negative/calibration'
+import type { CalibrationStage } from '@core/calibration/calibration'
 import type { Standing } from '@core/negative/provenance'
 
 const STAGES: Record<CalibrationStage, string> = {

@@ -1,7 +1,7 @@
 import { CoreError, type Refusal } from '@core/errors'
-import { laidOut } from '@core/negative/calibration'
-import { chartPlaces, type ChartPlan } from '@core/negative/chart'
-import type { Calibration } from '@core/record/light'
+import { laidOut } from '@core/calibration/calibration'
+import { chartPlaces, type ChartPlan } from '@core/chart/chart'
+import type { Calibration } from '@core/schema/light'
 import { readRow } from '../light/stripReading'
 
 /** One reading of a chart: which tone, and its density, `null` where the patch is damaged. */

@@ -1,6 +1,6 @@
 import { parseQuantity } from '@core/quantity/parse'
 import { numberOrNull, parseNumber } from '@core/quantity/number'
-import { MOST_LAYERS } from '@core/negative/register'
+import { MOST_LAYERS } from '@core/negative/registerMarks'
 import { CoreError, type Refusal } from '@core/errors'
 import { LEAST_MARKED, NO_BORDER, type Border } from '@core/negative/film'
 import { MIDDLE, type Framing } from '@core/negative/frame'

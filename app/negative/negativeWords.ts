@@ -2,8 +2,8 @@ import type { Departure } from '@core/negative/provenance'
 import { expectedPrint } from '@core/negative/proof'
 import { curveAdvice } from '@core/tone/curveAdvice'
 import { printOf, type NegativeCurve } from '@core/tone/curve'
-import { VIRTUAL_COATS, type VirtualCoat } from '@core/simulate/coat'
-import type { ProcessDefinition } from '@core/record/definition'
+import { VIRTUAL_COATS, type VirtualCoat } from '@core/tone/printResponse'
+import type { ProcessDefinition } from '@core/schema/definition'
 import type { MarginNote } from '../shell/margin.store'
 
 /** Prints whose tones come nearer than this are seen as one. */

@@ -1,4 +1,4 @@
-import type { ChartScan, ScanWarning } from '@core/negative/chartScan'
+import type { ChartScan, ScanWarning } from '@core/scan/chartScan'
 
 const WARNINGS: Record<ScanWarning, string> = {
   'white-clipped':

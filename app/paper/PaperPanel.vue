@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { formatSize } from '@core/quantity/format'
-import type { Paper } from '@core/record/records'
+import type { Paper } from '@core/schema/records'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import { useNotice } from '../shell/notice.store'

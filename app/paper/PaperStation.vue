@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { placeOf } from '@core/process/standing'
-import { paperDoubts } from '@core/process/timing'
-import { stepInHand, wordsIdOf } from '@core/process/run'
+import { placeOf } from '@core/run/place'
+import { paperDoubts } from '@core/run/timing'
+import { stepInHand, wordsIdOf } from '@core/run/run'
 import { formatSize } from '@core/quantity/format'
 import { useWorkroom } from '../data/workroom.store'
 import EmptyPage from '../shell/EmptyPage.vue'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { formatOnRule } from '@core/quantity/format'
-import type { Paper, Piece } from '@core/record/records'
+import type { Paper, Piece } from '@core/schema/records'
 import { useWorkroom } from '../data/workroom.store'
 import { useNotice } from '../shell/notice.store'
 import { usePreferences } from '../shell/preferences.store'

@@ -2,7 +2,7 @@ import { parseQuantity } from '@core/quantity/parse'
 import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
 import { parseSize, type Size } from '@core/quantity/size'
-import type { Paper } from '@core/record/records'
+import type { Paper } from '@core/schema/records'
 
 /** A paper as it is written on its page. */
 export interface PaperDraft {

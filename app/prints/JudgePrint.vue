@@ -2,7 +2,7 @@
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { onMounted, ref } from 'vue'
-import type { Happening, Judged } from '@core/record/event'
+import type { Happening, Judged } from '@core/schema/event'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'
 import type { LookWords } from './printWords'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { layersWithin } from '@core/process/layers'
+import { layersWithin } from '@core/run/layers'
 import { useNow } from '../data/useNow'
 import { useWorkroom } from '../data/workroom.store'
 import { standingWords } from './printWords'

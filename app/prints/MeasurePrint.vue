@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
-import type { Happening, Measured } from '@core/record/event'
-import type { LookMoment, Reading } from '@core/record/judgement'
+import type { Happening, Measured } from '@core/schema/event'
+import type { LookMoment, Reading } from '@core/schema/judgement'
 import TakeReading from '../instruments/TakeReading.vue'
 import BigTarget from '../shell/BigTarget.vue'
 import ChoiceRow from '../shell/ChoiceRow.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { CoreError } from '@core/errors'
-import type { Sheet } from '@core/record/records'
+import type { Sheet } from '@core/schema/records'
 import { useWorkroom } from '../data/workroom.store'
 import BigTarget from '../shell/BigTarget.vue'
 import TextField from '../shell/TextField.vue'

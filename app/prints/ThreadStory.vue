@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StoryLine } from '@core/process/story'
+import type { StoryLine } from '@core/run/story'
 import { dayOf, timeOfDay } from '../shell/moments'
 
 /** A sheet's record, read from top to bottom. */

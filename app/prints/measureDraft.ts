@@ -1,7 +1,7 @@
 import { parseQuantity } from '@core/quantity/parse'
 import { numberOrNull } from '@core/quantity/number'
 import { CoreError } from '@core/errors'
-import { Reading } from '@core/record/judgement'
+import { Reading } from '@core/schema/judgement'
 
 /** What is typed of one place of a print. */
 export interface ReadingDraft {

@@ -1,7 +1,7 @@
 import { v4 as uuid } from 'uuid'
 import { CoreError } from '@core/errors'
-import { Diagnosis } from '@core/record/judgement'
-import { Sheet } from '@core/record/records'
+import { Diagnosis } from '@core/schema/judgement'
+import { Sheet } from '@core/schema/records'
 import { db } from '../data/db'
 import { dropPictures } from '../data/pictures'
 

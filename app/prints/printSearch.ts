@@ -1,5 +1,5 @@
-import { placeOf, verdictOf } from '@core/process/standing'
-import type { Bottle, Light, Paper } from '@core/record/records'
+import { placeOf, verdictOf } from '@core/run/place'
+import type { Bottle, Light, Paper } from '@core/schema/records'
 import type { SheetInRoom } from '../data/workroom.store'
 
 /** Where a print stands, as far as a collection is sorted by it. */

@@ -1,7 +1,7 @@
-import { stepInHand, wordsIdOf } from '@core/process/run'
-import { dueLooks, placeOf, verdictOf } from '@core/process/standing'
-import type { ProcessDefinition, SecondLookDefinition } from '@core/record/definition'
-import type { Edition, LookMoment } from '@core/record/judgement'
+import { stepInHand, wordsIdOf } from '@core/run/run'
+import { dueLooks, placeOf, verdictOf } from '@core/run/place'
+import type { ProcessDefinition, SecondLookDefinition } from '@core/schema/definition'
+import type { Edition, LookMoment } from '@core/schema/judgement'
 import type { SheetInRoom } from '../data/workroom.store'
 import { momentSaid } from '../shell/moments'
 

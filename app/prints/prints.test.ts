@@ -1,5 +1,5 @@
-import { emptyRun, replay } from '@core/process/run'
-import type { Happening } from '@core/record/event'
+import { emptyRun, replay } from '@core/run/run'
+import type { Happening } from '@core/schema/event'
 import { logOf, sheet, SHEET, T0, uuid, wholeJob } from '@core/fixtures/workroom'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import type { SheetInRoom } from '../data/workroom.store'

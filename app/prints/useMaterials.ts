@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import { digits, formatSize } from '@core/quantity/format'
-import type { MadeNegative } from '@core/record/light'
+import type { MadeNegative } from '@core/schema/light'
 import { db } from '../data/db'
 import { useLiveQuery } from '../data/useLiveQuery'
 import { useNow } from '../data/useNow'

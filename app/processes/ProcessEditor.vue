@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { OwnProcess } from '@core/record/records'
+import type { OwnProcess } from '@core/schema/records'
 import { substances } from '@library/index'
 import BigTarget from '../shell/BigTarget.vue'
 import { useNotice } from '../shell/notice.store'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { digits, formatSpan } from '@core/quantity/format'
-import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import { substances } from '@library/index'
 
 /** A process told from bottle to line: what is mixed, then each step with its range, cue and reason. */

@@ -1,7 +1,7 @@
 import { v4 as uuid } from 'uuid'
 import { copyProcess, readProcessFile } from '@core/process/processFile'
-import { ProcessDefinition } from '@core/record/definition'
-import { OwnProcess } from '@core/record/records'
+import { ProcessDefinition } from '@core/schema/definition'
+import { OwnProcess } from '@core/schema/records'
 import { processes, substances, treatments } from '@library/index'
 import { db } from '../data/db'
 

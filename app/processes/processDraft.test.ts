@@ -1,4 +1,4 @@
-import { ProcessDefinition } from '@core/record/definition'
+import { ProcessDefinition } from '@core/schema/definition'
 import { kallitype } from '@library/processes/kallitype'
 import { draftOfProcess, readProcess, type ProcessDraft } from './processDraft'
 

@@ -2,7 +2,7 @@ import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
 import { formatSpan } from '@core/quantity/format'
 import { parseQuantity } from '@core/quantity/parse'
-import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 
 /** What of a process can be changed on the page; all else travels in its file. */
 export interface ProcessDraft {

@@ -1,5 +1,5 @@
 import { CoreError } from '@core/errors'
-import type { Bottle } from '@core/record/records'
+import type { Bottle } from '@core/schema/records'
 
 /** The first label of these initials that no bottle has ever had: `IC-3`. */
 export function freeLabel(name: string, bottles: readonly Bottle[]): string {

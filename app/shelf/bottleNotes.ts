@@ -1,7 +1,7 @@
 import { solutesIn } from '@core/chemistry/lots'
 import { molarMass } from '@core/chemistry/molarMass'
 import { solubilityLimit } from '@core/chemistry/solubility'
-import { hazardsOf } from '@core/formats/label'
+import { hazardsOf } from '@core/shelf/label'
 import { digits, formatSpan } from '@core/quantity/format'
 import { hazardStatements, substances } from '@library/index'
 import type { MarginNote } from '../shell/margin.store'

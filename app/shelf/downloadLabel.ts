@@ -1,5 +1,5 @@
-import { labelOf } from '@core/formats/label'
-import type { Bottle } from '@core/record/records'
+import { labelOf } from '@core/shelf/label'
+import type { Bottle } from '@core/schema/records'
 import { hazardStatements, substances } from '@library/index'
 import { useNotice } from '../shell/notice.store'
 import { saveFile } from '../shell/saveFile'

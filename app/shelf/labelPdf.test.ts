@@ -1,7 +1,7 @@
-import { labelOf } from '@core/formats/label'
+import { labelOf } from '@core/shelf/label'
 import { bottle } from '@core/fixtures/substances'
 import { hazardStatements, substances } from '@library/index'
-import type { Bottle } from '@core/record/records'
+import type { Bottle } from '@core/schema/records'
 import { LABEL, labelPdf } from './labelPdf'
 
 const labelled = (contents: Bottle['contents'], more: Partial<Bottle> = {}) =>

@@ -1,6 +1,6 @@
 import { jsPDF } from 'jspdf'
 import { create } from 'qrcode'
-import type { BottleLabel } from '@core/formats/label'
+import type { BottleLabel } from '@core/shelf/label'
 
 /** Size of a label in millimetres: it goes round a 100 ml bottle and keeps every statement readable. */
 export const LABEL = { width: 90, height: 50 } as const

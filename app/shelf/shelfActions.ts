@@ -1,5 +1,5 @@
 import { v4 as uuid } from 'uuid'
-import { Bottle, Taking, Waste } from '@core/record/records'
+import { Bottle, Taking, Waste } from '@core/schema/records'
 import { db } from '../data/db'
 
 type NewBottle = Omit<Bottle, 'id' | 'changedAt' | 'note'> & { note?: string }

@@ -2,7 +2,7 @@ import { incompatibilities, substances } from '@library/index'
 import { saltedPaper } from '@library/processes/saltedPaper'
 import { bottle } from '@core/fixtures/substances'
 import { T0 } from '@core/fixtures/workroom'
-import type { Bottle } from '@core/record/records'
+import type { Bottle } from '@core/schema/records'
 import {
   draftOfStock,
   mended,

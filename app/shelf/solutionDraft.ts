@@ -24,9 +24,9 @@ import { CoreError, type Refusal } from '@core/errors'
 import { digits } from '@core/quantity/format'
 import { parseNumber } from '@core/quantity/number'
 import { parseQuantity } from '@core/quantity/parse'
-import type { StockDefinition } from '@core/record/definition'
-import type { Bottle } from '@core/record/records'
-import type { Incompatibility } from '@core/record/substance'
+import type { StockDefinition } from '@core/schema/definition'
+import type { Bottle } from '@core/schema/records'
+import type { Incompatibility } from '@core/schema/substance'
 
 /** One line of a recipe as it is written. */
 export interface RecipeRow {

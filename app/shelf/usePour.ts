@@ -1,7 +1,7 @@
 import { computed, type Ref } from 'vue'
 import type { Finding } from '@core/chemistry/audits'
-import type { WasteClass } from '@core/record/substance'
-import { auditPour, type WasteContents } from '@core/shelf/waste'
+import type { WasteClass } from '@core/schema/substance'
+import { auditPour, type WasteContents } from '@core/chemistry/waste'
 import { incompatibilities, substances, wasteClasses } from '@library/index'
 import { useWorkroom } from '../data/workroom.store'
 

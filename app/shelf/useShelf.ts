@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import { leftIn } from '@core/chemistry/lots'
-import type { Bottle } from '@core/record/records'
+import type { Bottle } from '@core/schema/records'
 import { conditionOf } from '@core/shelf/condition'
 import { recipesOf } from '@core/shelf/recipes'
 import { substances, treatments } from '@library/index'

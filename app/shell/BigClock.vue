@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ClockReading } from '@core/process/deadlines'
+import type { ClockReading } from '@core/run/deadlines'
 import { formatClock, formatSpan } from '@core/quantity/format'
 
 const props = defineProps<{ reading: ClockReading }>()

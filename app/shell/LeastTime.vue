@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { leastTime } from '@core/process/plan'
-import type { StepDefinition } from '@core/record/definition'
-import type { Sheet } from '@core/record/records'
+import type { StepDefinition } from '@core/schema/definition'
+import type { Sheet } from '@core/schema/records'
 import { useWorkroom } from '../data/workroom.store'
 import FigureValue from './FigureValue.vue'
 

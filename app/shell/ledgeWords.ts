@@ -1,6 +1,6 @@
-import type { ClockReading } from '@core/process/deadlines'
+import type { ClockReading } from '@core/run/deadlines'
 import { formatClock, formatSpan } from '@core/quantity/format'
-import type { ProcessDefinition } from '@core/record/definition'
+import type { ProcessDefinition } from '@core/schema/definition'
 import { momentSaid } from './moments'
 
 /** From here on seconds no longer matter, and a clock is said in hours. */

@@ -1,4 +1,4 @@
-import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import { cautionOf } from '@library/index'
 import type { MarginNote } from './margin.store'
 

@@ -1,4 +1,4 @@
-import type { SheetEventType } from '@core/record/event'
+import type { SheetEventType } from '@core/schema/event'
 
 const WORDS: Readonly<Record<SheetEventType, string>> = {
   begun: 'the beginning',

@@ -1,5 +1,5 @@
-import { clocksOf, type ClockReading } from '@core/process/deadlines'
-import { replay } from '@core/process/run'
+import { clocksOf, type ClockReading } from '@core/run/deadlines'
+import { replay } from '@core/run/run'
 import { logOf, SHEET, T0, wholeJob } from '@core/fixtures/workroom'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { figureText } from './figureText'

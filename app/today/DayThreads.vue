@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { plannedThread, threadOf, type DueStep, type ThreadStretch } from '@core/process/thread'
-import { stepInHand, wordsIdOf } from '@core/process/run'
-import { hungAtOf, placeOf } from '@core/process/standing'
+import { plannedThread, threadOf, type DueStep, type ThreadStretch } from '@core/run/thread'
+import { stepInHand, wordsIdOf } from '@core/run/run'
+import { hungAtOf, placeOf } from '@core/run/place'
 import { formatSpan } from '@core/quantity/format'
 import { useNow } from '../data/useNow'
 import { useWorkroom, type SheetInRoom } from '../data/workroom.store'

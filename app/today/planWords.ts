@@ -2,7 +2,7 @@ import type { Reason, Refusal } from '@core/schedule/reasons'
 import type { Preparation } from '@core/schedule/preparation'
 import type { Slipping } from '@core/schedule/slipping'
 import { formatQuantity, formatSpan } from '@core/quantity/format'
-import type { PlanRoom } from '@core/record/plan'
+import type { PlanRoom } from '@core/schema/plan'
 import { momentSaid } from '../shell/moments'
 
 type Named = (sheetId: string) => string

@@ -1,5 +1,5 @@
-import { wordsIdOf } from '@core/process/run'
-import type { StepDefinition } from '@core/record/definition'
+import { wordsIdOf } from '@core/run/run'
+import type { StepDefinition } from '@core/schema/definition'
 import type { SheetInRoom } from '../data/workroom.store'
 
 /** The words for a step of a plan: its own, or the first coat's for a later coat, whether or not work has begun. */

@@ -1,5 +1,5 @@
-import type { ThreadStretch } from '@core/process/thread'
-import type { PlaceName } from '@core/record/definition'
+import type { ThreadStretch } from '@core/run/thread'
+import type { PlaceName } from '@core/schema/definition'
 
 /** One sheet's thread before it is laid out. */
 export interface DayThread {

@@ -1,5 +1,5 @@
-import { emptyRun, replay } from '@core/process/run'
-import { plannedThread, threadOf } from '@core/process/thread'
+import { emptyRun, replay } from '@core/run/run'
+import { plannedThread, threadOf } from '@core/run/thread'
 import { nextThing } from '@core/schedule/nextThing'
 import { logOf, sheet, T0, uuid, wholeJob } from '@core/fixtures/workroom'
 import { classicCyanotype } from '@library/processes/classicCyanotype'

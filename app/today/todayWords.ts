@@ -1,4 +1,4 @@
-import { placeOf } from '@core/process/standing'
+import { placeOf } from '@core/run/place'
 import type { NextThing } from '@core/schedule/nextThing'
 import type { SheetInRoom, WorkInRoom } from '../data/workroom.store'
 

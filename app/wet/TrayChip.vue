@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { clocksOf } from '@core/process/deadlines'
-import { stepInHand } from '@core/process/run'
+import { clocksOf } from '@core/run/deadlines'
+import { stepInHand } from '@core/run/run'
 import { useNow } from '../data/useNow'
 import type { SheetInRoom } from '../data/workroom.store'
 import { ledgeFigure } from '../shell/ledgeWords'

@@ -1,7 +1,7 @@
 import { v4 as uuid } from 'uuid'
-import { Bath } from '@core/record/bath'
-import { Taking, Waste } from '@core/record/records'
-import type { WasteClass } from '@core/record/substance'
+import { Bath } from '@core/schema/bath'
+import { Taking, Waste } from '@core/schema/records'
+import type { WasteClass } from '@core/schema/substance'
 import { db } from '../data/db'
 
 export interface Fill extends Omit<Bath, 'id' | 'madeAt' | 'replenished' | 'changedAt' | 'note'> {

@@ -1,8 +1,8 @@
 import type { BathStanding, BathVerdict } from '@core/process/baths'
-import type { Slip } from '@core/process/timing'
+import type { Slip } from '@core/run/timing'
 import { digits, formatQuantity, formatSpan } from '@core/quantity/format'
-import type { Bath } from '@core/record/bath'
-import type { BathUse } from '@core/record/definition'
+import type { Bath } from '@core/schema/bath'
+import type { BathUse } from '@core/schema/definition'
 
 /** How a bath stands, in a few words below its tray. */
 export function bathLine(standing: BathStanding, use: BathUse | undefined): string {

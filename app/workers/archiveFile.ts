@@ -7,10 +7,10 @@ import {
   recordsIn,
   unpackedFile,
   type ReadWorkroom,
-} from '@core/record/archiveReading'
-import { linked } from '@core/record/links'
-import type { LogLook } from '@core/record/logReading'
-import { Salvage } from '@core/record/salvage'
+} from '@core/archive/archiveReading'
+import { linked } from '@core/archive/links'
+import type { LogLook } from '@core/archive/logReading'
+import { Salvage } from '@core/archive/salvage'
 import type { LogsAnswer, LogsQuestion, LogsReader } from './lookAtLogs'
 import { runInPieces, within, type Pace } from './pace'
 import { sumsOfAll } from './sums'

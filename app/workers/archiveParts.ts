@@ -6,10 +6,10 @@ import {
   partsOf,
   type PartLimits,
   type PhotoPixels,
-} from '@core/record/archive'
-import { KINDS, planMerge, type Contents } from '@core/record/merge'
-import type { Photo } from '@core/record/records'
-import type { SalvageNote } from '@core/record/salvage'
+} from '@core/archive/archive'
+import { KINDS, planMerge, type Contents } from '@core/archive/merge'
+import type { Photo } from '@core/schema/records'
+import type { SalvageNote } from '@core/archive/salvage'
 import { legibleContents, type Damage } from '../data/holdings'
 import { pictureSizes } from '../data/pictures'
 import { lookAtStored, repairStored } from '../data/repair'

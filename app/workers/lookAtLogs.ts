@@ -1,6 +1,6 @@
 import type { ZipEntry } from '@core/formats/zip'
-import { textOf, unpackedFile } from '@core/record/archiveReading'
-import { lookThroughLogs, type LogsFound } from '@core/record/logReading'
+import { textOf, unpackedFile } from '@core/archive/archiveReading'
+import { lookThroughLogs, type LogsFound } from '@core/archive/logReading'
 import { sumOf } from './sums'
 
 /** A file of logs in an archive, logs that an older archive had among its records, or what is stored of some sheets. */

@@ -1,5 +1,5 @@
 import { bytesToHex } from '@noble/hashes/utils.js'
-import { sumsOf } from '@core/record/archive'
+import { sumsOf } from '@core/archive/archive'
 
 /** SHA-256 in hexadecimal, by the browser's own means, which it offers only to pages it takes for safe. */
 export async function sumOf(bytes: Uint8Array): Promise<string> {

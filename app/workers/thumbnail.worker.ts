@@ -1,8 +1,8 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
 import { CoreError } from '@core/errors'
-import { mimeOf } from '@core/record/archive'
-import { MAX_PHOTO_BYTES, type Photo } from '@core/record/records'
+import { mimeOf } from '@core/archive/archive'
+import { MAX_PHOTO_BYTES, type Photo } from '@core/schema/records'
 import { serve } from './call'
 
 export interface ThumbnailAnswer {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Flaw } from '@core/record/integrity'
+import type { Flaw } from '@core/archive/integrity'
 import { checkEverything, repairEverything } from '../data/archives'
 import BigTarget from '../shell/BigTarget.vue'
 import { useNotice } from '../shell/notice.store'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
-import { conflictKey, KINDS, type Conflict } from '@core/record/merge'
+import { conflictKey, KINDS, type Conflict } from '@core/archive/merge'
 import type { ReadReport } from '../workers/archive.worker'
 import BigTarget from '../shell/BigTarget.vue'
 import SalvageList from './SalvageList.vue'

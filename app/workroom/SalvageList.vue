@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { SalvageNote } from '@core/record/salvage'
+import type { SalvageNote } from '@core/archive/salvage'
 
 /** What could not be read as it was, and what became of it. */
 const { notes } = defineProps<{ notes: readonly SalvageNote[] }>()

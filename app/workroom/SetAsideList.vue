@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { SetAside } from '@core/record/setAside'
+import type { SetAside } from '@core/schema/setAside'
 import { db } from '../data/db'
 import { useLiveQuery } from '../data/useLiveQuery'
 import BigTarget from '../shell/BigTarget.vue'

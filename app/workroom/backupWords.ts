@@ -1,4 +1,4 @@
-import type { SalvageNote } from '@core/record/salvage'
+import type { SalvageNote } from '@core/archive/salvage'
 import type { Exported } from '../data/archives'
 import type { FolderBackup, TrialReport } from '../workers/backupFolder'
 

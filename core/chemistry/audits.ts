@@ -1,5 +1,5 @@
 import { formatSpan } from '../quantity/format'
-import type { Incompatibility, ReactionClass, Substance } from '../record/substance'
+import type { Incompatibility, ReactionClass, Substance } from '../schema/substance'
 import { formOf, hydrateFactor } from './forms'
 import { labelElements } from './ghs'
 import { solubilityLimit } from './solubility'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { book, bottle } from '../fixtures/substances'
 import { begun, logOf, SHEET, T0, uuid } from '../fixtures/workroom'
-import { replay } from '../process/run'
+import { replay } from '../run/run'
 import { drawFromLots, holdsStock, leftIn, lotsFor, takenByBottle, type Lot } from './lots'
 import { metalContent } from './metalContent'
 import { saltBalance, USUAL_UPTAKE } from './saltBalance'

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
-import type { Substance } from '../record/substance'
+import type { Substance } from '../schema/substance'
 import { molarMass } from './molarMass'
 
 /**

@@ -1,4 +1,4 @@
-import type { Substance } from '../record/substance'
+import type { Substance } from '../schema/substance'
 
 /** Signal words, pictograms and mixture rules of the UN GHS. */
 

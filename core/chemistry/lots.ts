@@ -1,7 +1,7 @@
-import type { RunState } from '../process/run'
-import type { SoluteDefinition } from '../record/definition'
-import type { Bottle, Taking } from '../record/records'
-import type { Substance } from '../record/substance'
+import type { RunState } from '../run/run'
+import type { SoluteDefinition } from '../schema/definition'
+import type { Bottle, Taking } from '../schema/records'
+import type { Substance } from '../schema/substance'
 import { formOf } from './forms'
 import type { Solute } from './mixture'
 

@@ -1,5 +1,5 @@
 import type { Figure } from '../quantity/figure'
-import type { Substance } from '../record/substance'
+import type { Substance } from '../schema/substance'
 import { hydrateFactor } from './forms'
 
 /** Room that a gram of dissolved solid takes up, in ml; half a millilitre is near enough for a limit. */

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors'
 import type { Figure, FigureInput } from '../quantity/figure'
-import type { Substance } from '../record/substance'
+import type { Substance } from '../schema/substance'
 import { formOf, hydrateFactor } from './forms'
 import { interpolate } from './solubility'
 import { strengthsIn, type MixedSolute, type Solute, type SoluteMass } from './mixture'

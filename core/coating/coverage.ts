@@ -1,3 +1,4 @@
+import { mean, standardDeviation } from '../quantity/statistics'
 import type { Figure, Standing } from '../quantity/figure'
 import { BRUSH_COVERAGE, BRUSH_SOURCE } from './coatVolume'
 
@@ -78,13 +79,9 @@ export function learnedCoverage(coats: readonly JudgedCoat[], tool: Tool): Figur
     .slice(-REMEMBERED)
     .map((coat) => (10_000 * rightVolume(coat)) / coat.areaSquareCentimetres)
   if (!wanted.length) return null
-  const mean = wanted.reduce((sum, one) => sum + one, 0) / wanted.length
-  const spread =
-    wanted.length > 1
-      ? Math.sqrt(wanted.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (wanted.length - 1))
-      : undefined
+  const spread = standardDeviation(wanted)
   return {
-    value: mean,
+    value: mean(wanted),
     unit: 'ml/m²',
     ...(spread !== undefined && { uncertainty: spread }),
     working: {

@@ -1,3 +1,4 @@
+import { standardDeviation } from '../quantity/statistics'
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
 
@@ -44,10 +45,7 @@ export function calibrateDropper(
       `That makes ${perMillilitre.toPrecision(3)} drops to the millilitre.`,
       'Droppers give 10 to 60; check that the balance shows grams and was set to zero.',
     )
-  const spread =
-    volumes.length > 1
-      ? Math.sqrt(volumes.reduce((sum, one) => sum + (one - volume) ** 2, 0) / (volumes.length - 1))
-      : undefined
+  const spread = standardDeviation(volumes, volume)
   const inputs = [
     { name: 'drops weighed', symbol: 'N', value: drops, unit: 'drops', standing: 'yours' as const },
     { name: 'their weight', symbol: 'm', value: grams, unit: 'g', standing: 'yours' as const },

@@ -1,6 +1,6 @@
 import { begun, logOf, sheet, SHEET, uuid, wholeJob } from '../fixtures/workroom'
-import type { Happening } from '../record/event'
-import { replay } from '../process/run'
+import type { Happening } from '../schema/event'
+import { replay } from '../run/run'
 import { learnedCoverage, usualCoverage, type JudgedCoat } from './coverage'
 import { calibrateDropper } from './dropper'
 import { ownCoats } from './ownCoats'

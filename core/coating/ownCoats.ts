@@ -1,5 +1,5 @@
-import type { RunState, StepState } from '../process/run'
-import type { Sheet } from '../record/records'
+import type { RunState, StepState } from '../run/run'
+import type { Sheet } from '../schema/records'
 import type { JudgedCoat } from './coverage'
 
 /** A sheet with what its log amounts to. */

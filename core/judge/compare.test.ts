@@ -1,6 +1,6 @@
 import { differencesOf, type EffectBook, type FactKind, type ThreadFact } from './compare'
 import { trendsOf } from './trends'
-import type { LightEntry } from '../record/light'
+import type { LightEntry } from '../schema/light'
 import { uuid } from '../fixtures/workroom'
 
 const weights = (by: 'word' | 'ratio' | 'step', weight: number) => ({ by, weight })

@@ -1,3 +1,5 @@
+import { mean } from '../quantity/statistics'
+
 /** A run of single values with the limits inside which chance alone keeps them. */
 export interface ControlChart {
   mean: number
@@ -35,21 +37,27 @@ const DRIFT_STEPS = 5
 export function controlChart(values: readonly number[], settled = values.length): ControlChart | null {
   const base = values.slice(0, settled)
   if (base.length < 2) return null
-  const mean = base.reduce((sum, one) => sum + one, 0) / base.length
+  const centre = mean(base)
   const ranges = base.slice(1).map((one, i) => Math.abs(one - (base[i] as number)))
-  const meanRange = ranges.reduce((sum, one) => sum + one, 0) / ranges.length
+  const meanRange = mean(ranges)
   const reach = (3 * meanRange) / D2
-  const chart = { mean, lower: mean - reach, upper: mean + reach, meanRange, upperRange: D4 * meanRange }
+  const chart = {
+    mean: centre,
+    lower: centre - reach,
+    upper: centre + reach,
+    meanRange,
+    upperRange: D4 * meanRange,
+  }
   return { ...chart, signals: signalsIn(values, chart) }
 }
 
 function signalsIn(
   values: readonly number[],
-  { mean, lower, upper }: Pick<ControlChart, 'mean' | 'lower' | 'upper'>,
+  { mean: centre, lower, upper }: Pick<ControlChart, 'mean' | 'lower' | 'upper'>,
 ): ControlChart['signals'] {
   let [run, side, drift, way] = [0, 0, 0, 0]
   return values.flatMap((value, index): ControlChart['signals'] => {
-    const now = Math.sign(value - mean)
+    const now = Math.sign(value - centre)
     run = now !== 0 && now === side ? run + 1 : now === 0 ? 0 : 1
     side = now
     const step = index ? Math.sign(value - (values[index - 1] as number)) : 0

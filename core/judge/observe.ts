@@ -1,9 +1,9 @@
 import { measuredAgainst } from '../light/ageing'
 import { usualCoverage } from '../coating/coverage'
-import { elapsedSeconds } from '../process/clock'
-import { clockOf, type StepState } from '../process/run'
+import { elapsedSeconds } from '../run/clock'
+import { clockOf, type StepState } from '../run/run'
 import { digits, formatSpan } from '../quantity/format'
-import type { StepDefinition } from '../record/definition'
+import type { StepDefinition } from '../schema/definition'
 import type { Observed } from './diagnosis'
 import { exposureOf, secondsGiven, wordsOf, type PrintRecord } from './printRecord'
 
@@ -11,7 +11,7 @@ import { exposureOf, secondsGiven, wordsOf, type PrintRecord } from './printReco
 const SIXTH = 2 ** (1 / 6)
 /** Off a base exposure by more than this is worth a word: a third of a stop. */
 const THIRD = 2 ** (1 / 3)
-/** A wet step that ended within this of its least time was done: as `core/process/timing.ts` has it. */
+/** A wet step that ended within this of its least time was done: as `core/run/timing.ts` has it. */
 const slackOf = (least: number) => Math.max(5, 0.03 * least)
 /** Room in which coats are used to work: common practice, near 50 %. */
 const DRY_AIR = 38

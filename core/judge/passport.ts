@@ -1,6 +1,6 @@
 import { formatSize, type UnitChoice } from '../quantity/format'
-import type { StoryLine } from '../process/story'
-import type { Light } from '../record/light'
+import type { StoryLine } from '../run/story'
+import type { Light } from '../schema/light'
 import { threadFacts } from './compare'
 import type { PrintRecord } from './printRecord'
 import { resultsOf, type ResultRow } from './results'

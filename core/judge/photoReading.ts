@@ -1,6 +1,7 @@
+import { median } from '../quantity/statistics'
 import { CoreError } from '../errors'
 import { linearFromSrgb } from '../negative/grey'
-import type { Reading } from '../record/judgement'
+import type { Reading } from '../schema/judgement'
 import { labOfLinear } from '../tone/colour'
 
 /** Pixels of a photograph, sRGB bytes in rows of red, green, blue and alpha. */
@@ -118,10 +119,7 @@ function middleOf({ width, height, data }: PhotoPixels, { x, y }: Spot, radius: 
       const place = 4 * (row * width + column)
       for (const [i, channel] of channels.entries()) channel.push(data[place + i] ?? 0)
     }
-  return channels.map((channel) => {
-    channel.sort((a, b) => a - b)
-    return channel[Math.floor(channel.length / 2)] ?? 0
-  })
+  return channels.map((channel) => (channel.length ? median(channel) : 0))
 }
 
 const refuse = (code: string, problem: string, remedy: string) =>

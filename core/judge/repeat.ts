@@ -1,11 +1,11 @@
 import { holdsStock, leftIn, solutesOf } from '../chemistry/lots'
 import { exposureForLight } from '../light/exposureChange'
 import { healthOf, historyOf } from '../light/lightLedger'
-import { elapsedSeconds } from '../process/clock'
+import { elapsedSeconds } from '../run/clock'
 import { schoolStocks } from '../process/plan'
-import { clockOf } from '../process/run'
+import { clockOf } from '../run/run'
 import type { Figure } from '../quantity/figure'
-import type { Bottle, Sheet } from '../record/records'
+import type { Bottle, Sheet } from '../schema/records'
 import { exposureOf, type PrintRecord, type RoomRecords } from './printRecord'
 
 /** What cannot be had again as it was, and whether something was done about it. */

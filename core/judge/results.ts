@@ -1,9 +1,9 @@
-import { hungAtOf } from '../process/standing'
-import type { RunState } from '../process/run'
-import type { Reading } from '../record/judgement'
+import { hungAtOf } from '../run/place'
+import type { RunState } from '../run/run'
+import type { Reading } from '../schema/judgement'
 import { ciede2000, type Lab } from '../tone/colour'
 import { lightnessFromDensity } from '../tone/density'
-import { densityAt, densityOfReading, DRY } from './measured'
+import { densityAt, densityOfReading, DRY } from '../tone/measured'
 
 /** One line of what came out, print by print. */
 export interface ResultRow {

@@ -1,7 +1,7 @@
 import { isChosen } from '../process/mixPlan'
 import { stepsFor } from '../process/plan'
-import type { ProcessDefinition } from '../record/definition'
-import type { Sheet } from '../record/records'
+import type { ProcessDefinition } from '../schema/definition'
+import type { Sheet } from '../schema/records'
 import type { Trait } from './faultBook'
 
 const NOBLE = /platinate|platinite|palladite|gold-chloride/

@@ -1,9 +1,9 @@
-import type { RunState } from '../process/run'
-import type { Base, Calibration, LightEntry } from '../record/light'
-import type { Sheet } from '../record/records'
+import type { RunState } from '../run/run'
+import type { Base, Calibration, LightEntry } from '../schema/light'
+import type { Sheet } from '../schema/records'
 import { lightnessFromDensity } from '../tone/density'
 import { controlChart, type ControlChart } from './controlChart'
-import { densityAt, DRY } from './measured'
+import { densityAt, DRY } from '../tone/measured'
 import { madeAtOf } from './results'
 
 export interface TrendPoint {

@@ -1,3 +1,4 @@
+import { mean } from '../quantity/statistics'
 import type { Figure } from '../quantity/figure'
 
 /** One look at how strong a lamp is, with the hours it had burnt by then. */
@@ -32,8 +33,8 @@ export function fitAgeing(readings: readonly LampReading[]): LampAgeing | null {
     .map((one) => [one.hours, Math.log(one.strength)] as const)
   if (!points.length) return null
   const n = points.length
-  const meanX = points.reduce((sum, [x]) => sum + x, 0) / n
-  const meanY = points.reduce((sum, [, y]) => sum + y, 0) / n
+  const meanX = mean(points.map(([x]) => x))
+  const meanY = mean(points.map(([, y]) => y))
   const sxx = points.reduce((sum, [x]) => sum + (x - meanX) ** 2, 0)
   const slope = sxx > 0 ? points.reduce((sum, [x, y]) => sum + (x - meanX) * (y - meanY), 0) / sxx : 0
   const rest = points.reduce((sum, [x, y]) => sum + (y - meanY - slope * (x - meanX)) ** 2, 0)

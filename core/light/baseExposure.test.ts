@@ -1,5 +1,5 @@
-import { densityOf, trueBaseDose, VIRTUAL_COATS, type VirtualCoat } from '../simulate/coat'
-import { normal, seededRandom } from '../simulate/random'
+import { densityOf, trueBaseDose, VIRTUAL_COATS, type VirtualCoat } from '../tone/printResponse'
+import { normal, seededRandom } from '../quantity/random'
 import { baseByEye, baseExposure } from './baseExposure'
 import { stripTimes } from './strip'
 

@@ -1,6 +1,7 @@
+import { mean, median, squaredDistances } from '../quantity/statistics'
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
-import { leastSquares, median, type Model } from '../tone/leastSquares'
+import { leastSquares, type Model } from '../tone/leastSquares'
 
 /** Black of a coat by its exposure: an exponential approach with a free steepness, density = a + r·(1 − e^−(t/τ)^k). */
 const APPROACH: Model = {
@@ -175,8 +176,7 @@ function solveFor([, r, lnTau, k]: readonly number[], difference: number): numbe
 function jackknife(values: readonly number[]): number {
   const n = values.length
   if (n < 2) return 0
-  const mean = values.reduce((sum, one) => sum + one, 0) / n
-  return Math.sqrt(((n - 1) / n) * values.reduce((sum, one) => sum + (one - mean) ** 2, 0))
+  return Math.sqrt(((n - 1) / n) * squaredDistances(values, mean(values)))
 }
 
 /** The mark chosen by eye as the first that is as black as all after it, and what lies between it and the one before. */

@@ -1,5 +1,5 @@
 import type { Figure } from '../quantity/figure'
-import type { Base } from '../record/light'
+import type { Base } from '../schema/light'
 
 /** One combination for which a base exposure can be kept. */
 export interface Combination {

@@ -1,7 +1,7 @@
 import { logOf, SHEET, T0, wholeJob } from '../fixtures/workroom'
-import { replay } from '../process/run'
+import { replay } from '../run/run'
 import { countedDose } from './countedDose'
-import { meteredCourse, type Sample } from './dose'
+import { meteredCourse, type Sample } from '../run/dose'
 
 const exposing = replay(SHEET, logOf(wholeJob.slice(0, 9))).steps[3]!
 const start = exposing.startedAt!

@@ -1,6 +1,13 @@
-import { clockOf, type StepState } from '../process/run'
-import type { CountedDose } from '../record/event'
-import { doseSeconds, integrateIrradiance, STEADY, stretchesOf, type LightCourse, type Sample } from './dose'
+import { clockOf, type StepState } from '../run/run'
+import type { CountedDose } from '../schema/event'
+import {
+  doseSeconds,
+  integrateIrradiance,
+  STEADY,
+  stretchesOf,
+  type LightCourse,
+  type Sample,
+} from '../run/dose'
 
 /** Less than this between readings is the meter's own pace. */
 const WORTH_SAYING_SECONDS = 3

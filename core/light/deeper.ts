@@ -1,6 +1,7 @@
-import { dryShare, stopsForDrying } from '../judge/dryDown'
-import { densityAt } from '../judge/measured'
-import type { RunState } from '../process/run'
+import { mean, standardDeviation, sumOf } from '../quantity/statistics'
+import { dryShare, stopsForDrying } from '../tone/dryDown'
+import { densityAt } from '../tone/measured'
+import type { RunState } from '../run/run'
 import type { Figure, Standing } from '../quantity/figure'
 
 /** What a process takes back or adds after the light, as the trade has it. */
@@ -29,11 +30,10 @@ export function printDeeper(usual: UsualAllowance | undefined, states: readonly 
   const base = usual?.stops ?? 0
   const asked = states.flatMap((state) => asksFor(state) ?? []).slice(-REMEMBERED)
   const n = asked.length
-  const mean = asked.reduce((sum, one) => sum + one, 0) / (n + USUAL_WEIGHT)
-  const spread =
-    n > 1 ? Math.sqrt(asked.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (n - 1)) : undefined
+  const shift = sumOf(asked) / (n + USUAL_WEIGHT)
+  const spread = standardDeviation(asked, shift)
   return {
-    value: base + mean,
+    value: base + shift,
     unit: 'stops',
     ...(spread !== undefined && { uncertainty: spread }),
     working: {
@@ -47,7 +47,7 @@ export function printDeeper(usual: UsualAllowance | undefined, states: readonly 
               {
                 name: 'asked for by them, mean',
                 symbol: 'ā',
-                value: asked.reduce((sum, one) => sum + one, 0) / n,
+                value: mean(asked),
                 unit: 'stops',
                 standing: 'yours' as const,
               },

@@ -1,7 +1,7 @@
 import { readLine } from '../instrument/protocol'
 import { simulatedBench, virtualInstrument, type Fault } from '../simulate/instruments'
-import { seededRandom } from '../simulate/random'
-import { doseSeconds, integrateIrradiance, meteredCourse, type Sample } from './dose'
+import { seededRandom } from '../quantity/random'
+import { doseSeconds, integrateIrradiance, meteredCourse, type Sample } from '../run/dose'
 import { warmShare } from './lamp'
 
 const T = 1_790_000_000_000

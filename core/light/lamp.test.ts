@@ -1,4 +1,4 @@
-import { integrateIrradiance, type Sample } from './dose'
+import { integrateIrradiance, type Sample } from '../run/dose'
 import { lampCourse, warmAfterSeconds, warmSeconds, warmShare } from './lamp'
 
 const tubes = { startsAt: 0.55, settlesSeconds: 90 }

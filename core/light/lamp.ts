@@ -1,4 +1,4 @@
-import { search, type LightCourse } from './dose'
+import { search, type LightCourse } from '../run/dose'
 
 /** How a lamp comes to its full light after it was lit. */
 export interface WarmUp {

@@ -1,8 +1,8 @@
-import type { RunState } from '../process/run'
-import { clockOf } from '../process/run'
-import type { Base, Light, LightEntry } from '../record/light'
+import type { RunState } from '../run/run'
+import { clockOf } from '../run/run'
+import type { Base, Light, LightEntry } from '../schema/light'
 import { lampHealth, burntHours, type LampHealth, type LampReading } from './ageing'
-import { stretchesOf } from './dose'
+import { stretchesOf } from '../run/dose'
 
 /** Everything that is told of one light. */
 export interface LightHistory {

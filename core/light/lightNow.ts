@@ -2,7 +2,7 @@ import { learnedSun } from '../sun/learned'
 import { sunCourse, type SkyChange, type SunScene } from '../sun/day'
 import { CLEAR_SKY, sunLightAt } from '../sun/irradiance'
 import type { Figure } from '../quantity/figure'
-import { meteredCourse, type LightCourse, type Sample } from './dose'
+import { meteredCourse, type LightCourse, type Sample } from '../run/dose'
 import { lampCourse } from './lamp'
 import { healthOf, litSince, type LightHistory } from './lightLedger'
 

@@ -1,6 +1,6 @@
 import { logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/workroom'
-import { replay } from '../process/run'
-import type { Base, Light, LightEntry } from '../record/light'
+import { replay } from '../run/run'
+import type { Base, Light, LightEntry } from '../schema/light'
 import { baseFor, exposureFromBase } from './bases'
 import { printDeeper } from './deeper'
 import { exposureForLight } from './exposureChange'

@@ -1,4 +1,4 @@
-import type { Sample } from './dose'
+import type { Sample } from '../run/dose'
 import { isBelow, meterJump, readingAtTheEnd, referenceLight } from './liveLight'
 
 describe('the light a dose counts against', () => {

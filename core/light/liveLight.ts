@@ -1,5 +1,5 @@
-import { median } from '../tone/leastSquares'
-import type { Sample } from './dose'
+import { median } from '../quantity/statistics'
+import type { Sample } from '../run/dose'
 
 /** A live reading under this share of what the light should give is a lamp that is not lit yet, or a meter in the dark. */
 const LIT_SHARE = 0.2

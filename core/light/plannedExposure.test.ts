@@ -1,5 +1,5 @@
 import { logOf, SHEET, T0, wholeJob } from '../fixtures/workroom'
-import { replay } from '../process/run'
+import { replay } from '../run/run'
 import { exposureShare, plannedExposure } from './plannedExposure'
 
 const at = (seconds: number) => T0 + seconds * 1000

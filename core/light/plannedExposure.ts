@@ -1,7 +1,7 @@
-import { clockOf, type StepState } from '../process/run'
+import { clockOf, type StepState } from '../run/run'
 import type { Figure } from '../quantity/figure'
 import { formatSpan } from '../quantity/format'
-import { doseSeconds, STEADY, type LightCourse } from './dose'
+import { doseSeconds, STEADY, type LightCourse } from '../run/dose'
 
 /**
  * The exposure a sheet is meant to have: what was planned when work began, and each change since.

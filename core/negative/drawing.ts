@@ -1,4 +1,7 @@
-import type { ChartShape } from './chart'
+/** Something laid on the film, in millimetres from its upper left corner. */
+export type FilmShape =
+  | { kind: 'rect'; x: number; y: number; width: number; height: number; ink: number }
+  | { kind: 'disc'; x: number; y: number; radius: number; ink: number }
 
 /** A picture of how much is laid where, such as a line of writing: 0 nothing, 1 all. */
 export interface Writing {
@@ -20,7 +23,7 @@ export interface Writing {
 export function drawShapes(
   row: Float32Array,
   y: number,
-  shapes: readonly ChartShape[],
+  shapes: readonly FilmShape[],
   pixelsPerMillimetre: number,
 ): void {
   for (const shape of shapes) {

@@ -1,6 +1,5 @@
-import type { ChartShape } from './chart'
-import { drawShapes, drawWriting, type Writing } from './drawing'
-import { armOf, registerPlaces } from './register'
+import { drawShapes, drawWriting, type FilmShape, type Writing } from './drawing'
+import { armOf, registerPlaces } from './registerMarks'
 
 /** What lies around the picture on its film; millimetres. */
 export interface Border {
@@ -39,10 +38,10 @@ export function borderShapes(
   width: number,
   height: number,
   inkOf: (tone: number) => number,
-): ChartShape[] {
+): FilmShape[] {
   const b = border.millimetres
   if (b < LEAST_MARKED) return []
-  const shapes: ChartShape[] = []
+  const shapes: FilmShape[] = []
   const [w, h] = [width + 2 * b, height + 2 * b]
   const contrary = border.isInked ? 0 : 1
   if (border.hasMarks) {
@@ -100,7 +99,7 @@ export function* filmOf(
   rows: Iterable<Float32Array>,
   how: {
     border: Border
-    shapes: readonly ChartShape[]
+    shapes: readonly FilmShape[]
     writing?: Writing | undefined
     isMirrored: boolean
     pixelsPerInch: number

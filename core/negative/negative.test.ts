@@ -1,5 +1,5 @@
 import sharp from 'sharp'
-import { seededRandom } from '../simulate/random'
+import { seededRandom } from '../quantity/random'
 import { inkOf, PLAIN_INVERSION } from '../tone/curve'
 import { NO_BORDER } from './film'
 import { MIDDLE } from './frame'

@@ -1,4 +1,4 @@
-import { VIRTUAL_COATS } from '../simulate/coat'
+import { VIRTUAL_COATS } from '../tone/printResponse'
 import { pointsOfLayer, SEPARATIONS } from './layers'
 import { colourOf, expectedPrint, srgbOf, wetLightness } from './proof'
 import {

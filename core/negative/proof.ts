@@ -1,6 +1,6 @@
 import { srgbFromLinear } from './grey'
 import { densityFromLightness, lightnessFromDensity } from '../tone/density'
-import { densityOf, trueBaseDose, type VirtualCoat } from '../simulate/coat'
+import { densityOf, trueBaseDose, type VirtualCoat } from '../tone/printResponse'
 
 /** A colour as the eye measures it, CIE 1976 L*a*b*. */
 export interface LabColour {

@@ -1,9 +1,9 @@
 import { book } from '../fixtures/substances'
 import { sheet, T0, uuid, workroom } from '../fixtures/workroom'
-import type { Bath } from '../record/bath'
-import type { BathUse } from '../record/definition'
+import type { Bath } from '../schema/bath'
+import type { BathUse } from '../schema/definition'
 import { bathStanding, passesOf, PRINT_SQUARE_METRES, standingBath, wasteOf, type Pass } from './baths'
-import { emptyRun, type RunState, type StepState } from './run'
+import { emptyRun, type RunState, type StepState } from '../run/run'
 
 const DAY_MS = 86_400_000
 const developer = workroom().records.baths[0]!

@@ -1,11 +1,11 @@
 import type { SubstanceBook } from '../chemistry/lots'
 import type { Figure, FigureInput } from '../quantity/figure'
-import type { Bath } from '../record/bath'
-import type { BathUse, ProcessDefinition } from '../record/definition'
-import type { Sheet } from '../record/records'
-import type { WasteClass } from '../record/substance'
-import { wasteClassOf } from '../shelf/waste'
-import type { RunState } from './run'
+import type { Bath } from '../schema/bath'
+import type { BathUse, ProcessDefinition } from '../schema/definition'
+import type { Sheet } from '../schema/records'
+import type { WasteClass } from '../schema/substance'
+import { wasteClassOf } from '../chemistry/waste'
+import type { RunState } from '../run/run'
 
 /** A print of 8 × 10 in, m²: what the trade counts prints in. */
 export const PRINT_SQUARE_METRES = 0.2032 * 0.254

@@ -1,9 +1,9 @@
 import { begun, logOf, SHEET, T0 } from '../fixtures/workroom'
-import type { ProcessDefinition } from '../record/definition'
-import type { Happening, PlannedStep } from '../record/event'
+import type { ProcessDefinition } from '../schema/definition'
+import type { Happening, PlannedStep } from '../schema/event'
 import { benchOf, liesIn } from './bench'
-import { replay } from './run'
-import { unknownProcess } from './unknown'
+import { replay } from '../run/run'
+import { unknownProcess } from './unknownProcess'
 
 const wet = (id: string, more: object = {}) => ({ id, station: 'wet', kind: 'bath', title: id, ...more })
 const acid = { id: 'acid', name: 'Acid', stock: { solutes: [], making: [] }, cautions: [] }

@@ -1,11 +1,11 @@
 import { lotsFor } from '../chemistry/lots'
 import { book, bottle } from '../fixtures/substances'
 import { sheet, T0 } from '../fixtures/workroom'
-import type { ProcessDefinition } from '../record/definition'
-import type { Bottle } from '../record/records'
+import type { ProcessDefinition } from '../schema/definition'
+import type { Bottle } from '../schema/records'
 import { auditMix } from './mixAudit'
 import { planMix } from './mixPlan'
-import { unknownProcess } from './unknown'
+import { unknownProcess } from './unknownProcess'
 
 const solutes = [{ substanceId: 'silver-nitrate', percentWv: 12 }]
 const definition: ProcessDefinition = {

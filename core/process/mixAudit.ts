@@ -1,6 +1,6 @@
 import { auditAge, auditAmount, type Finding } from '../chemistry/audits'
 import { digits } from '../quantity/format'
-import type { SoluteDefinition } from '../record/definition'
+import type { SoluteDefinition } from '../schema/definition'
 import type { MixPlan } from './mixPlan'
 
 /** A bottle may depart from the recipe by this share before it is worth a word. */

@@ -5,9 +5,9 @@ import { BRUSH_COVERAGE, coatVolume, imageArea } from '../coating/coatVolume'
 import { betterTotal, ratioError, shareDrops, totalDrops, type DropCount } from '../coating/drops'
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
-import type { ComponentDefinition, MixDefinition, ProcessDefinition, WhenChosen } from '../record/definition'
-import type { Draw } from '../record/event'
-import type { Sheet } from '../record/records'
+import type { ComponentDefinition, MixDefinition, ProcessDefinition, WhenChosen } from '../schema/definition'
+import type { Draw } from '../schema/event'
+import type { Sheet } from '../schema/records'
 
 /** What of a sheet decides how much is mixed for it. */
 export type MixInput = Pick<

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import type { Lot } from '../chemistry/lots'
 import { sheet } from '../fixtures/workroom'
-import type { ProcessDefinition } from '../record/definition'
+import type { ProcessDefinition } from '../schema/definition'
 import { drawsOf, planMix } from './mixPlan'
 import { copyProcess, readProcessFile, writeProcessFile } from './processFile'
-import { unknownProcess } from './unknown'
+import { unknownProcess } from './unknownProcess'
 
 const component = (id: string) => ({
   id,

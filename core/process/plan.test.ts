@@ -1,5 +1,5 @@
-import type { ProcessDefinition } from '../record/definition'
-import type { Substance } from '../record/substance'
+import type { ProcessDefinition } from '../schema/definition'
+import type { Substance } from '../schema/substance'
 import { lotsFor, type Lot } from '../chemistry/lots'
 import { sheet } from '../fixtures/workroom'
 import { planMix } from './mixPlan'

@@ -1,8 +1,8 @@
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
-import type { LightKind, ProcessDefinition, SoluteDefinition, StepDefinition } from '../record/definition'
-import type { Happening, PlannedStep } from '../record/event'
-import type { PaperRun, Sheet } from '../record/records'
+import type { LightKind, ProcessDefinition, SoluteDefinition, StepDefinition } from '../schema/definition'
+import type { Happening, PlannedStep } from '../schema/event'
+import type { PaperRun, Sheet } from '../schema/records'
 import { isChosen, partsOf } from './mixPlan'
 
 /** Steps that belong to a run with these choices, in order. */

@@ -1,4 +1,4 @@
-import type { ProcessDefinition } from '../record/definition'
+import type { ProcessDefinition } from '../schema/definition'
 import { copyProcess, looseEnd, readProcessFile, writeProcessFile } from './processFile'
 
 const known = new Set(['silver-nitrate', 'sodium-chloride'])

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CoreError } from '../errors'
-import { ProcessDefinition } from '../record/definition'
+import { ProcessDefinition } from '../schema/definition'
 
 export const PROCESS_FORMAT = 'ember-sheet-process'
 

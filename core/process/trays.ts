@@ -3,7 +3,7 @@ import type {
   ComponentDefinition,
   ProcessDefinition,
   StepDefinition,
-} from '../record/definition'
+} from '../schema/definition'
 import { isChosen } from './mixPlan'
 
 /** The solution that stands in the tray of a step under these choices: one of the baths, or a component poured out. */

@@ -1,4 +1,4 @@
-import { seededRandom } from '../simulate/random'
+import { seededRandom } from '../quantity/random'
 import { resourceBound, type Piece } from './bound'
 import { Calendar } from './calendar'
 

@@ -1,8 +1,8 @@
-import { dueLooks } from '../process/standing'
-import type { RunState } from '../process/run'
-import type { DayPlan } from '../record/plan'
-import type { PlannedLook } from '../record/event'
-import type { LookMoment } from '../record/judgement'
+import { dueLooks } from '../run/place'
+import type { RunState } from '../run/run'
+import type { DayPlan } from '../schema/plan'
+import type { PlannedLook } from '../schema/event'
+import type { LookMoment } from '../schema/judgement'
 import type { Preparation } from './preparation'
 
 /** One entry for a calendar. */

@@ -1,6 +1,6 @@
 import { begun, logOf, T0, uuid, wholeJob } from '../fixtures/workroom'
-import type { Happening } from '../record/event'
-import { emptyRun, replay } from '../process/run'
+import type { Happening } from '../schema/event'
+import { emptyRun, replay } from '../run/run'
 import { looksDue, nextThing } from './nextThing'
 
 const at = (seconds: number) => T0 + seconds * 1000

@@ -1,6 +1,6 @@
-import { ledgeOf, lifeOf, type Courses } from '../process/deadlines'
-import { stepInHand, wordsIdOf, type RunState } from '../process/run'
-import { dueLooks, placeOf, type DueLook } from '../process/standing'
+import { ledgeOf, lifeOf, type Courses } from '../run/deadlines'
+import { stepInHand, wordsIdOf, type RunState } from '../run/run'
+import { dueLooks, placeOf, type DueLook } from '../run/place'
 
 /** What deserves the hands next, and why. */
 export type NextThing =

@@ -1,6 +1,6 @@
 import { logOf, SHEET, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
-import { emptyRun, replay } from '../process/run'
-import type { DayPlan } from '../record/plan'
+import { emptyRun, replay } from '../run/run'
+import type { DayPlan } from '../schema/plan'
 import { diaryOf } from './diary'
 import { isOpen, slippingOf } from './slipping'
 

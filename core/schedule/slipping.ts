@@ -1,5 +1,5 @@
-import { stepInHand, type RunState } from '../process/run'
-import type { DayPlan } from '../record/plan'
+import { stepInHand, type RunState } from '../run/run'
+import type { DayPlan } from '../schema/plan'
 
 /** How a sheet stands against its plan. */
 export interface Slipping {

@@ -1,4 +1,4 @@
-import { seededRandom } from '../simulate/random'
+import { seededRandom } from '../quantity/random'
 import { searchAll } from './exact'
 import { Placer, segmentStarts } from './insertion'
 import { horizonOf } from './network'

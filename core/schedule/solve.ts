@@ -1,4 +1,4 @@
-import { seededRandom } from '../simulate/random'
+import { seededRandom } from '../quantity/random'
 import { lowerBound } from './bound'
 import { searchAll } from './exact'
 import { Placer, segmentStarts } from './insertion'

@@ -1,6 +1,6 @@
 import { auditAge } from '../chemistry/audits'
 import { digits, formatSpan } from '../quantity/format'
-import type { Bottle } from '../record/records'
+import type { Bottle } from '../schema/records'
 
 /** What is worth saying above a bottle on its board, in a few words. */
 export interface Condition {

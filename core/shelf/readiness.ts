@@ -4,8 +4,8 @@ import { mixesFor, partsOf, planMix, startingParts, type MixInput } from '../pro
 import { schoolStocks, startingChoices, stepsFor } from '../process/plan'
 import { trayOf } from '../process/trays'
 import { trayVolume } from '../paper/amounts'
-import type { ProcessDefinition, SoluteDefinition } from '../record/definition'
-import type { Bottle } from '../record/records'
+import type { ProcessDefinition, SoluteDefinition } from '../schema/definition'
+import type { Bottle } from '../schema/records'
 
 /** What one sheet takes of one solution, and what stands ready of it. */
 export interface Need {

@@ -1,4 +1,4 @@
-import type { ProcessDefinition, SoluteDefinition, StockDefinition } from '../record/definition'
+import type { ProcessDefinition, SoluteDefinition, StockDefinition } from '../schema/definition'
 
 /** A solution that some process asks for: what it holds, how it is made and how long it serves. */
 export interface ShelfRecipe {

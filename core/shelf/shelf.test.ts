@@ -1,14 +1,14 @@
 import { book, bottle } from '../fixtures/substances'
 import { sheet, T0 } from '../fixtures/workroom'
-import { labelOf } from '../formats/label'
-import type { ProcessDefinition } from '../record/definition'
-import type { Waste } from '../record/records'
-import type { Substance } from '../record/substance'
+import { labelOf } from './label'
+import type { ProcessDefinition } from '../schema/definition'
+import type { Waste } from '../schema/records'
+import type { Substance } from '../schema/substance'
 import { uuid } from '../fixtures/workroom'
 import { conditionOf } from './condition'
 import { needsOf, readinessOf, shoppingList } from './readiness'
 import { recipesOf } from './recipes'
-import { auditPour, wasteClassOf, wasteJars } from './waste'
+import { auditPour, wasteClassOf, wasteJars } from '../chemistry/waste'
 
 const DAY = 86_400_000
 const stock = (substanceId: string, percentWv: number, more: object = {}) => ({

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { readLine } from '../instrument/protocol'
-import { densityOf, VIRTUAL_COATS } from './coat'
+import { densityOf, VIRTUAL_COATS } from '../tone/printResponse'
 import { simulatedBench, virtualInstrument, type InstrumentKind } from './instruments'
-import { seededRandom } from './random'
+import { seededRandom } from '../quantity/random'
 
 const T = 1_790_000_000_000
 const stand = (kind: InstrumentKind, bench = simulatedBench(T), seed = 1) => ({

@@ -6,8 +6,8 @@ import {
   type MeasuredQuantity,
 } from '../instrument/protocol'
 import { warmShare, type WarmUp } from '../light/lamp'
-import { densityOf, VIRTUAL_COATS } from './coat'
-import { normal } from './random'
+import { densityOf, VIRTUAL_COATS } from '../tone/printResponse'
+import { normal } from '../quantity/random'
 
 /** The instruments that stand in for real ones. */
 export const INSTRUMENT_KINDS = [

@@ -1,10 +1,10 @@
-import { chartLayout, type ChartPlan } from '../negative/chart'
-import { drawChart } from '../negative/chartFilm'
+import { chartLayout, type ChartPlan } from '../chart/chart'
+import { drawChart } from '../chart/chartFilm'
 import { linearFromSrgb, srgbFromLinear } from '../negative/grey'
 import { homographyOf, mapped, type Point } from '../negative/homography'
 import type { GreyPicture } from '../negative/resample'
-import { lightAt } from '../negative/findChart'
-import { normal } from './random'
+import { lightAt } from '../scan/findChart'
+import { normal } from '../quantity/random'
 
 /** How a virtual scanner or camera sees a print; every share is of the whole. */
 export interface VirtualScanner {

@@ -1,4 +1,4 @@
-import { search, type LightCourse } from '../light/dose'
+import { search, type LightCourse } from '../run/dose'
 import { sunLightAt, type FrameFacing, type Sky } from './irradiance'
 import { sunPosition, type Place } from './position'
 

@@ -1,3 +1,4 @@
+import { squaredDistances, sumOf } from '../quantity/statistics'
 import type { Figure } from '../quantity/figure'
 
 /** One time that one's own result told what the sun really gave. */
@@ -24,12 +25,10 @@ export function learnedSun(results: readonly SunResult[], skyFactor: number): Fi
     .filter((one) => one.reckoned > 0 && one.found > 0)
     .map((one) => Math.log(one.found / one.reckoned))
   const n = logs.length
-  const mean = logs.reduce((sum, one) => sum + one, 0) / (n + MODEL_WEIGHT)
-  const scatter =
-    (logs.reduce((sum, one) => sum + (one - mean) ** 2, 0) + MODEL_WEIGHT * MODEL_SPREAD ** 2) /
-    (n + MODEL_WEIGHT)
+  const drawn = sumOf(logs) / (n + MODEL_WEIGHT)
+  const scatter = (squaredDistances(logs, drawn) + MODEL_WEIGHT * MODEL_SPREAD ** 2) / (n + MODEL_WEIGHT)
   return {
-    value: Math.exp(mean),
+    value: Math.exp(drawn),
     unit: '',
     uncertainty: Math.hypot(Math.sqrt(scatter), Math.log(skyFactor)),
     working: {

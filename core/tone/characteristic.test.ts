@@ -1,4 +1,4 @@
-import { seededRandom } from '../simulate/random'
+import { seededRandom } from '../quantity/random'
 import { characteristicOf, densityBehind } from './characteristic'
 import { evenTablet, suitNegative, TABLETS } from './tablet'
 

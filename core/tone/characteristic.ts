@@ -1,3 +1,4 @@
+import { mean } from '../quantity/statistics'
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
 import {
@@ -155,7 +156,5 @@ function readSteps(tablet: readonly number[], print: readonly (number | null)[])
     )
   return sorted
 }
-const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length
-
 const refuse = (code: string, problem: string, remedy: string) =>
   new CoreError({ code, field: 'step tablet', problem, remedy })

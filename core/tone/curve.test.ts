@@ -1,6 +1,6 @@
 import { curveMonotoneX, line } from 'd3-shape'
 import fc from 'fast-check'
-import { normal, seededRandom } from '../simulate/random'
+import { normal, seededRandom } from '../quantity/random'
 import {
   checkCurve,
   inkOf,

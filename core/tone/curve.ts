@@ -1,3 +1,4 @@
+import { mean } from '../quantity/statistics'
 import { CoreError } from '../errors'
 import { isotonic } from './isotonic'
 import { densityFromLightness, lightnessFromDensity } from './density'
@@ -70,7 +71,7 @@ export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'ligh
       'Read more patches of the chart.',
     )
   const inks = read.map(([ink]) => ink)
-  const raw = read.map(([, values]) => values.reduce((sum, one) => sum + one, 0) / values.length)
+  const raw = read.map(([, values]) => mean(values))
   const weights = read.map(([, values]) => values.length)
   const ends = Math.max(1, Math.floor(inks.length / 6))
   const rise = mean(raw.slice(-ends)) - mean(raw.slice(0, ends))
@@ -235,8 +236,6 @@ function byTone(patches: readonly CheckPatch[]): { tone: number; ink: number; re
     throw refuse('too-few', 'A check needs at least five tones.', 'Read more patches of the checking chart.')
   return rows
 }
-
-const mean = (row: readonly number[]) => row.reduce((sum, one) => sum + one, 0) / row.length
 
 /** School one: as much ink as the picture is light, and the tones fall as they may. */
 export const PLAIN_INVERSION: Pick<NegativeCurve, 'tones' | 'inks'> = { tones: [0, 1], inks: [0, 1] }

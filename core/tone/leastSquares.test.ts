@@ -1,6 +1,6 @@
 import fc from 'fast-check'
-import { seededRandom, normal } from '../simulate/random'
-import { leastSquares, median, robustFit, type Model } from './leastSquares'
+import { seededRandom, normal } from '../quantity/random'
+import { leastSquares, robustFit, type Model } from './leastSquares'
 
 const line: Model = { value: ([a, b], x) => a! + b! * x, gradient: (_, x) => [1, x] }
 const decay: Model = {
@@ -106,9 +106,3 @@ describe('robustFit', () => {
     expect(fit.outliers).not.toContain(true)
   })
 })
-
-it.each([
-  [[3], 3],
-  [[5, 1, 3], 3],
-  [[4, 1, 3, 2], 2.5],
-])('the median of %j is %d', (values, middle) => expect(median(values)).toBe(middle))

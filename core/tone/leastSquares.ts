@@ -1,3 +1,4 @@
+import { median } from '../quantity/statistics'
 /** A model to be fitted: its value and its derivative by every parameter, at one x. */
 export interface Model {
   value(parameters: readonly number[], x: number): number
@@ -101,13 +102,6 @@ function solve(normal: readonly Float64Array[], right: Float64Array, damping: nu
     move[a] = sum / root[a]![a]!
   }
   return move
-}
-
-/** Middle value of a list that is not empty. */
-export function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  const half = sorted.length >> 1
-  return sorted.length % 2 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
 }
 
 /** What a robust fit made of the points. */

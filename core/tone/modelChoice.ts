@@ -1,4 +1,5 @@
-import { normal, seededRandom } from '../simulate/random'
+import { mean, standardDeviation } from '../quantity/statistics'
+import { normal, seededRandom } from '../quantity/random'
 import { isoOfModel, isoOfReadings, type IsoPoints } from './isoRange'
 import { richardsDensity, type RichardsFit } from './richards'
 import { localScatter, monotoneSmooth } from './smooth'
@@ -42,7 +43,7 @@ export function readingsCurve(x: readonly number[], y: readonly number[]): Readi
     const tried = isoOfReadings(x, smooth.again(smooth.values.map((value) => value + noise * normal(random))))
     return tried ? lengthOf(tried) : null
   }).filter((range) => range !== null)
-  return { ...smooth, points, error: deviation(ranges) }
+  return { ...smooth, points, error: standardDeviation(ranges) ?? 0 }
 }
 
 /**
@@ -78,7 +79,7 @@ export function isBelieved(
   const squares = residuals.reduce((sum, one) => sum + one ** 2, 0)
   const runs = residuals.slice(1).reduce((sum, one, i) => sum + one * residuals[i]!, 0) / squares
   const believed = runs < RANDOM ? BELIEVED.random : BELIEVED.inRuns
-  return Math.abs(off) <= believed * deviation(differences)
+  return Math.abs(off) <= believed * (standardDeviation(differences) ?? 0)
 }
 
 const lengthOf = ({ foot, shoulder }: IsoPoints) => shoulder - foot
@@ -108,16 +109,8 @@ export function halfWidth(
   const apart = lengthOf(points) - lengthOf(read.points)
   // A model that was believed may still be off by as much as the noise hides.
   const misfit = noise < EXACT ? 0 : Math.max(Math.abs(apart), 0.6 * read.error)
-  return Math.max(FLOOR, 1.96 * Math.hypot(deviation(ranges), misfit))
+  return Math.max(FLOOR, 1.96 * Math.hypot(standardDeviation(ranges) ?? 0, misfit))
 }
 
 /** No range is known better than this, in log exposure: what lies between two steps is drawn, not read. */
 const FLOOR = 0.015
-
-const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length
-
-function deviation(values: readonly number[]): number {
-  if (values.length < 2) return 0
-  const middle = mean(values)
-  return Math.sqrt(values.reduce((sum, one) => sum + (one - middle) ** 2, 0) / (values.length - 1))
-}

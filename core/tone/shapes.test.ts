@@ -1,5 +1,5 @@
 import { samples } from '../fixtures/samples'
-import { normal, seededRandom } from '../simulate/random'
+import { normal, seededRandom } from '../quantity/random'
 import { characteristicOf } from './characteristic'
 import { isotonic } from './isotonic'
 import { evenTablet } from './tablet'

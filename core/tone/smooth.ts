@@ -1,5 +1,5 @@
 import { isotonic } from './isotonic'
-import { median } from './leastSquares'
+import { median } from '../quantity/statistics'
 
 /** A smooth, never falling row through readings. */
 export interface MonotoneSmooth {

@@ -1,4 +1,4 @@
-import type { UsualDryDown } from '@core/judge/dryDown'
+import type { UsualDryDown } from '@core/tone/dryDown'
 
 /** How much a process is said to dry darker, by its id, for whoever has not measured it yet. */
 export const usualDryDown: Readonly<Record<string, UsualDryDown>> = {

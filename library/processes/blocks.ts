@@ -1,4 +1,4 @@
-import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 
 /** Pieces that many processes share. A process spreads one and changes what is its own. */
 

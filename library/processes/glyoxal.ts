@@ -1,4 +1,4 @@
-import type { StepDefinition } from '@core/record/definition'
+import type { StepDefinition } from '@core/schema/definition'
 import { bath, drying, HOUR, memory, MINUTE, starts } from './blocks'
 
 /** Steps after a glyoxal size: it hardens over hours and is rinsed out, or the paper yellows. */

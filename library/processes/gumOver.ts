@@ -1,4 +1,4 @@
-import type { ProcessDefinition } from '@core/record/definition'
+import type { ProcessDefinition } from '@core/schema/definition'
 import { cautions } from '../cautions'
 import { glyoxalDrying } from './glyoxal'
 import {

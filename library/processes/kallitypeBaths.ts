@@ -1,4 +1,4 @@
-import type { ProcessDefinition } from '@core/record/definition'
+import type { ProcessDefinition } from '@core/schema/definition'
 import { DAY, memory, practice, starts, WEEK, YEAR } from './blocks'
 import { fixes, hypoClearBath, serves } from './wetSteps'
 

@@ -1,4 +1,4 @@
-import type { ProcessDefinition } from '@core/record/definition'
+import type { ProcessDefinition } from '@core/schema/definition'
 import { DAY, drying, MINUTE, starts } from './blocks'
 
 /** What the printing-out processes of noble metals share. */

@@ -1,4 +1,4 @@
-import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import {
   bath,
   chlorineWash,

@@ -1,4 +1,4 @@
-import type { Substance } from '@core/record/substance'
+import type { Substance } from '@core/schema/substance'
 import { CLP, HANDBOOK, harmless, HEAPED, REMEMBERED, SUPPLIER } from './standing'
 
 /** What carries, sizes, wets and dissolves. */

@@ -1,5 +1,5 @@
 import { lookup } from '@core/lookup'
-import type { Substance } from '@core/record/substance'
+import type { Substance } from '@core/schema/substance'
 import { acidSubstances } from './acids'
 import { bathSubstances } from './baths'
 import { carrierSubstances } from './carriers'

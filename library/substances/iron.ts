@@ -1,4 +1,4 @@
-import type { Substance } from '@core/record/substance'
+import type { Substance } from '@core/schema/substance'
 import { CLP, CRC, HEAPED, irritant, REMEMBERED, SUPPLIER } from './standing'
 
 /** Iron salts and what develops them. */

@@ -1,4 +1,4 @@
-import type { Substance } from '@core/record/substance'
+import type { Substance } from '@core/schema/substance'
 import { CLP, CRC, HEAPED, SUPPLIER } from './standing'
 
 const nobleHazard: Substance['hazard'] = {

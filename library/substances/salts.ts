@@ -1,4 +1,4 @@
-import type { Substance } from '@core/record/substance'
+import type { Substance } from '@core/schema/substance'
 import { CLP, CRC, harmless, HEAPED, irritant, REMEMBERED, SUPPLIER } from './standing'
 
 const anhydrous = (formula: string) => ({ id: 'anhydrous', name: 'without water', formula })

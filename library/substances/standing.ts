@@ -1,4 +1,4 @@
-import type { Substance } from '@core/record/substance'
+import type { Substance } from '@core/schema/substance'
 
 /** Where the figures of the tables stand. All were written down from memory; none was looked up. */
 export const CRC = {

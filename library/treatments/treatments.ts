@@ -1,4 +1,4 @@
-import type { ProcessDefinition, StepDefinition } from '@core/record/definition'
+import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import { cautions } from '../cautions'
 import { glyoxalDrying } from '../processes/glyoxal'
 import { bath, DAY, drying, HOUR, MINUTE, practice, starts, YEAR } from '../processes/blocks'

@@ -1,0 +1,43 @@
+import type { SubstanceBook } from '../chemistry/lots'
+import { schoolStocks } from './plan'
+import { wordsIdOf, type RunState } from '../run/run'
+import { trayOf } from './trays'
+import type { ProcessDefinition } from '../schema/definition'
+import type { PaperRun, Sheet } from '../schema/records'
+
+/** A treatment of paper, as far as it went. */
+export interface TreatmentWork {
+  run: PaperRun
+  state: RunState
+  definition: ProcessDefinition
+}
+
+/**
+ * Whether the paper of a sheet has been through an acid bath: the one rule by which diagnosis, preparations and the notes
+ * on paper tell that chalk is gone. A size or a salt is no acid bath, and a half-treated piece counts as untreated.
+ *
+ * @param sheet the piece it is on, or the paper of which it is a whole sheet.
+ */
+export function isAcidTreated(
+  sheet: Pick<Sheet, 'pieceId' | 'paperId'>,
+  treatments: readonly TreatmentWork[],
+  book: SubstanceBook,
+): boolean {
+  return treatments.some((one) => covers(one.run, sheet) && wasInAcid(one, book))
+}
+
+function covers(run: PaperRun, { pieceId, paperId }: Pick<Sheet, 'pieceId' | 'paperId'>): boolean {
+  if (pieceId !== undefined) return run.pieceIds.includes(pieceId) && run.halfPieceId !== pieceId
+  return run.pieceIds.length === 0 && run.paperId !== undefined && run.paperId === paperId
+}
+
+/** Whether a step in an acid was finished. */
+function wasInAcid({ run, state, definition }: TreatmentWork, book: SubstanceBook): boolean {
+  const stocks = schoolStocks(definition, run.choices)
+  return state.steps.some((step) => {
+    const words = definition.steps.find((one) => one.id === wordsIdOf(step.planned))
+    const tray = words && trayOf(definition, words, run.choices)
+    const solutes = tray ? (stocks[tray.id] ?? tray.stock.solutes) : []
+    return step.status === 'done' && solutes.some((one) => book[one.substanceId]?.reacts.includes('acid'))
+  })
+}

@@ -1,0 +1,148 @@
+import { doseMoment, doseSeconds, STEADY, type CountedBy, type LightCourse } from './dose'
+import { elapsedSeconds, isHeld } from './clock'
+import { clockOf, stepInHand, wordsIdOf, type RunState, type StepState } from './run'
+
+/** One running clock of one sheet, read at a moment. */
+export interface ClockReading {
+  sheetId: string
+  stepId: string
+  /** Id under which the process has words for the step. */
+  wordsId: string
+  /**
+   * `toEnd` runs down to the planned end; `atLeast` to the least time, after which the eye decides; `within` to a limit
+   * of handwork; `rests` to the moment before which a coat should not be used, `keeps` to the end of its life.
+   */
+  kind: 'toEnd' | 'atLeast' | 'within' | 'rests' | 'keeps'
+  elapsedSeconds: number
+  /** What the clock runs to; `null` for one that only counts up. */
+  targetSeconds: number | null
+  /** Below 0 once it is over; `null` without a target. */
+  remainingSeconds: number | null
+  /** When it will be over (milliseconds); `null` while held or without a target. */
+  dueAt: number | null
+  held: boolean
+  /** Who counts an exposure; then its seconds are those of the light it was planned for, not of the wall. */
+  by: CountedBy
+}
+
+/** The light that a sheet lies under now, as far as it is known. */
+export type Courses = (state: RunState) => LightCourse | null
+
+const NO_COURSES: Courses = () => null
+
+/** A coat's life is shown on the ledge only in its last day. */
+const LIFE_SHOWN_SECONDS = 86_400
+
+/**
+ * Every clock of one sheet that runs at this moment.
+ *
+ * @param now milliseconds.
+ * @param courses the light of a sheet that is exposed; without one, time stands for dose.
+ */
+export function clocksOf(state: RunState, now: number, courses = NO_COURSES): ClockReading[] {
+  if (state.setAside) return []
+  const step = stepInHand(state)
+  const readings: ClockReading[] = []
+  if (step && (step.status === 'running' || step.status === 'held') && step.planned.kind !== 'hang')
+    readings.push(read(state, step, now, courses))
+  const life = lifeOf(state)
+  if (life) {
+    const rest = life.notBefore === null ? null : readLife(state.sheetId, life, 'rests', life.notBefore, now)
+    if (rest && (rest.remainingSeconds ?? 0) > 0) readings.push(rest)
+    const keeps = life.notAfter === null ? null : readLife(state.sheetId, life, 'keeps', life.notAfter, now)
+    if (keeps && (keeps.remainingSeconds ?? 0) < LIFE_SHOWN_SECONDS) readings.push(keeps)
+  }
+  return readings
+}
+
+/** How long what was finished last may lie before the next step begins; moments in milliseconds, `null` for no limit. */
+export interface CoatLife {
+  step: StepState
+  from: number
+  notBefore: number | null
+  bestUntil: number | null
+  notAfter: number | null
+}
+
+/** The life of what waits for its next step, or `null` where nothing waits or it keeps for good. */
+export function lifeOf(state: RunState): CoatLife | null {
+  const [step, before] = [stepInHand(state), state.steps[state.current - 1]]
+  if (step?.status !== 'waiting' || before?.finishedAt === undefined || state.setAside) return null
+  const { keepsLeastSeconds, keepsBestSeconds, keepsSeconds } = before.planned
+  const from = before.finishedAt
+  const moment = (seconds: number | undefined) => (seconds === undefined ? null : from + seconds * 1000)
+  const [notBefore, bestUntil, notAfter] = [keepsLeastSeconds, keepsBestSeconds, keepsSeconds].map(moment)
+  if (notBefore == null && bestUntil == null && notAfter == null) return null
+  return {
+    step: before,
+    from,
+    notBefore: notBefore ?? null,
+    bestUntil: bestUntil ?? null,
+    notAfter: notAfter ?? null,
+  }
+}
+
+/** Clocks of many sheets, nearest deadline first; held ones and those without an end come last. */
+export function ledgeOf(states: readonly RunState[], now: number, courses = NO_COURSES): ClockReading[] {
+  return states
+    .flatMap((state) => clocksOf(state, now, courses))
+    .sort((a, b) => (a.dueAt ?? Infinity) - (b.dueAt ?? Infinity) || a.elapsedSeconds - b.elapsedSeconds)
+}
+
+/** What a step's clock runs to, and in which sense. */
+export function targetOf(step: StepState): { kind: ClockReading['kind']; seconds: number | null } {
+  const { kind, leastSeconds, mostSeconds } = step.planned
+  if (kind === 'expose') return { kind: 'toEnd', seconds: step.plannedSeconds ?? null }
+  if (kind === 'act') return { kind: 'within', seconds: mostSeconds ?? null }
+  return { kind: 'atLeast', seconds: leastSeconds ?? null }
+}
+
+function read(state: RunState, step: StepState, now: number, courses: Courses): ClockReading {
+  const clock = clockOf(step) ?? { startedAt: now, holds: [] }
+  const target = targetOf(step)
+  const course = (step.planned.kind === 'expose' && courses(state)) || STEADY
+  const elapsed = doseSeconds(course, clock, now)
+  const dueAt = target.seconds === null ? null : doseMoment(course, clock, target.seconds, now)
+  const held = isHeld(clock)
+  const remaining =
+    target.seconds === null
+      ? null
+      : dueAt === null || held || course.by === 'steady'
+        ? target.seconds - elapsed
+        : (dueAt - now) / 1000
+  return {
+    sheetId: state.sheetId,
+    stepId: step.planned.id,
+    wordsId: wordsIdOf(step.planned),
+    kind: target.kind,
+    elapsedSeconds: elapsed,
+    targetSeconds: target.seconds,
+    remainingSeconds: remaining,
+    dueAt: held ? null : dueAt,
+    held,
+    by: course.by,
+  }
+}
+
+function readLife(
+  sheetId: string,
+  { step, from }: CoatLife,
+  kind: 'rests' | 'keeps',
+  dueAt: number,
+  now: number,
+): ClockReading {
+  const elapsed = elapsedSeconds({ startedAt: from, holds: [] }, now)
+  const target = (dueAt - from) / 1000
+  return {
+    sheetId,
+    stepId: step.planned.id,
+    wordsId: wordsIdOf(step.planned),
+    kind,
+    elapsedSeconds: elapsed,
+    targetSeconds: target,
+    remainingSeconds: target - elapsed,
+    dueAt,
+    held: false,
+    by: 'steady',
+  }
+}

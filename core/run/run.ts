@@ -1,0 +1,395 @@
+import { CoreError } from '../errors'
+import type {
+  CountedDose,
+  Draw,
+  Judged,
+  Measured,
+  PlannedLook,
+  PlannedStep,
+  SheetEvent,
+  SheetEventType,
+} from '../schema/event'
+import type { Clock, Hold } from './clock'
+
+/** One step of a run: what was planned, and what has happened to it. */
+export interface StepState {
+  planned: PlannedStep
+  status: 'waiting' | 'running' | 'held' | 'done'
+  startedAt?: number
+  finishedAt?: number
+  holds: Hold[]
+  /** Drops counted so far, by component. */
+  drops: Record<string, number>
+  /** Stamps of the changes of water. */
+  waters: number[]
+  /** Planned end of an exposure after all changes to it. */
+  plannedSeconds?: number
+  changes: { at: number; said: string; plannedSeconds: number }[]
+  /** What was taken off the shelf for it. */
+  drawn: readonly Draw[]
+  /** The light under which an exposure began, mW/cm², where it was known. */
+  milliwattsPerCm2?: number
+  /** What an exposure came to. */
+  dose?: CountedDose
+  /** The bath in which the print lay. */
+  bathId?: string
+}
+
+/** Whether what was mixed for a coat was enough. */
+export interface CoatJudgement {
+  coat: number
+  said: 'short' | 'right' | 'over'
+  byMillilitres?: number
+}
+
+export type StripRead = Pick<Extract<SheetEvent, { type: 'stripRead' }>, 'at' | 'densities' | 'by' | 'mark'>
+
+/** What a sheet's log amounts to. Plain data: it can be stored and compared. */
+export interface RunState {
+  sheetId: string
+  begunAt: number | null
+  steps: StepState[]
+  /** Index of the step in hand; the number of steps when all are done. */
+  current: number
+  looks: PlannedLook[]
+  judgements: Judged[]
+  measurements: Measured[]
+  coatsJudged: CoatJudgement[]
+  photoIds: string[]
+  /** The last reading of a test strip. */
+  stripRead: StripRead | null
+  /** Air of the room as it was last read, for this sheet. */
+  room: { at: number; celsius: number; relativeHumidity: number } | null
+  notes: { at: number; text: string }[]
+  setAside: { at: number; reason: string } | null
+  /** Events in the log, those taken back included; the index of the next one. */
+  length: number
+  /** The event that an undo would take back. */
+  last: { id: string; type: SheetEventType; at: number } | null
+  /** No later event may be stamped before this. */
+  lastAt: number
+}
+
+export const emptyRun = (sheetId: string): RunState => ({
+  sheetId,
+  begunAt: null,
+  steps: [],
+  current: 0,
+  looks: [],
+  judgements: [],
+  measurements: [],
+  coatsJudged: [],
+  photoIds: [],
+  stripRead: null,
+  room: null,
+  notes: [],
+  setAside: null,
+  length: 0,
+  last: null,
+  lastAt: 0,
+})
+
+/** New with every event: tells two states of one sheet apart. */
+export const revisionOf = (state: RunState): string => `${state.length}/${state.last?.id ?? ''}`
+
+/**
+ * The state of a sheet from its whole log.
+ *
+ * @param log every event of the sheet, in the order of `index`, from 0.
+ * @throws CoreError `out-of-order` when the log has a gap or belongs to another sheet; otherwise as `advance`.
+ */
+export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
+  const kept = standing(log)
+  const grow = growing()
+  let state = kept.reduce(
+    (before, event) => stamped(transition(before, event, grow), event),
+    emptyRun(sheetId),
+  )
+  for (const [index, event] of log.entries())
+    if (event.index !== index || event.sheetId !== sheetId)
+      throw refuse(
+        'out-of-order',
+        `Event ${index} of the log is missing or belongs elsewhere.`,
+        'Export again from the workroom it came from.',
+      )
+  const last = log.at(-1)
+  if (last) state = { ...state, length: log.length, lastAt: last.at }
+  return state
+}
+
+/**
+ * The events of a log that have not been taken back.
+ *
+ * @throws CoreError `nothing-to-undo` when an undo names anything but the last event still standing.
+ */
+export function standing(log: readonly SheetEvent[]): SheetEvent[] {
+  const kept: SheetEvent[] = []
+  for (const event of log) {
+    if (event.type !== 'undone') kept.push(event)
+    else if (kept.pop()?.id !== event.eventId)
+      throw refuse(
+        'nothing-to-undo',
+        'Only the last thing that happened can be taken back.',
+        'Take back what came after it first.',
+      )
+  }
+  return kept
+}
+
+/**
+ * The next state after one event. Pure: the state given is not changed.
+ *
+ * @param event any but `undone`, which needs the whole log (see `replay`).
+ * @throws CoreError when the event cannot happen in this state, saying what would have to come first.
+ */
+export function advance(state: RunState, event: SheetEvent): RunState {
+  return stamped(transition(state, event, copied), event)
+}
+
+// An object of its own already: to copy it once more would take a third of the time of replaying a log.
+const stamped = (fresh: RunState, event: SheetEvent): RunState =>
+  Object.assign(fresh, {
+    length: event.index + 1,
+    last: { id: event.id, type: event.type, at: event.at },
+    lastAt: event.at,
+  })
+
+/** Adds to a list. */
+type Grow = <Item>(list: readonly Item[], item: Item) => Item[]
+
+const copied: Grow = (list, item) => [...list, item]
+
+/**
+ * Adds to lists in place that it made itself, so that a replay of many notes copies none of them again and again. For a
+ * replay only, whose states on the way are seen nowhere else.
+ */
+function growing(): Grow {
+  const own = new WeakSet<object>()
+  return (list, item) => {
+    if (own.has(list)) {
+      ;(list as unknown[]).push(item)
+      return list as (typeof item)[]
+    }
+    const fresh = [...list, item]
+    own.add(fresh)
+    return fresh
+  }
+}
+
+/** @returns a fresh state, whatever happened. */
+function transition(state: RunState, event: SheetEvent, grow: Grow): RunState {
+  if (event.at < state.lastAt)
+    throw refuse(
+      'back-in-time',
+      'This would be stamped before what already happened.',
+      'Check the clock of this machine.',
+    )
+  if (event.type === 'begun') return begin(state, event)
+  if (event.type === 'noted')
+    return { ...state, notes: grow(state.notes, { at: event.at, text: event.text }) }
+  if (event.type === 'photographed') return { ...state, photoIds: grow(state.photoIds, event.photoId) }
+  if (event.type === 'undone')
+    throw refuse('nothing-to-undo', 'An undo needs the whole log.', 'Replay the log instead.')
+  if (state.begunAt === null)
+    throw refuse('not-begun', 'Work on this sheet has not begun.', 'Begin it at the Coat station.')
+  if (state.setAside)
+    throw refuse('set-aside', 'This sheet was set aside.', 'Undo that first if work goes on.')
+  if (event.type === 'setAside') return { ...state, setAside: { at: event.at, reason: event.reason } }
+  if (event.type === 'judged') return judge(state, event, grow)
+  if (event.type === 'measured') return measure(state, event, grow)
+  if (event.type === 'coatJudged') return judgeCoat(state, event)
+  if (event.type === 'stripRead') return readStrip(state, event)
+  if (event.type === 'roomRead') {
+    const { at, celsius, relativeHumidity } = event
+    return { ...state, room: { at, celsius, relativeHumidity } }
+  }
+  return work(state, event, grow)
+}
+
+function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): RunState {
+  if (state.begunAt !== null)
+    throw refuse('already-begun', 'Work on this sheet has begun already.', 'Go on with the step in hand.')
+  return {
+    ...state,
+    begunAt: event.at,
+    looks: event.looks,
+    steps: event.steps.map((planned) => ({
+      planned,
+      status: 'waiting',
+      holds: [],
+      drops: Object.fromEntries((planned.drops ?? []).map(({ component }) => [component, 0])),
+      waters: [],
+      plannedSeconds: planned.plannedSeconds,
+      changes: [],
+      drawn: [],
+    })),
+  }
+}
+
+function judge(state: RunState, event: Judged, grow: Grow): RunState {
+  const hang = hungStep(state, 'judge')
+  if (event.moment !== 'later' && state.judgements.some((earlier) => earlier.moment === event.moment))
+    throw refuse('judged-already', 'This look has been written down already.', 'Undo it, or add a note.')
+  const judged = { ...state, judgements: grow(state.judgements, event) }
+  const atHang = state.steps[state.current] === hang
+  return event.moment !== 'wet' && atHang ? finish(judged, event.at) : judged
+}
+
+/** The step of hanging, which has to have begun before a print is looked at. */
+function hungStep(state: RunState, what: 'judge' | 'measure'): StepState {
+  const hang = state.steps.find((step) => step.planned.kind === 'hang')
+  if (!hang?.startedAt)
+    throw refuse('not-hung', 'The print is not on the line yet.', `Finish its last bath, then ${what} it.`)
+  return hang
+}
+
+function measure(state: RunState, event: Measured, grow: Grow): RunState {
+  hungStep(state, 'measure')
+  return { ...state, measurements: grow(state.measurements, event) }
+}
+
+function judgeCoat(state: RunState, event: Extract<SheetEvent, { type: 'coatJudged' }>): RunState {
+  if (!state.steps.some((step) => step.planned.coat === event.coat && step.startedAt !== undefined))
+    throw refuse(
+      'not-coated',
+      'This coat has not been laid yet.',
+      'Coat the sheet, then say whether it was enough.',
+    )
+  const { coat, said, byMillilitres } = event
+  const others = state.coatsJudged.filter((one) => one.coat !== coat)
+  return {
+    ...state,
+    coatsJudged: [...others, { coat, said, ...(byMillilitres !== undefined && { byMillilitres }) }],
+  }
+}
+
+function readStrip(state: RunState, event: Extract<SheetEvent, { type: 'stripRead' }>): RunState {
+  if (!state.steps.some((step) => step.planned.kind === 'expose' && step.finishedAt !== undefined))
+    throw refuse(
+      'not-exposed',
+      'This strip has not been exposed yet.',
+      'Expose and process it, then read it.',
+    )
+  const { at, densities, by, mark } = event
+  return { ...state, stripRead: { at, densities, by, ...(mark !== undefined && { mark }) } }
+}
+
+type Work = Extract<
+  SheetEvent,
+  {
+    type:
+      'dropped' | 'stepStarted' | 'stepFinished' | 'looked' | 'returned' | 'waterChanged' | 'exposureChanged'
+  }
+>
+
+function work(state: RunState, event: Work, grow: Grow): RunState {
+  const step = state.steps[state.current]
+  if (!step) throw refuse('all-done', 'Every step of this sheet is done.', 'Judge it at Prints.')
+  if (event.type === 'dropped') return put(state, drop(step, event.component, event.change))
+  if (event.step !== step.planned.id)
+    throw refuse(
+      'other-step',
+      `The step in hand is “${step.planned.id}”.`,
+      'It may have moved on in another window; look again.',
+    )
+
+  switch (event.type) {
+    case 'stepStarted':
+      if (step.status !== 'waiting' || step.planned.kind === 'count')
+        throw refuse('running', 'This has started already.', 'Nothing needs doing.')
+      return put(state, start(step, event.at, event.light?.milliwattsPerCm2))
+    case 'stepFinished':
+      return finish(state, event.at, event)
+    case 'looked':
+      if (step.planned.kind !== 'expose' || step.status !== 'running')
+        throw refuse('not-exposing', 'The frame is not under the light.', 'Put it back first.')
+      return put(state, { ...step, status: 'held', holds: grow(step.holds, { from: event.at }) })
+    case 'returned':
+      if (step.status !== 'held')
+        throw refuse('not-held', 'The frame is under the light already.', 'Nothing needs doing.')
+      return put(state, { ...step, status: 'running', holds: closeHolds(step.holds, event.at) })
+    case 'waterChanged':
+      if (step.planned.kind !== 'bath' || step.status !== 'running')
+        throw refuse('not-in-bath', 'The print is not in a bath.', 'Slide it in first.')
+      return put(state, { ...step, waters: grow(step.waters, event.at) })
+    case 'exposureChanged':
+      if (step.planned.kind !== 'expose')
+        throw refuse('not-exposing', 'Only an exposure can be given more.', 'Go on with the step in hand.')
+      return put(state, {
+        ...step,
+        plannedSeconds: event.plannedSeconds,
+        changes: grow(step.changes, { at: event.at, said: event.said, plannedSeconds: event.plannedSeconds }),
+      })
+  }
+}
+
+function drop(step: StepState, component: string, change: number): StepState {
+  const counted = step.drops[component]
+  if (step.planned.kind !== 'count' || counted === undefined)
+    throw refuse('not-counting', 'No drops of that are being counted.', 'Go on with the step in hand.')
+  if (counted + change < 0)
+    throw refuse('below-nothing', 'There is no drop to take back.', 'Count the first one.')
+  return { ...step, drops: { ...step.drops, [component]: counted + change } }
+}
+
+const start = (step: StepState, at: number, milliwattsPerCm2?: number): StepState => ({
+  ...step,
+  status: 'running',
+  startedAt: at,
+  ...(milliwattsPerCm2 !== undefined && { milliwattsPerCm2 }),
+})
+
+type StepFinished = Extract<SheetEvent, { type: 'stepFinished' }>
+
+/** Ends the step in hand and starts the next where the work flows on without a press. */
+function finish(
+  state: RunState,
+  at: number,
+  { drawn = [], dose, bathId }: Pick<Partial<StepFinished>, 'drawn' | 'dose' | 'bathId'> = {},
+): RunState {
+  const step = state.steps[state.current] as StepState
+  if (step.planned.kind === 'count') {
+    if (Object.values(step.drops).some((count) => count === 0))
+      throw refuse(
+        'not-counted',
+        'A component has no drop in the glass yet.',
+        'Count its drops, or type how many went in.',
+      )
+  } else if (step.status === 'waiting')
+    throw refuse('not-started', 'This has not started.', 'Start it first.')
+  const done: StepState = {
+    ...step,
+    status: 'done',
+    finishedAt: at,
+    holds: closeHolds(step.holds, at),
+    drawn,
+    ...(dose && { dose }),
+    ...(bathId !== undefined && { bathId }),
+  }
+  const moved = { ...put(state, done), current: state.current + 1 }
+  const next = moved.steps[moved.current]
+  return next?.planned.begins === 'atOnce' ? put(moved, start(next, at)) : moved
+}
+
+const put = (state: RunState, step: StepState): RunState => ({
+  ...state,
+  steps: state.steps.with(state.current, step),
+})
+
+const closeHolds = (holds: readonly Hold[], at: number): Hold[] =>
+  holds.map((hold) => (hold.to === undefined ? { ...hold, to: at } : hold))
+
+const refuse = (code: string, problem: string, remedy: string) =>
+  new CoreError({ code, field: 'sheet', problem, remedy })
+
+/** The step in hand, or `null` before work begins and after the last. */
+export const stepInHand = (state: RunState): StepState | null => state.steps[state.current] ?? null
+
+/** Id of the step of the process that a planned step is one of: its own, or the first coat's for a later coat. */
+export const wordsIdOf = (planned: PlannedStep): string => planned.of ?? planned.id
+
+/** The clock of a step, or `null` while it has not started. */
+export const clockOf = (step: StepState): Clock | null =>
+  step.startedAt === undefined
+    ? null
+    : { startedAt: step.startedAt, holds: step.holds, finishedAt: step.finishedAt }

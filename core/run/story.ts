@@ -1,0 +1,186 @@
+import { digits, formatSpan } from '../quantity/format'
+import type { ProcessDefinition } from '../schema/definition'
+import type { CountedDose, SheetEvent } from '../schema/event'
+import { elapsedSeconds } from './clock'
+import { clockOf, replay, standing, wordsIdOf, type StepState } from './run'
+
+/** One line of a sheet's record, as a printer would have written it on the back. */
+export interface StoryLine {
+  at: number
+  /** Which kind of moment: decides how the line is drawn. */
+  tone: 'work' | 'note' | 'judgement' | 'ended'
+  what: string
+  detail: string
+}
+
+const MOMENT = { wet: 'Wet look', dry: 'Dry look', settled: 'Settled look', later: 'Later look' } as const
+const VERDICT = { keep: 'kept', again: 'print it again', undecided: 'not decided' } as const
+const SHADOWS = { thin: 'shadows thin', right: 'shadows right', blocked: 'shadows blocked' } as const
+const HIGHLIGHTS = {
+  blank: 'highlights blank',
+  right: 'highlights right',
+  veiled: 'highlights veiled',
+} as const
+const WHITES = {
+  clean: 'whites clean',
+  yellow: 'whites yellow',
+  blue: 'whites blue',
+  pink: 'whites pink',
+  brown: 'whites brown',
+  grey: 'whites grey',
+} as const
+
+/**
+ * The log told in lines, oldest first: drops summed up, each step with how long it really took, what was taken back
+ * left out.
+ *
+ * @param definition supplies the names of steps and components; a step it no longer knows keeps its id.
+ */
+export function storyOf(
+  sheetId: string,
+  log: readonly SheetEvent[],
+  definition: ProcessDefinition,
+): StoryLine[] {
+  const state = replay(sheetId, log)
+  const titles = new Map(definition.steps.map((step) => [step.id, step.title]))
+  const components = new Map(definition.components.map((component) => [component.id, component.name]))
+  const lines: StoryLine[] = []
+  for (const step of state.steps) {
+    const named = titles.get(wordsIdOf(step.planned)) ?? step.planned.id
+    const title = (step.planned.coat ?? 1) > 1 ? `${named}, coat ${step.planned.coat}` : named
+    const at = step.planned.kind === 'count' ? state.begunAt : step.startedAt
+    if (at == null) continue
+    lines.push({ at, tone: 'work', what: title, detail: detailOf(step, components) })
+  }
+  for (const event of standing(log)) {
+    const line = lineOf(event)
+    if (line) lines.push(line)
+  }
+  return lines.sort((a, b) => a.at - b.at)
+}
+
+function detailOf(step: StepState, components: ReadonlyMap<string, string>): string {
+  const { planned } = step
+  const parts: string[] = []
+  if (planned.kind === 'count')
+    for (const { component, count } of planned.drops ?? []) {
+      const counted = step.drops[component] ?? 0
+      const name = components.get(component) ?? component
+      parts.push(
+        counted === count ? `${name} ${counted} drops` : `${name} ${counted} drops, ${count} planned`,
+      )
+    }
+  const clock = clockOf(step)
+  if (clock && step.finishedAt !== undefined && planned.kind !== 'hang') {
+    const took = elapsedSeconds(clock, step.finishedAt)
+    parts.push(formatSpan(took))
+    if (planned.kind === 'expose' && step.plannedSeconds !== undefined)
+      parts.push(against(took, step.plannedSeconds))
+    else if (planned.leastSeconds !== undefined && took < planned.leastSeconds)
+      parts.push(`${formatSpan(planned.leastSeconds - took)} short of the least`)
+    else if (planned.kind === 'act' && planned.mostSeconds !== undefined && took > planned.mostSeconds)
+      parts.push(`${formatSpan(took - planned.mostSeconds)} over`)
+  }
+  if (step.dose) parts.push(doseSaid(step.dose))
+  if (clock && step.finishedAt === undefined) parts.push('still going')
+  for (const change of step.changes)
+    parts.push(`plan changed by ${change.said} to ${formatSpan(change.plannedSeconds)}`)
+  if (planned.kind === 'expose' && step.holds.length) parts.push(plural(step.holds.length, 'look'))
+  if (step.waters.length) parts.push(plural(step.waters.length, 'change') + ' of water')
+  return parts.join(', ')
+}
+
+/** Within a hundredth, or the three seconds it takes to reach the frame, an exposure was as planned. */
+function against(took: number, planned: number): string {
+  const difference = took - planned
+  if (Math.abs(difference) <= Math.max(3, planned / 100)) return 'as planned'
+  return `${formatSpan(Math.abs(difference))} ${difference > 0 ? 'over' : 'short of'} the plan`
+}
+
+/** What an exposure came to, where more than a clock counted it. */
+function doseSaid({ by, millijoulesPerCm2, seconds, silentSeconds }: CountedDose): string {
+  const amount =
+    millijoulesPerCm2 === undefined
+      ? `a dose of ${formatSpan(seconds)}`
+      : `${digits(millijoulesPerCm2)}\u00a0mJ/cm²`
+  const counted = by === 'meter' ? 'by the meter' : 'by the model of the light'
+  const silent = silentSeconds ? `, ${formatSpan(silentSeconds)} of it while the meter was silent` : ''
+  return by === 'steady' ? amount : `${amount} ${counted}${silent}`
+}
+
+function lineOf(event: SheetEvent): StoryLine | null {
+  switch (event.type) {
+    case 'noted':
+      return { at: event.at, tone: 'note', what: 'Note', detail: event.text }
+    case 'roomRead':
+      return { at: event.at, tone: 'note', what: 'The room', detail: roomSaid(event) }
+    case 'stripRead':
+      return { at: event.at, tone: 'judgement', what: 'Strip read', detail: stripSaid(event) }
+    case 'photographed':
+      return { at: event.at, tone: 'note', what: 'Photographed', detail: '' }
+    case 'coatJudged':
+      return { at: event.at, tone: 'note', what: `Coat ${event.coat}`, detail: coatSaid(event) }
+    case 'setAside':
+      return { at: event.at, tone: 'ended', what: 'Set aside', detail: event.reason }
+    case 'measured':
+      return {
+        at: event.at,
+        tone: 'judgement',
+        what: `Measured ${event.moment}`,
+        detail: measuredSaid(event),
+      }
+    case 'judged': {
+      const seen = [
+        VERDICT[event.verdict],
+        event.shadows && SHADOWS[event.shadows],
+        event.highlights && HIGHLIGHTS[event.highlights],
+        event.whites && WHITES[event.whites],
+        event.note,
+      ]
+      return {
+        at: event.at,
+        tone: 'judgement',
+        what: MOMENT[event.moment],
+        detail: seen.filter(Boolean).join(', '),
+      }
+    }
+    default:
+      return null
+  }
+}
+
+const READ_BY = {
+  typed: 'typed',
+  instrument: 'by the densitometer',
+  scan: 'from a scan',
+  photo: 'from a photograph',
+} as const
+
+function measuredSaid({ readings, by }: Extract<SheetEvent, { type: 'measured' }>): string {
+  const said = readings.slice(0, 4).map(({ of, name, density, lab }) => {
+    const values = [
+      density === undefined ? '' : density.toFixed(2),
+      lab ? `L* ${digits(lab[0])}, a* ${digits(lab[1])}, b* ${digits(lab[2])}` : '',
+    ]
+    return `${of === 'patch' ? name || 'patch' : of} ${values.filter(Boolean).join(', ')}`
+  })
+  if (readings.length > said.length) said.push(plural(readings.length - said.length, 'further patch', 'es'))
+  return `${said.join('; ')}; ${READ_BY[by]}`
+}
+
+const roomSaid = ({ celsius, relativeHumidity }: Extract<SheetEvent, { type: 'roomRead' }>): string =>
+  `${digits(celsius)}\u00a0°C, ${digits(relativeHumidity, 2)}\u00a0% of humidity`
+
+function stripSaid({ by, densities, mark }: Extract<SheetEvent, { type: 'stripRead' }>): string {
+  if (by === 'eye') return `by eye, mark ${mark ?? ''}`
+  const read = densities.filter((one) => one.length).length
+  return `${plural(read, 'mark')} ${by === 'instrument' ? 'by the densitometer' : 'typed'}`
+}
+
+const COAT = { short: 'too little', right: 'just enough', over: 'some left over' } as const
+
+const coatSaid = ({ said, byMillilitres }: Extract<SheetEvent, { type: 'coatJudged' }>): string =>
+  byMillilitres ? `${COAT[said]}, by ${digits(byMillilitres)}\u00a0ml` : COAT[said]
+
+const plural = (count: number, noun: string, ending = 's'): string =>
+  `${count} ${noun}${count === 1 ? '' : ending}`

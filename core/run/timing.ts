@@ -1,0 +1,102 @@
+import type { ProcessDefinition, StepDefinition } from '../schema/definition'
+import { elapsedSeconds } from './clock'
+import { clockOf, wordsIdOf, type RunState, type StepState } from './run'
+
+/** A step that was done early or late, as it happened, and what that means. */
+export interface Slip {
+  stepId: string
+  wordsId: string
+  kind: 'early' | 'late' | 'coatEarly' | 'coatLate'
+  seconds: number
+  means: string
+  blames: 'paper' | 'bath' | 'hand' | null
+}
+
+/** A press comes when the hands are free: under this nobody calls it early. */
+const SLACK_SECONDS = 5
+const SLACK_SHARE = 0.03
+
+const COAT_EARLY = 'It was used before it had rested: expect a softer, weaker print.'
+const COAT_LATE = 'It lay past its life: expect fog, and whites that do not clear.'
+const EARLY = 'It left before its least time: what this bath takes out is still in the paper.'
+const EARLY_DRYING = 'It was taken up before its least time: damp, it sticks to the film and prints soft.'
+const LATE = 'It stayed past its time: look whether the picture has lightened.'
+
+/**
+ * Everything in a sheet's log that came too early or too late, in order; a step that runs past its ceiling among it.
+ *
+ * @param now milliseconds.
+ */
+export function slipsOf(state: RunState, definition: ProcessDefinition, now: number): Slip[] {
+  return state.steps.flatMap((step, index) => {
+    const words = definition.steps.find((one) => one.id === wordsIdOf(step.planned))
+    return [...lifeSlips(state.steps[index - 1], step), ...clockSlips(step, words, now)]
+  })
+}
+
+function lifeSlips(before: StepState | undefined, step: StepState): Slip[] {
+  if (before?.finishedAt === undefined || step.startedAt === undefined) return []
+  const { keepsLeastSeconds, keepsSeconds } = before.planned
+  const waited = (step.startedAt - before.finishedAt) / 1000
+  const slip = (kind: Slip['kind'], seconds: number, means: string): Slip => ({
+    stepId: before.planned.id,
+    wordsId: wordsIdOf(before.planned),
+    kind,
+    seconds,
+    means,
+    blames: 'hand',
+  })
+  if (keepsLeastSeconds !== undefined && waited < keepsLeastSeconds - SLACK_SECONDS)
+    return [slip('coatEarly', keepsLeastSeconds - waited, COAT_EARLY)]
+  if (keepsSeconds !== undefined && waited > keepsSeconds)
+    return [slip('coatLate', waited - keepsSeconds, COAT_LATE)]
+  return []
+}
+
+function clockSlips(step: StepState, words: StepDefinition | undefined, now: number): Slip[] {
+  const clock = clockOf(step)
+  const { kind, leastSeconds, mostSeconds } = step.planned
+  if (!clock || (kind !== 'bath' && kind !== 'wait')) return []
+  const elapsed = elapsedSeconds(clock, now)
+  const slip = (name: 'early' | 'late', seconds: number, means: string, blames: Slip['blames']): Slip => ({
+    stepId: step.planned.id,
+    wordsId: wordsIdOf(step.planned),
+    kind: name,
+    seconds,
+    means,
+    blames,
+  })
+  const slack = Math.max(SLACK_SECONDS, SLACK_SHARE * (leastSeconds ?? 0))
+  if (step.status === 'done' && leastSeconds !== undefined && elapsed < leastSeconds - slack)
+    return [
+      slip('early', leastSeconds - elapsed, words?.early ?? (kind === 'wait' ? EARLY_DRYING : EARLY), 'hand'),
+    ]
+  // Longer in water than it must be does no harm, unless the process has words for it.
+  const isSolution = words?.tray !== undefined || words?.trays !== undefined
+  const ceiling = words?.late?.afterSeconds ?? (words?.late || isSolution ? mostSeconds : undefined)
+  // A ceiling that the process names for itself is meant; the end of a usual range is not, and a busy hand is no news.
+  const isMeant = words?.late?.afterSeconds !== undefined
+  const grace = isMeant ? SLACK_SECONDS : Math.max(15, 0.25 * (ceiling ?? 0))
+  if (kind === 'bath' && ceiling !== undefined && elapsed > ceiling + grace)
+    return [slip('late', elapsed - ceiling, words?.late?.means ?? LATE, words?.late?.blames ?? 'hand')]
+  return []
+}
+
+/** Prints on one paper whose whites took too long to clear: the paper may not suit the process. */
+export const paperDoubts = (
+  works: readonly { state: RunState; definition: ProcessDefinition }[],
+  now: number,
+): Slip[] =>
+  works.flatMap(({ state, definition }) =>
+    slipsOf(state, definition, now).filter((slip) => slip.blames === 'paper'),
+  )
+
+/**
+ * When a tray wants its next rocking, or its sheets a turn, in milliseconds; `null` where nothing runs or nothing is said.
+ */
+export function nextRocking(step: StepState, now: number): number | null {
+  const every = step.planned.rockSeconds
+  if (!every || step.startedAt === undefined || step.status !== 'running') return null
+  const rounds = Math.floor((now - step.startedAt) / (every * 1000)) + 1
+  return step.startedAt + rounds * every * 1000
+}
