@@ -3,12 +3,7 @@ import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import tseslint from 'typescript-eslint'
-
-/** Imports point one way: app, server, demo -> library -> core. */
-const wall = (files, regex, message) => ({
-  files,
-  rules: { 'no-restricted-imports': ['error', { patterns: [{ regex, message }] }] },
-})
+import { walls } from './eslint.walls.mjs'
 
 export default tseslint.config(
   { ignores: ['dist', '.cache', 'node_modules', 'test-results', 'playwright-report'] },
@@ -37,24 +32,7 @@ export default tseslint.config(
       'vue/require-default-prop': 'off',
     },
   },
-  wall(
-    ['core/**'],
-    '^(?!\\.{1,2}/(?!.*\\.\\./(app|library|server|demo|e2e)/)|@core/|zod$|fflate$|papaparse$|uuid$|@noble/hashes/)',
-    'core imports core and pure libraries only',
-  ),
-  wall(
-    ['core/**/*.test.ts'],
-    '@library/|@demo/|/(app|library|server|demo|e2e)/|^vue|^dexie|^pinia',
-    'core is tested on its own',
-  ),
-  wall(
-    ['library/**'],
-    '^(?!\\./|\\.\\./(?!(app|server|demo|core)/)|@core/)',
-    'library imports core and itself only',
-  ),
-  wall(['library/**/*.test.ts'], '@demo/|/(app|server|demo)/', 'library is tested with core alone'),
-  wall(['app/**'], '@demo/|/(server|demo|e2e)/', 'app imports library and core only'),
-  wall(['demo/**'], '/(server|app|e2e)/|^vue|^dexie', 'demo imports library and core only'),
+  ...walls,
   {
     files: ['core/**', 'library/**'],
     ignores: ['**/*.test.ts'],
@@ -98,7 +76,7 @@ export default tseslint.config(
       'core/{light,run,sun,tone,simulate,negative,chart,scan,calibration,schedule,quantity}/**',
       'core/formats/{png16,icc}.ts',
       'app/workers/{filmFile,decodePicture,writing}.ts',
-      'app/negative/proofing.ts',
+      'app/stations/negative/proofing.ts',
     ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },

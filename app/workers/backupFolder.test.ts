@@ -2,9 +2,9 @@ import 'fake-indexeddb/auto'
 import { jpeg, T0, uuid, workroom } from '@core/fixtures/workroom'
 import { writeArchive } from '@core/archive/archive'
 import { readArchive } from '@core/archive/archiveReading'
-import { contentsOf, writeImport } from '../data/holdings'
-import { picturesIn } from '../data/pictures'
-import { WorkroomDb } from '../data/workroomDb'
+import { contentsOf, writeImport } from '../storage/holdings'
+import { picturesIn } from '../storage/pictures'
+import { WorkroomDb } from '../storage/workroomDb'
 import {
   backupName,
   backupsIn,

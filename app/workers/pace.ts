@@ -1,4 +1,4 @@
-import type { Progress, Pulse } from '../data/holdings'
+import type { Progress, Pulse } from '../storage/holdings'
 
 /** How long work reports how far it is, and lets itself be stopped. */
 export interface Pace {

@@ -1,4 +1,4 @@
-import type { ProcessDefinition } from '../schema/definition'
+import { ProcessDefinition } from '../schema/definition'
 import { copyProcess, looseEnd, readProcessFile, writeProcessFile } from './processFile'
 
 const known = new Set(['silver-nitrate', 'sodium-chloride'])
@@ -89,6 +89,12 @@ describe('a process file', () => {
 })
 
 describe('copyProcess', () => {
+  it('gives an id that can be saved, also to a process named like a word of the language', () => {
+    const copy = copyProcess(process, 'constructor', new Set())
+    expect(copy.id).toBe('constructor-2')
+    expect(ProcessDefinition.safeParse(copy).success).toBe(true)
+  })
+
   it('gives a copy an id of its own, and says whose copy it is', () => {
     const copy = copyProcess(process, 'Toy, für Öl', new Set(['toy-fu-r-o-l']))
     expect(copy).toMatchObject({ id: 'toy-fu-r-o-l-2', version: 1, name: 'Toy, für Öl', copyOf: 'toy' })

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { CoreError } from '../errors'
+import { Key } from '../schema/common'
 import { ProcessDefinition } from '../schema/definition'
 
 export const PROCESS_FORMAT = 'ember-sheet-process'
@@ -156,7 +157,8 @@ export function copyProcess(
       .replace(/^[^a-z]+|-+$/g, '')
       .slice(0, 32) || 'process'
   let id = stem
-  for (let n = 2; taken.has(id); n++) id = `${stem}-${n}`
+  // A name that every object answers to, such as “constructor”, is no key.
+  for (let n = 2; taken.has(id) || !Key.safeParse(id).success; n++) id = `${stem}-${n}`
   return { ...definition, id, version: 1, name, copyOf: definition.id }
 }
 

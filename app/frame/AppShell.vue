@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { formatSpan } from '@core/quantity/format'
+import { watchSystemClock } from '../storage/time'
+import { useNow } from '../state/useNow'
+import { useWorkroom } from '../state/workroom.store'
+import { stations } from '../state/stations'
+import { clocksOf } from '@core/run/deadlines'
+import { useKeyRows, useKeys } from '../state/keys.store'
+import MarginColumn from './MarginColumn.vue'
+import NoticeLine from './NoticeLine.vue'
+import { useNotice } from '../state/notice.store'
+import { usePreferences } from '../state/preferences.store'
+import StandingNotices from './StandingNotices.vue'
+import TheLedge from './TheLedge.vue'
+import ThumbIndex from './ThumbIndex.vue'
+import { useAlarms } from './useAlarms'
+import { useWakeLock } from './useWakeLock'
+import { openVoice } from '../state/voice'
+
+// Keys are asked for rarely, and their dialog is half the weight of the first screen.
+const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'))
+
+const router = useRouter()
+const keys = useKeys()
+const workroom = useWorkroom()
+const now = useNow()
+const preferences = usePreferences()
+const notice = useNotice()
+const areKeysShown = ref(false)
+const ledge = ref<InstanceType<typeof TheLedge> | null>(null)
+
+const isClockRunning = computed(() =>
+  workroom.states.some((state) => clocksOf(state, now.now).some((clock) => clock.kind !== 'keeps')),
+)
+useWakeLock(() => isClockRunning.value)
+// The system clock may be moved while a clock runs: that bends nothing, and is said.
+watch(
+  () => now.now,
+  () => {
+    const move = workroom.isReady ? watchSystemClock(isClockRunning.value) : null
+    if (!move) return
+    const { milliseconds, isCounted, change } = move
+    const how = `The system clock moved ${milliseconds < 0 ? 'back' : 'forward'} by ${formatSpan(Math.abs(milliseconds) / 1000)}`
+    if (isCounted)
+      notice.say(`${how}, or the computer slept. Running clocks count that time.`, change, 'The clock was set: don’t count it') // prettier-ignore
+    else if (milliseconds > 0)
+      notice.say(`${how}. Running clocks go on as before.`, change, 'The computer slept: count it') // prettier-ignore
+    else notice.say(`${how}. Running clocks go on as before.`)
+  },
+)
+useAlarms()
+
+useKeyRows('Everywhere', () => [
+  ...stations.map((station, index) => ({
+    key: String(index + 1),
+    name: station.title,
+    run: () => void router.push({ name: station.name }),
+  })),
+  { key: 'n', name: 'Begin a sheet', run: () => void router.push({ name: 'begin' }) },
+  { key: 'g', name: 'Go to the nearest clock', run: () => ledge.value?.goToNearest() },
+  { key: 'd', name: 'Daylight or dim room', run: preferences.switchPalette },
+  { key: 'o', name: 'Workroom: backup, import, settings', run: () => void router.push({ name: 'workroom' }) },
+  { key: '?', name: 'This list of keys', run: () => (areKeysShown.value = true) },
+])
+
+/** A button that was clicked gives the keyboard back, so that a foot pedal's space does the next thing, not the last. */
+function releaseFocus(event: MouseEvent): void {
+  const pressed = event.target instanceof Element ? event.target.closest('button, a') : null
+  if (event.detail > 0 && pressed instanceof HTMLElement && !pressed.closest('[role=dialog], form'))
+    pressed.blur()
+}
+
+document.addEventListener('keydown', keys.answer)
+document.addEventListener('keydown', openVoice)
+document.addEventListener('pointerdown', openVoice)
+</script>
+
+<template>
+  <div class="AppShell" @click="releaseFocus">
+    <main id="page" class="AppShell-page" tabindex="-1">
+      <StandingNotices :is-clock-running="isClockRunning" />
+      <RouterView v-if="workroom.isReady" />
+    </main>
+    <MarginColumn class="AppShell-margin" />
+    <ThumbIndex class="AppShell-index" @show-keys="areKeysShown = true" />
+    <NoticeLine class="AppShell-notice" />
+    <TheLedge ref="ledge" class="AppShell-ledge" />
+    <KeySheet v-if="areKeysShown" @close="areKeysShown = false" />
+  </div>
+</template>
+
+<style scoped>
+.AppShell {
+  display: grid;
+  grid-template: minmax(0, 1fr) auto / minmax(0, 1fr) var(--es-margin-width) var(--es-index-width);
+  height: 100dvh;
+}
+
+.AppShell-page {
+  overflow: hidden auto;
+  padding: var(--es-space-7) var(--es-pad) var(--es-space-6);
+  outline: none;
+}
+
+.AppShell-ledge {
+  grid-column: 1 / -1;
+}
+
+.AppShell-notice {
+  position: fixed;
+  bottom: var(--es-ledge-height);
+  left: 0;
+  z-index: 10;
+  width: calc(100% - var(--es-margin-width) - var(--es-index-width));
+}
+
+@media (width <= 820px) {
+  .AppShell {
+    display: block;
+    height: auto;
+    min-height: 100dvh;
+    padding-bottom: calc(var(--es-ledge-height) + var(--es-space-8) + var(--es-space-5));
+  }
+
+  /* The window scrolls here; were the page a scrolling box too, bars would stick to its end and not stay in sight. */
+  .AppShell-page {
+    overflow: clip visible;
+  }
+
+  .AppShell-notice {
+    bottom: calc(var(--es-ledge-height) + 52px);
+    width: 100%;
+  }
+
+  .AppShell-ledge {
+    position: fixed;
+    bottom: 52px;
+    z-index: 9;
+    width: 100%;
+  }
+
+  .AppShell-index {
+    position: fixed;
+    bottom: 0;
+    z-index: 9;
+    width: 100%;
+  }
+}
+</style>

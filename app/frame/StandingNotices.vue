@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import KitButton from '../kit/KitButton.vue'
+import { watchEffect } from 'vue'
+import { useRoute } from 'vue-router'
+import { isDemo } from '../storage/whichWorkroom'
+import { useStorage } from '../state/persistence'
+import { useUnsaved } from '../state/unsaved.store'
+import { goToWorkroom } from '../storage/whichWorkroom'
+import { useBackup } from '../state/backup.store'
+import { timeOfDay } from '../words/moments'
+import { useNotice } from '../state/notice.store'
+import { useUpdate } from '../state/update.store'
+
+/** What stays said above the page until something is done about it. */
+const props = defineProps<{ isClockRunning: boolean }>()
+const [storage, update, backup, route] = [useStorage(), useUpdate(), useBackup(), useRoute()]
+const [unsaved, notice] = [useUnsaved(), useNotice()]
+watchEffect(() => (backup.isClockRunning = props.isClockRunning))
+const reload = () => location.reload()
+async function saveNow(): Promise<void> {
+  try {
+    const { saved, refused } = await unsaved.save()
+    const said = `${saved === 1 ? 'One press' : `${saved} presses`} saved, with the time of each.`
+    notice.say([said, ...refused.map((why) => `One did not fit any more: ${why}`)].join(' '))
+  } catch (error) {
+    notice.refuse(error, 'saving')
+  }
+}
+</script>
+
+<template>
+  <div class="StandingNotices">
+    <p v-if="storage.isOutdated" role="alert">
+      A newer Ember Sheet has opened this workroom in another window. Nothing can be written from here any
+      more; nothing is lost.
+      <KitButton kind="link" @click="reload">Reload this window</KitButton>
+    </p>
+    <p v-if="storage.isDeleted" role="alert">
+      This workroom’s storage was deleted from the browser while it was open. Nothing can be saved from here.
+      Reload, then restore your last backup.
+      <KitButton kind="link" @click="reload">Reload this window</KitButton>
+    </p>
+    <p v-if="storage.lostSheets" role="alert">
+      This browser has lost the workroom that was here, with
+      {{ storage.lostSheets === 1 ? 'one print' : `${storage.lostSheets} prints` }}. It may do so when the
+      disk is full. Restore your last backup at Workroom.
+      <RouterLink to="/workroom">Go to Workroom</RouterLink>
+      <KitButton kind="link" @click="storage.forgetLost">I don’t need it</KitButton>
+    </p>
+    <p v-if="unsaved.presses.length" role="alert">
+      {{
+        unsaved.presses.length === 1
+          ? 'One press is not saved yet'
+          : `${unsaved.presses.length} presses are not saved yet`
+      }}, since {{ timeOfDay(unsaved.presses[0]!.at) }}. Keep this window open and free some space on the
+      disk.
+      <KitButton kind="link" :disabled="unsaved.isSaving" @click="saveNow">Save now</KitButton>
+    </p>
+    <p v-if="storage.isHeldUp" role="alert">
+      An older Ember Sheet in another window holds this workroom. Close that window, or reload it.
+    </p>
+    <p v-if="update.isWaiting" role="status">
+      A newer Ember Sheet is here.
+      <template v-if="isClockRunning">It waits until no clock runs.</template>
+      <KitButton v-else kind="link" @click="update.takeIt">Take it now</KitButton>
+    </p>
+    <p v-if="backup.folder?.problem" role="alert">
+      The backup into “{{ backup.folder.handle.name }}” failed. {{ backup.folder.problem }}
+      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.backUp">Try again</KitButton>
+    </p>
+    <p v-if="backup.folder?.trialProblem" role="alert">
+      A restore from “{{ backup.folder.handle.name }}” was tried. {{ backup.folder.trialProblem }}
+      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.backUp">Back up again</KitButton>
+    </p>
+    <p v-if="backup.folder && !backup.isAllowed" role="status">
+      The browser asks again before it writes backups into “{{ backup.folder.handle.name }}”.
+      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.backUp">Allow and back up</KitButton>
+    </p>
+    <p v-if="backup.asksForFolder" role="status">
+      Your workroom is only in this browser. Choose a backup folder.
+      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.choose">Choose a folder</KitButton>
+      <KitButton kind="link" @click="backup.putOff">In three days</KitButton>
+    </p>
+    <p v-if="backup.isDue" role="status">
+      {{
+        backup.days === null
+          ? 'Your workroom is only in this browser.'
+          : `The last backup is ${backup.days} days old.`
+      }}
+      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.download">
+        {{ backup.isBusy ? `Backing up, ${Math.round(100 * (backup.share ?? 0))} %` : 'Download a backup' }}
+      </KitButton>
+      <KitButton kind="link" @click="backup.putOff">In three days</KitButton>
+    </p>
+    <p v-if="isDemo && route.name === 'today'" class="is-quiet">
+      The demo workroom.
+      <KitButton kind="link" @click="goToWorkroom('own')">To your own</KitButton>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.StandingNotices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--es-space-6);
+}
+
+.StandingNotices:not(:empty) {
+  margin-bottom: var(--es-space-5);
+}
+
+p {
+  overflow-wrap: anywhere;
+  padding: var(--es-space-3) var(--es-space-4);
+  border-left: 3px solid var(--es-ember);
+  background: var(--es-card);
+  font-size: var(--es-size-body);
+}
+
+p.is-quiet {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--es-quiet);
+  font-size: var(--es-size-small);
+}
+</style>

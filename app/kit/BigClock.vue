@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { ClockReading } from '@core/run/deadlines'
+import { formatClock, formatSpan } from '@core/quantity/format'
+
+const props = defineProps<{ reading: ClockReading }>()
+
+/** A limit of handwork and a clock without a target count up; everything else counts down to the end. */
+const countsUp = computed(() => props.reading.remainingSeconds === null || props.reading.kind === 'within')
+const shown = computed(() =>
+  countsUp.value
+    ? formatClock(props.reading.elapsedSeconds)
+    : formatClock(Math.ceil(props.reading.remainingSeconds ?? 0)),
+)
+const isOver = computed(() => (props.reading.remainingSeconds ?? 1) <= 0)
+const line = computed(() => {
+  const { kind, targetSeconds, held } = props.reading
+  if (targetSeconds === null) return 'since it began'
+  const span = formatSpan(targetSeconds)
+  if (held) return `left of ${span}, the clock stands`
+  if (kind === 'toEnd') return isOver.value ? `over the planned ${span}` : `left of ${span}`
+  if (kind === 'within') return isOver.value ? `past the ${span} a coat takes` : `of ${span} at the most`
+  return isOver.value ? `past the least ${span}: the eye decides` : `left of at least ${span}`
+})
+</script>
+
+<template>
+  <div class="BigClock" :class="{ 'is-over': isOver, 'is-held': reading.held }">
+    <div class="BigClock-figure" role="timer">{{ shown }}</div>
+    <p>{{ line }}</p>
+  </div>
+</template>
+
+<style scoped>
+.BigClock-figure {
+  font-size: calc(1.6 * var(--es-size-clock));
+  line-height: 1;
+  letter-spacing: -0.02em;
+}
+
+.BigClock.is-over .BigClock-figure {
+  color: var(--es-ember);
+}
+
+.BigClock.is-held .BigClock-figure {
+  opacity: 0.6;
+}
+
+p {
+  font-size: var(--es-size-lead);
+}
+</style>

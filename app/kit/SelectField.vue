@@ -1,0 +1,51 @@
+<script setup lang="ts" generic="Chosen extends string | string[]">
+import { ElSelectV2 } from 'element-plus'
+import 'element-plus/es/components/select-v2/style/css'
+import { computed, useId } from 'vue'
+
+/** One of many, or any number where the model is a list; found by typing. Long lists are drawn only as far as they are seen. */
+defineProps<{
+  label: string
+  options: readonly { id: string; name: string }[]
+  hint?: string
+  placeholder?: string
+  clearable?: boolean
+  /** Inside a row: its name is read but not seen. */
+  bare?: boolean
+}>()
+const chosen = defineModel<Chosen>({ required: true })
+const isMany = computed(() => Array.isArray(chosen.value))
+const id = useId()
+</script>
+
+<template>
+  <div class="SelectField">
+    <label v-if="!bare" :for="id">{{ label }}</label>
+    <ElSelectV2
+      :id="id"
+      v-model="chosen"
+      :options="[...options]"
+      :props="{ value: 'id', label: 'name' }"
+      :placeholder="placeholder"
+      :clearable="clearable"
+      :aria-label="label"
+      :item-height="40"
+      :multiple="isMany"
+      :value-on-clear="isMany ? undefined : ''"
+      filterable
+    />
+    <p v-if="!bare" class="es-quiet">{{ hint }}</p>
+  </div>
+</template>
+
+<style scoped>
+.SelectField label {
+  color: var(--es-quiet);
+  font-size: var(--es-size-small);
+}
+
+p {
+  min-height: 1.35em;
+  font-size: var(--es-size-small);
+}
+</style>

@@ -1,0 +1,100 @@
+import { v4 as uuid } from 'uuid'
+import { Bath } from '@core/schema/bath'
+import { Taking, Waste } from '@core/schema/records'
+import type { WasteClass } from '@core/schema/substance'
+import { db } from '../../storage/db'
+
+export interface Fill extends Omit<Bath, 'id' | 'madeAt' | 'replenished' | 'changedAt' | 'note'> {
+  /** Bottle of the shelf it was poured from. */
+  bottleId?: string
+}
+
+/** Fills a tray, and takes what was poured off its bottle: both or nothing. */
+export async function fillTray({ bottleId, ...bath }: Fill): Promise<string> {
+  const [id, at] = [uuid(), Date.now()]
+  await db.transaction('rw', [db.baths, db.takings], async () => {
+    await db.baths.add(Bath.parse({ ...bath, id, madeAt: at, replenished: [], note: '', changedAt: at }))
+    if (bottleId) await db.takings.add(taking(bottleId, bath.millilitres, id, at))
+  })
+  return id
+}
+
+/** A tray that was filled by mistake: it was never there, and what went into it stands in its bottle again. */
+export async function takeFillBack(id: string): Promise<void> {
+  const at = Date.now()
+  await db.transaction('rw', [db.baths, db.takings], async () => {
+    await db.baths.update(id, { ended: { at, why: 'undone' }, changedAt: at })
+    await db.takings.filter((one) => one.forId === id).modify({ takenBackAt: at })
+  })
+}
+
+export async function replenish(bath: Bath, millilitres: number, bottleId?: string): Promise<void> {
+  const at = Date.now()
+  await db.transaction('rw', [db.baths, db.takings], async () => {
+    const now = await db.baths.get(bath.id)
+    const replenished = [...(now?.replenished ?? []), { at, millilitres }]
+    await db.baths.put(Bath.parse({ ...bath, ...now, replenished, changedAt: at }))
+    if (bottleId) await db.takings.add(taking(bottleId, millilitres, `${bath.id}`, at))
+  })
+}
+
+/** Takes the last replenishing back. */
+export async function takeReplenishBack(bathId: string): Promise<void> {
+  await db.transaction('rw', [db.baths, db.takings], async () => {
+    const bath = await db.baths.get(bathId)
+    const last = bath?.replenished.at(-1)
+    if (!bath || !last) return
+    const at = Date.now()
+    await db.baths.update(bathId, { replenished: bath.replenished.slice(0, -1), changedAt: at })
+    await db.takings.filter((one) => one.forId === bathId && one.at === last.at).modify({ takenBackAt: at })
+  })
+}
+
+export const setTemperature = (id: string, celsius: number): Promise<number> =>
+  db.baths.update(id, { celsius, changedAt: Date.now() })
+
+export interface Discard {
+  bath: Bath
+  wasteClass: WasteClass
+  /** The bath that takes its place: it moves to this tray and keeps what it has been through. */
+  next: Bath | null
+}
+
+/** Pours a bath into its waste jar; where a second one stands, it moves up. */
+export async function discardBath({ bath, wasteClass, next }: Discard): Promise<string> {
+  const [wasteId, at] = [uuid(), Date.now()]
+  await db.transaction('rw', [db.baths, db.wastes], async () => {
+    await db.wastes.add(
+      Waste.parse({
+        id: wasteId,
+        wasteClass,
+        amount: bath.millilitres,
+        unit: 'ml',
+        what: bath.name,
+        contents: bath.contents,
+        at,
+      }),
+    )
+    await db.baths.update(bath.id, { ended: { at, why: 'discarded' }, changedAt: at })
+    if (next) await db.baths.update(next.id, { bath: bath.bath, name: bath.name, changedAt: at })
+  })
+  return wasteId
+}
+
+/** The bath stands in its tray again, its waste was never there, and what had moved up has moved back. */
+export async function takeDiscardBack({ bath, next }: Discard, wasteId: string): Promise<void> {
+  const at = Date.now()
+  await db.transaction('rw', [db.baths, db.wastes], async () => {
+    await db.wastes.update(wasteId, { takenBackAt: at })
+    await db.baths.where('id').equals(bath.id).modify(standAgain(at))
+    if (next) await db.baths.update(next.id, { bath: next.bath, name: next.name, changedAt: at })
+  })
+}
+
+const standAgain = (at: number) => (bath: Bath) => {
+  delete bath.ended
+  bath.changedAt = at
+}
+
+const taking = (bottleId: string, amount: number, forId: string, at: number) =>
+  Taking.parse({ id: uuid(), bottleId, amount, at, why: 'bath', forId, note: '' })

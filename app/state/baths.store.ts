@@ -1,0 +1,98 @@
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import { USUAL_UPTAKE } from '@core/chemistry/saltBalance'
+import {
+  bathStanding,
+  passesOf,
+  standingBath,
+  useOf,
+  type BathStanding,
+  type Pass,
+} from '@core/process/baths'
+import { schoolStocks, startingChoices } from '@core/process/plan'
+import { stepInHand, wordsIdOf } from '@core/run/run'
+import { silverLaid } from '@core/process/silverOnPaper'
+import { trayOf } from '@core/process/trays'
+import type { Figure } from '@core/quantity/figure'
+import type { Bath } from '@core/schema/bath'
+import type { BathDefinition, ComponentDefinition, ProcessDefinition } from '@core/schema/definition'
+import { substances } from '@library/index'
+import { db } from '../storage/db'
+import { useLiveQuery } from './useLiveQuery'
+import { useNow } from './useNow'
+import { useWorkroom, type SheetInRoom } from './workroom.store'
+
+/** The solutions that stand in trays, and how each of them is. */
+export const useBaths = defineStore('baths', () => {
+  const [workroom, now] = [useWorkroom(), useNow()]
+  const rows = useLiveQuery(() => db.baths.toArray(), null)
+  const all = computed(() => rows.value ?? [])
+  // Nothing about a bath need be asked more often than this.
+  const minute = computed(() => Math.floor(now.now / 20_000) * 20_000)
+
+  /** What the tray holds by the chosen school. */
+  const solutesOf = (
+    definition: ProcessDefinition,
+    solution: BathDefinition | ComponentDefinition,
+    choices: Readonly<Record<string, string>>,
+  ) => schoolStocks(definition, choices)[solution.id] ?? solution.stock.solutes
+
+  function standing(
+    definition: ProcessDefinition,
+    solution: BathDefinition | ComponentDefinition,
+    choices: Readonly<Record<string, string>>,
+  ): Bath | null {
+    return standingBath(all.value, solution.id, solutesOf(definition, solution, choices))
+  }
+
+  /** The solution of the step that a sheet is at; with `isIn`, only where it has gone in. */
+  function solutionOf({ definition, state, sheet }: SheetInRoom, isIn: boolean) {
+    const step = stepInHand(state)
+    const words = step && definition.steps.find((one) => one.id === wordsIdOf(step.planned))
+    if (!step || !words || (isIn && step.status === 'waiting')) return null
+    return trayOf(definition, words, sheet.choices)
+  }
+  /** The bath that a sheet lies in at this moment. */
+  function bathUnder(one: SheetInRoom): Bath | null {
+    const solution = solutionOf(one, true)
+    return solution && standing(one.definition, solution, one.sheet.choices)
+  }
+
+  /** Silver that the next sheet brings into a fixer: as the last one did, or as the newest sheet of its process will. */
+  function silverOf(bath: Bath, passes: readonly Pass[]): Figure {
+    const last = passes.at(-1)?.sheetId
+    const one =
+      (last && workroom.find(last)) ||
+      workroom.sheets.find(({ definition }) => definition.id === bath.processId)
+    const definition = one?.definition ?? workroom.definitionOf(bath.processId)
+    const planned = one?.sheet ?? {
+      choices: startingChoices(definition),
+      coats: 1,
+      coverageMillilitresPerM2: definition.coverage?.millilitresPerM2 ?? USUAL_UPTAKE.brushMillilitresPerM2,
+      parts: {},
+    }
+    return silverLaid(definition, planned, substances)
+  }
+
+  const standings = computed(() => {
+    const under = new Map(workroom.sheets.map((one) => [one.sheet.id, bathUnder(one)?.id]))
+    return new Map<string, BathStanding>(
+      all.value.map((bath) => {
+        const { use, keepsSeconds } = useOf(workroom.definitionOf(bath.processId), bath.bath)
+        const passes = passesOf(
+          bath.id,
+          workroom.everySheet,
+          (sheetId) => under.get(sheetId) === bath.id,
+          use?.silver && ((one) => silverLaid(one.definition, one.sheet, substances).value),
+        )
+        const fixer = use?.silver && {
+          isFirstOfTwo: all.value.some((other) => other.bath === use.followedBy && !other.ended),
+          silverPerM2: silverOf(bath, passes),
+        }
+        return [bath.id, bathStanding(bath, use, passes, keepsSeconds, minute.value, fixer)]
+      }),
+    )
+  })
+  const standingOf = (bath: Bath): BathStanding | null => standings.value.get(bath.id) ?? null
+  return { all, solutesOf, standing, standingOf, solutionOf, bathUnder }
+})

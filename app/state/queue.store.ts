@@ -1,0 +1,93 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { v4 as uuid } from 'uuid'
+import type { Refusal } from '@core/errors'
+import type { MadeNegative } from '@core/schema/light'
+import { addNegative } from './actions/negative.actions'
+import { useNotice } from './notice.store'
+import { saveFile } from './saveFile'
+import type { NegativeQuestion } from '../workers/negative.worker'
+import { refusalOfWork, workOn, type NegativeWork } from '../workers/negativeWork'
+
+type MakeQuestion = Extract<NegativeQuestion, { act: 'make' }>
+
+/** One film to be made, and what is written down of it when it is. */
+export interface NegativeJob {
+  id: string
+  /** What a person calls it. */
+  name: string
+  fileName: string
+  question: MakeQuestion
+  record: Omit<MadeNegative, 'id' | 'at' | 'fileName' | 'note'>
+  state: 'waiting' | 'working' | 'refused'
+  share: number
+  refusal: Refusal | null
+}
+
+/** Films that are made one after the other, wherever the printer goes meanwhile. */
+export const useNegativeQueue = defineStore('negativeQueue', () => {
+  const notice = useNotice()
+  const jobs = ref<NegativeJob[]>([])
+  const waiting = computed(() => jobs.value.filter((job) => job.state !== 'refused'))
+  let work: NegativeWork | null = null
+
+  function add(of: Pick<NegativeJob, 'name' | 'fileName' | 'question' | 'record'>[]): void {
+    jobs.value.push(
+      ...of.map((job) => ({ ...job, id: uuid(), state: 'waiting' as const, share: 0, refusal: null })),
+    )
+    void next()
+  }
+
+  async function next(): Promise<void> {
+    if (work) return
+    const job = jobs.value.find((one) => one.state === 'waiting')
+    if (!job) return
+    job.state = 'working'
+    const own = workOn(plain(job.question), (share) => (job.share = share))
+    work = own
+    try {
+      const answer = await own.answer
+      if (answer.kind === 'made') {
+        saveFile(answer.file, job.fileName)
+        await remember(job)
+        notice.say(
+          `${job.name} is made: ${answer.width} × ${answer.height} pixels, 16 bits. Print it at ${job.record.pixelsPerInch} to the inch, without scaling.`,
+        )
+      }
+      drop(job.id)
+    } catch (error) {
+      const refusal = refusalOfWork(error)
+      if (refusal) Object.assign(job, { state: 'refused', refusal })
+      else drop(job.id)
+    } finally {
+      if (work === own) work = null
+      void next()
+    }
+  }
+
+  async function remember(job: NegativeJob): Promise<void> {
+    try {
+      const made = { ...plain(job.record), id: uuid(), at: Date.now(), fileName: job.fileName, note: '' }
+      await addNegative(made)
+    } catch (error) {
+      notice.refuse(error, 'writing the negative down')
+    }
+  }
+
+  function drop(id: string): void {
+    jobs.value = jobs.value.filter((one) => one.id !== id)
+  }
+  /** Stops one film, or takes it out of the row. */
+  function stop(id: string): void {
+    const job = jobs.value.find((one) => one.id === id)
+    if (job?.state === 'working') work?.stop()
+    else drop(id)
+  }
+  return { jobs, waiting, add, stop }
+})
+
+/** A worker and a store of the browser take plain data, not what Vue watches. */
+function plain<Value extends object>(value: Value): Value {
+  const { file, ...rest } = value as Value & { file?: Blob }
+  return { ...(JSON.parse(JSON.stringify(rest)) as Value), ...(file && { file }) }
+}

@@ -1,0 +1,366 @@
+<script setup lang="ts">
+import EnterSubmits from '../../../kit/EnterSubmits.vue'
+import { parsePaperWeight } from '@core/paper/weight'
+import { computed, watch } from 'vue'
+import { holdsStock, leftIn } from '@core/chemistry/lots'
+import { partsOf, mixesFor } from '@core/process/mixPlan'
+import { leastTime, schoolStocks, stepsFor } from '@core/process/plan'
+import { digits, formatSize, formatSpan } from '@core/quantity/format'
+import { tools } from '@library/index'
+import { useWorkroom } from '../../../state/workroom.store'
+import BigTarget from '../../../kit/BigTarget.vue'
+import ChoiceRow from '../../../kit/ChoiceRow.vue'
+import FigureValue from '../../../kit/FigureValue.vue'
+import { useMarginNotes } from '../../../state/margin.store'
+import { usePreferences } from '../../../state/preferences.store'
+import SelectField from '../../../kit/SelectField.vue'
+import TextField from '../../../kit/TextField.vue'
+import CoatFigures from '../parts/CoatFigures.vue'
+import { repeatLine } from '../../../words/repeatWords'
+import { layerNotes } from '../layerNotes'
+import { planNotes } from '../../../words/planNotes'
+import SaltBalance from '../parts/SaltBalance.vue'
+import { useBalance } from '../useBalance'
+import { arePlans, useMixPlans } from '../useMixPlans'
+import { useSheetForm } from '../useSheetForm'
+
+const [workroom, preferences] = [useWorkroom(), usePreferences()]
+const {
+  changing,
+  under,
+  again,
+  tested,
+  processId,
+  definition,
+  draft,
+  faults,
+  figured,
+  coverage,
+  dropper,
+  light,
+  exposure,
+  fromBase,
+  save,
+} = useSheetForm()
+
+const plans = useMixPlans(
+  () => definition.value,
+  () => figured.value,
+)
+const balance = useBalance(
+  () => definition.value,
+  () => figured.value,
+)
+const processOptions = computed(() =>
+  workroom.allProcesses.map((one) => ({ id: one.id, name: one.copyOf ? `${one.name} (yours)` : one.name })),
+)
+/** Lights by their own names, then kinds of which there may be another. */
+const lightOptions = computed(() => [
+  ...workroom.lights.map((one) => ({ id: one.id, name: one.name })),
+  ...definition.value.lights
+    .filter((range) => !workroom.lights.some((one) => one.name === range.name))
+    .map((range) => {
+      const isOwned = workroom.lights.some((one) => one.kind === range.kind)
+      return { id: range.kind, name: isOwned ? `another ${range.name}` : range.name }
+    }),
+])
+const toolOptions = computed(() => definition.value.tools.map((id) => ({ id, name: tools[id].name })))
+/** Torn pieces that no sheet has taken yet. */
+const pieceOptions = computed(() => {
+  const used = new Set(workroom.everySheet.map((one) => one.sheet.pieceId))
+  const free = workroom.pieces.filter((one) => !one.goneAt && !used.has(one.id))
+  const papers = new Map(workroom.papers.map((paper) => [paper.id, paper.name]))
+  return free.map((one) => ({
+    id: one.id,
+    name: `${one.label}, ${papers.get(one.paperId) ?? ''} ${formatSize(one, { length: preferences.chosen.length, temperature: 'degC' })}`,
+  }))
+})
+watch(
+  () => draft.value.pieceId,
+  (id) => {
+    const piece = workroom.pieces.find((one) => one.id === id)
+    const paper = workroom.papers.find((one) => one.id === piece?.paperId)
+    if (paper) draft.value.paperName = paper.name
+  },
+)
+const paper = computed(() => workroom.papers.find((one) => one.name === draft.value.paperName.trim()))
+const weight = computed(() => {
+  try {
+    return parsePaperWeight(draft.value.paperWeight)
+  } catch {
+    return paper.value?.gramsPerM2
+  }
+})
+const wash = computed(() => {
+  const step = stepsFor(definition.value, draft.value.choices).find((one) => one.heavyPaper)
+  return step ? leastTime(step, weight.value) : null
+})
+watch(
+  () => draft.value.paperName,
+  () => {
+    if (paper.value?.gramsPerM2) draft.value.paperWeight = String(paper.value.gramsPerM2)
+  },
+)
+/** With its spread, once one's own coats tell it. */
+const coverageText = computed(() => {
+  const { value, uncertainty, unit } = coverage.value
+  return `${digits(value)}${uncertainty ? ` ± ${digits(uncertainty, 2)}` : ''}\u00a0${unit}`
+})
+const mixes = computed(() =>
+  mixesFor(definition.value, draft.value.choices).map((mix) => ({
+    mix,
+    parts: partsOf(definition.value, mix, draft.value.choices),
+  })),
+)
+const components = computed(() => [
+  ...new Set(mixes.value.flatMap(({ parts }) => parts.map((part) => part.component))),
+])
+const stocks = computed(() => schoolStocks(definition.value, draft.value.choices))
+const bottleOptions = (component: string) =>
+  workroom.bottles
+    .filter((one) => !one.ended && holdsStock(one, stocks.value[component] ?? []))
+    .filter((one) => leftIn(one, workroom.taken) !== 0)
+    .map((one) => one.label)
+
+useMarginNotes(() => [
+  ...(tested
+    ? [
+        {
+          title: `One thing changed: ${tested.name.toLowerCase()}`,
+          lines: [tested.doing],
+          tone: 'caution' as const,
+        },
+      ]
+    : []),
+  ...(again.value
+    ? [
+        {
+          title: 'Printed again',
+          lines: again.value.notices.length
+            ? again.value.notices.map(repeatLine)
+            : ['Everything it was made with is still to be had.'],
+        },
+      ]
+    : []),
+  ...(under.value ? layerNotes(workroom.find(under.value.id)?.state) : []),
+  ...planNotes(definition.value, draft.value.choices, paper.value?.buffered),
+])
+</script>
+
+<template>
+  <form class="BeginSheet" @submit.prevent="save">
+    <header>
+      <h1 class="es-unseen">Begin a sheet</h1>
+      <p class="es-kicker">
+        {{
+          changing
+            ? `Change the plan of sheet ${changing.number}`
+            : under
+              ? `Another layer over sheet ${under.number} · ${definition.name}`
+              : `Sheet ${workroom.nextNumber} · ${definition.name}`
+        }}
+      </p>
+      <TextField
+        v-model="draft.title"
+        large
+        autofocus
+        label="What is the picture?"
+        placeholder="Its title"
+        :fault="faults.title"
+      />
+      <BigTarget
+        class="BeginSheet-go"
+        :label="changing ? 'Keep the change' : 'To the bench'"
+        hint="enter"
+        @press="save"
+      />
+    </header>
+    <div class="BeginSheet-row">
+      <SelectField v-model="processId" class="BeginSheet-process" label="Process" :options="processOptions" />
+      <TextField
+        v-model="draft.size"
+        label="Size of the picture"
+        :fault="faults.size"
+        :hint="preferences.chosen.length === 'in' ? '8x10, 20 x 25 cm' : '20 x 25, 8 x 10 in, A4'"
+      />
+      <TextField
+        v-model="draft.paperName"
+        label="Paper"
+        :options="workroom.papers.map((one) => one.name)"
+        placeholder="as you call it"
+      />
+      <TextField
+        v-model="draft.paperWeight"
+        label="Its weight, g/m²"
+        :fault="faults.paperWeight"
+        hint="heavy paper washes longer"
+      />
+    </div>
+    <div class="BeginSheet-choices">
+      <ChoiceRow
+        v-for="choice in definition.choices"
+        :key="choice.id"
+        v-model="draft.choices[choice.id]"
+        :label="choice.name"
+        :options="choice.options"
+      />
+      <ChoiceRow v-model="draft.light" label="Light" :options="lightOptions" :fault="faults.light" />
+      <ChoiceRow
+        v-if="toolOptions.length > 1"
+        v-model="draft.tool"
+        label="Coated with"
+        :options="toolOptions"
+      />
+    </div>
+    <div class="BeginSheet-row">
+      <TextField
+        v-model="draft.exposure"
+        label="Exposure"
+        :fault="faults.exposure"
+        :placeholder="exposure ? formatSpan(exposure.value) : 'such as 8 min'"
+        :hint="
+          draft.strip
+            ? `a strip of ${draft.strip.count} marks`
+            : fromBase
+              ? 'empty: from your base exposure'
+              : exposure
+                ? 'empty: the first guess'
+                : 'no figures for this light'
+        "
+      />
+      <TextField
+        v-model="draft.subject"
+        :label="draft.choices.subject === 'photogram' ? 'What lies on it' : 'Negative'"
+        placeholder="its name"
+      />
+      <TextField
+        v-for="component in components"
+        :key="component.id"
+        :model-value="draft.bottles[component.id] ?? ''"
+        :label="`Bottle of ${component.name.toLowerCase()}`"
+        :options="bottleOptions(component.id)"
+        :placeholder="bottleOptions(component.id)[0] ?? `${component.letter}-1`"
+        @update:model-value="draft.bottles[component.id] = $event"
+      />
+    </div>
+    <details class="BeginSheet-more">
+      <summary>Sheets alike, coats, coverage, dropper, ratio, piece and portfolio</summary>
+      <div class="BeginSheet-row">
+        <TextField
+          v-if="!changing"
+          v-model="draft.sheets"
+          label="Sheets from one glass"
+          :fault="faults.sheets"
+          hint="1, or a row of them alike"
+        />
+        <TextField v-model="draft.coats" label="Coats" :fault="faults.coats" />
+        <TextField
+          v-model="draft.coverage"
+          label="Coverage, ml/m²"
+          :fault="faults.coverage"
+          :placeholder="digits(coverage.value)"
+          :hint="coverage.working.standing === 'yours' ? 'empty: from your own coats' : 'empty: the usual'"
+        />
+        <TextField
+          v-model="draft.dropper"
+          label="Drops to the ml"
+          :fault="faults.dropper"
+          :placeholder="String(dropper.dropsPerMillilitre)"
+          :hint="dropper.name ? `empty: ${dropper.name}` : '20 until you weigh yours'"
+        />
+        <template v-for="{ mix, parts } in mixes" :key="mix.id">
+          <TextField
+            v-if="parts.length > 1"
+            :model-value="draft.ratios[mix.id] ?? ''"
+            :label="mixes.length > 1 ? `Ratio, ${mix.name.toLowerCase()}` : 'Ratio'"
+            :fault="faults.ratios"
+            :placeholder="parts.map((part) => part.parts).join(' : ')"
+            :hint="parts.map((part) => part.component.letter).join(' : ')"
+            @update:model-value="draft.ratios[mix.id] = $event"
+          />
+        </template>
+        <SelectField
+          v-if="pieceOptions.length"
+          v-model="draft.pieceId"
+          label="Torn piece"
+          :options="pieceOptions"
+          placeholder="any"
+          clearable
+        />
+        <TextField
+          v-model="draft.portfolio"
+          label="Portfolio"
+          :options="workroom.portfolios"
+          placeholder="none"
+        />
+      </div>
+    </details>
+    <section class="BeginSheet-figures" aria-label="What it comes to">
+      <template v-if="arePlans(plans)">
+        <CoatFigures v-for="plan in plans" :key="plan.mix.id" :plan="plan" :named="plans.length > 1" />
+      </template>
+      <p v-else role="alert">{{ plans.field }}: {{ plans.problem }} {{ plans.remedy }}</p>
+      <FigureValue v-if="exposure" label="first exposure" :figure="exposure" />
+      <FigureValue v-if="mixes.length" label="coverage" :figure="coverage" :text="coverageText" />
+      <FigureValue v-if="wash" label="wash at least" :figure="wash" />
+      <p v-if="light?.note" class="es-quiet">{{ light.note }}</p>
+    </section>
+    <SaltBalance v-if="balance" :balance="balance" />
+    <EnterSubmits>To the bench</EnterSubmits>
+  </form>
+</template>
+
+<style scoped>
+.BeginSheet {
+  display: grid;
+  gap: var(--es-space-4);
+  max-width: 900px;
+}
+
+header {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0 var(--es-space-7);
+  align-items: center;
+}
+
+header .es-kicker {
+  grid-column: 1 / -1;
+}
+
+.BeginSheet-row {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
+  gap: var(--es-space-1) var(--es-space-6);
+}
+
+.BeginSheet-process {
+  grid-column: span 2;
+}
+
+.BeginSheet-choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-3) var(--es-space-7);
+}
+
+.BeginSheet-more summary {
+  padding: var(--es-space-3) 0;
+  color: var(--es-quiet);
+  cursor: pointer;
+}
+
+.BeginSheet-figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-2) var(--es-space-7);
+  padding-top: var(--es-space-3);
+  border-top: 1px solid var(--es-rule);
+}
+
+@media (width <= 640px) {
+  .BeginSheet-process {
+    grid-column: auto;
+  }
+}
+</style>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import KitButton from '../../../kit/KitButton.vue'
+import { parseAir } from '@core/quantity/air'
+import { computed, ref } from 'vue'
+import { CoreError, type Refusal } from '@core/errors'
+import { digits } from '@core/quantity/format'
+import type { RunState } from '@core/run/run'
+import type { Happening } from '@core/schema/event'
+import { useInstruments } from '../../../state/instruments.store'
+import { useNotice } from '../../../state/notice.store'
+import TextField from '../../../kit/TextField.vue'
+
+/** Air of the room, written into the sheet's record: by the instrument, or as the wall has it. */
+const props = defineProps<{ room: RunState['room'] }>()
+const emit = defineEmits<{ record: [happening: Happening] }>()
+const [instruments, notice] = [useInstruments(), useNotice()]
+const typed = ref('')
+const fault = ref<Refusal | undefined>()
+const isThere = computed(() => instruments.deviceFor('humidity') !== null)
+const said = computed(() =>
+  props.room ? `${digits(props.room.celsius)}\u00a0°C, ${digits(props.room.relativeHumidity, 2)}\u00a0%` : '',
+)
+
+const write = (celsius: number, relativeHumidity: number) =>
+  emit('record', {
+    type: 'roomRead',
+    celsius: Math.round(celsius * 10) / 10,
+    relativeHumidity: Math.round(relativeHumidity),
+  })
+async function measure(): Promise<void> {
+  try {
+    write(await instruments.measure('temperature'), await instruments.measure('humidity'))
+  } catch (error) {
+    notice.refuse(error, 'the room')
+  }
+}
+function keep(): void {
+  fault.value = undefined
+  try {
+    const { celsius, relativeHumidity } = parseAir(typed.value, 'degC')
+    if (!(celsius > -30 && celsius < 60))
+      throw new CoreError({
+        code: 'out-of-range',
+        field: 'room',
+        problem: `${Math.round(celsius)} °C is no temperature of a room.`,
+        remedy: 'Enter it like 21 °C, 48 %, or like 70 F, 48 %.',
+      })
+    write(celsius, relativeHumidity)
+    typed.value = ''
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    fault.value = error.refusal
+  }
+}
+</script>
+
+<template>
+  <form class="RoomReading" @submit.prevent="keep">
+    <span v-if="said">The room: {{ said }}</span>
+    <KitButton v-if="isThere" @click="measure">Read the room</KitButton>
+    <TextField v-else v-model="typed" label="The room" placeholder="21 °C, 48 %" :fault="fault" />
+  </form>
+</template>
+
+<style scoped>
+.RoomReading {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-2) var(--es-space-5);
+  align-items: center;
+  max-width: 420px;
+  color: var(--es-quiet);
+}
+</style>

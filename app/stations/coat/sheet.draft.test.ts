@@ -1,0 +1,278 @@
+import { bottle } from '@core/fixtures/substances'
+import { mixesFor, partsOf } from '@core/process/mixPlan'
+import { startingChoices } from '@core/process/plan'
+import type { ProcessDefinition } from '@core/schema/definition'
+import { Sheet } from '@core/schema/records'
+import { processes } from '@library/index'
+import { classicCyanotype } from '@library/processes/classicCyanotype'
+import { sheet, T0, uuid } from '@core/fixtures/workroom'
+import { draftOf, readDraft, type DraftRoom, type SheetDraft } from './sheet.draft'
+
+const draft = (changes: Partial<SheetDraft> = {}): SheetDraft => ({
+  title: 'Tide gauge',
+  portfolio: '',
+  subject: '',
+  sheets: '1',
+  size: '8x10',
+  coats: '1',
+  tool: 'brush',
+  pieceId: '',
+  paperName: '',
+  paperWeight: '',
+  choices: startingChoices(classicCyanotype),
+  light: 'uvBox',
+  exposure: '',
+  bottles: {},
+  ratios: {},
+  coverage: '',
+  dropper: '',
+  ...changes,
+})
+const room = (changes: Partial<DraftRoom> = {}): DraftRoom => {
+  let n = 100
+  return {
+    papers: [],
+    bottles: [],
+    lights: [],
+    lengthUnit: 'in',
+    coverageMillilitresPerM2: 38.8,
+    dropsPerMillilitre: 20,
+    fromBase: null,
+    now: T0,
+    newId: () => uuid(n++),
+    ...changes,
+  }
+}
+const read = (changes: Partial<SheetDraft> = {}, shelf: Partial<DraftRoom> = {}) =>
+  readDraft(classicCyanotype, draft(changes), room(shelf))
+
+describe('readDraft', () => {
+  it('asks for no more than a title and a size', () => {
+    const { read: got, faults } = read()
+    expect(faults).toEqual({})
+    expect(got).toMatchObject({
+      sheet: {
+        widthMillimetres: 203.2,
+        exposureSeconds: 425,
+        parts: { sensitizer: [1, 1] },
+        coverageMillilitresPerM2: 38.8,
+      },
+      papers: [],
+      bottles: [],
+    })
+    expect(got?.lights).toMatchObject([{ kind: 'uvBox', name: 'UV box' }])
+  })
+
+  it('writes down what is named for the first time, at the chosen strength', () => {
+    const { read: got } = read({
+      paperName: 'Old rag',
+      paperWeight: '300 g/m²',
+      bottles: { iron: 'A-1', ferricyanide: '' },
+      exposure: '7 min 30',
+    })
+    expect(got?.papers).toMatchObject([{ name: 'Old rag', gramsPerM2: 300 }])
+    expect(got?.bottles).toMatchObject([
+      {
+        label: 'A-1',
+        kind: 'solution',
+        contents: [{ substanceId: 'ferric-ammonium-citrate', percent: 25 }],
+      },
+    ])
+    expect(got?.sheet).toMatchObject({
+      exposureSeconds: 450,
+      paperId: got?.papers[0]?.id,
+      bottles: { iron: got?.bottles[0]?.id },
+    })
+  })
+
+  it('takes what is on the shelf already', () => {
+    const papers = [{ id: uuid(1), name: 'Old rag', gramsPerM2: 300, note: '', changedAt: T0 }]
+    const lights = [
+      { id: uuid(2), name: 'The box', kind: 'uvBox' as const, usualSeconds: 500, note: '', changedAt: T0 },
+    ]
+    const { read: got } = read({ paperName: 'Old rag', light: uuid(2) }, { papers, lights })
+    expect(got).toMatchObject({
+      papers: [],
+      lights: [],
+      sheet: { paperId: uuid(1), lightId: uuid(2), exposureSeconds: 500 },
+    })
+  })
+
+  it.each<[keyof SheetDraft, string]>([
+    ['title', ' '],
+    ['size', '8 x'],
+    ['coats', 'one'],
+    ['sheets', '0'],
+    ['coverage', 'much'],
+    ['dropper', '0'],
+    ['exposure', '8'],
+    ['exposure', '0 s'],
+  ])('says what is wrong with %s “%s”, and reads the rest', (field, text) => {
+    const { read: got, faults } = read({ [field]: text })
+    expect(got).toBeNull()
+    expect(Object.keys(faults)).toEqual([field])
+    expect(faults[field]?.remedy).toMatch(/\w/)
+  })
+
+  it('takes a ratio of one’s own, and refuses one of another length', () => {
+    expect(read({ ratios: { sensitizer: '2 : 1' } }).read?.sheet.parts).toEqual({ sensitizer: [2, 1] })
+    expect(read({ ratios: { sensitizer: '1 : 2 : 1' } }).faults.ratios?.remedy).toMatch(/1 : 1/)
+  })
+
+  it('refuses a weight that is no weight', () => {
+    expect(Object.keys(read({ paperName: 'Rag', paperWeight: 'heavy' }).faults)).toEqual(['paperWeight'])
+  })
+
+  it('gives the same sheet again from its own draft', () => {
+    const box = { id: uuid(2), name: 'The box', kind: 'uvBox' as const, note: '', changedAt: T0 }
+    const shelf = room({ lights: [box] })
+    const planned = { ...sheet, lightId: box.id }
+    const again = readDraft(
+      classicCyanotype,
+      { ...draftOf(planned, shelf, '8 x 10 in'), choices: sheet.choices },
+      shelf,
+    )
+    expect(again.read?.sheet).toEqual({
+      ...planned,
+      id: undefined,
+      number: undefined,
+      createdAt: undefined,
+    })
+  })
+})
+
+describe('readDraft for every process', () => {
+  const all = Object.values(processes)
+  const draftFor = (definition: ProcessDefinition, changes: Partial<SheetDraft> = {}) => ({
+    ...draft(),
+    choices: startingChoices(definition),
+    tool: definition.tools[0] ?? ('brush' as const),
+    light: definition.lights[0]!.kind,
+    ...changes,
+  })
+
+  it.each(all.map((one) => [one.name, one] as const))(
+    '%s needs no more than a title and a size',
+    (_, definition) => {
+      const { read: got, faults } = readDraft(definition, draftFor(definition), room())
+      expect(faults).toEqual({})
+      expect(got?.sheet.process).toEqual({ id: definition.id, version: definition.version })
+      for (const mix of mixesFor(definition, got!.sheet.choices))
+        expect(got?.sheet.parts[mix.id]).toEqual(
+          partsOf(definition, mix, got!.sheet.choices).map((part) => part.parts),
+        )
+      expect(Sheet.safeParse({ ...got!.sheet, id: uuid(1), number: 1, createdAt: T0 }).success).toBe(true)
+    },
+  )
+
+  it.each(all.map((one) => [one.name, one] as const))('%s comes back from its own draft', (_, definition) => {
+    const first = readDraft(
+      definition,
+      draftFor(definition, { exposure: '7:30', coverage: '31', dropper: '22', coats: '2' }),
+      room(),
+    )
+    const made = { ...first.read!.sheet, id: uuid(1), number: 1, createdAt: T0 }
+    const again = readDraft(
+      definition,
+      { ...draftOf(made, room(), '8 x 10 in'), light: definition.lights[0]!.kind },
+      room(),
+    )
+    expect(again.read?.sheet).toEqual({ ...first.read!.sheet, lightId: expect.any(String) })
+  })
+
+  it('reads a row of sheets from one glass, and a torn piece', () => {
+    const kallitype = processes.kallitype!
+    const { read: got } = readDraft(kallitype, draftFor(kallitype, { sheets: '4', pieceId: uuid(9) }), room())
+    expect(got?.sheets).toBe(4)
+    expect(got?.sheet.pieceId).toBe(uuid(9))
+    expect(
+      readDraft(kallitype, draftFor(kallitype, { sheets: 'a few' }), room()).faults.sheets?.remedy,
+    ).toMatch(/Write 1/)
+  })
+
+  it('takes a bottle of the shelf by its label, and makes one up only where there is none', () => {
+    const kallitype = processes.kallitype!
+    const shelf = [bottle(1, { label: 'KS-1', contents: [{ substanceId: 'silver-nitrate', percent: 9 }] })]
+    const { read: got } = readDraft(
+      kallitype,
+      draftFor(kallitype, { bottles: { silver: 'KS-1', oxalate: 'FO-9' } }),
+      room({ bottles: shelf }),
+    )
+    expect(got?.sheet.bottles.silver).toBe(shelf[0]!.id)
+    expect(got?.bottles).toMatchObject([
+      { label: 'FO-9', name: 'Ferric oxalate', contents: [{ substanceId: 'ferric-oxalate', percent: 20 }] },
+    ])
+    const gone = [{ ...shelf[0]!, ended: { at: T0, why: 'empty' as const } }]
+    expect(
+      readDraft(kallitype, draftFor(kallitype, { bottles: { silver: 'KS-1' } }), room({ bottles: gone })).read
+        ?.bottles,
+    ).toHaveLength(1)
+  })
+})
+
+describe('an exposure that follows from a base exposure', () => {
+  const fromBase = { seconds: 390, millijoulesPerCm2: 1640 }
+
+  it('is a dose, as long as no time is typed', () => {
+    expect(read({}, { fromBase }).read?.sheet).toMatchObject({
+      exposureSeconds: 390,
+      millijoulesPerCm2: 1640,
+    })
+    const typed = read({ exposure: '7 min' }, { fromBase }).read?.sheet
+    expect(typed).toMatchObject({ exposureSeconds: 420 })
+    expect(typed).not.toHaveProperty('millijoulesPerCm2')
+  })
+
+  it('is a time where the light was not known when it was found', () => {
+    const sheet = read({}, { fromBase: { seconds: 390 } }).read?.sheet
+    expect(sheet).toMatchObject({ exposureSeconds: 390 })
+    expect(sheet).not.toHaveProperty('millijoulesPerCm2')
+  })
+})
+
+describe('a sheet whose light is not in this workroom', () => {
+  const sheet = {
+    ...read({}).read!.sheet,
+    lightId: 'b1e0a1de-0000-4000-8000-0000000000ff',
+    id: uuid(1),
+    number: 1,
+    createdAt: T0,
+  }
+
+  it('comes back into the form with no light chosen, and makes no light of its identity', () => {
+    const draft = draftOf(sheet, room(), '8 x 10 in')
+    expect(draft.light).toBe('')
+    const { read: got, faults } = readDraft(classicCyanotype, { ...draft, exposure: '' }, room())
+    expect(got).toBeNull()
+    expect(faults.light?.remedy).toMatch(/choose the light/i)
+  })
+
+  it('says so where the identity stands in the field all the same', () => {
+    const draft = { ...draftOf(sheet, room(), '8 x 10 in'), light: sheet.lightId }
+    expect(readDraft(classicCyanotype, draft, room())).toMatchObject({
+      read: null,
+      faults: { light: { field: 'light' } },
+    })
+  })
+})
+
+describe('a test strip', () => {
+  const strip = { firstSeconds: 60, lastSeconds: 960, count: 9, spacing: 'ratio', card: 'covers' } as const
+
+  it('is a sheet with its own times, whatever a base exposure says', () => {
+    const sheet = read({ strip, exposure: '16 min' }, { fromBase: { seconds: 390, millijoulesPerCm2: 1640 } })
+      .read?.sheet
+    expect(sheet).toMatchObject({ strip, exposureSeconds: 960 })
+    expect(sheet).not.toHaveProperty('millijoulesPerCm2')
+  })
+
+  it('comes back into the form when its plan is changed', () => {
+    const sheet = read({ strip, exposure: '16 min' }).read!.sheet
+    const again = draftOf(
+      { ...sheet, id: uuid(1), number: 1, createdAt: T0 },
+      { papers: [], bottles: [], lights: [] },
+      '8 x 10 in',
+    )
+    expect(again.strip).toEqual(strip)
+  })
+})

@@ -1,0 +1,336 @@
+import { parsePaperWeight } from '@core/paper/weight'
+import type { SheetsToSave } from '../../state/actions/sheet.actions'
+import { parseNumber } from '@core/quantity/number'
+import { CoreError, type Refusal } from '@core/errors'
+import { mixesFor, partsOf } from '@core/process/mixPlan'
+import { firstExposure, schoolStocks, startingChoices } from '@core/process/plan'
+import { formatSpan } from '@core/quantity/format'
+import { parseQuantity, parseRatio } from '@core/quantity/parse'
+import { parseSize } from '@core/quantity/size'
+import type { MixDefinition, ProcessDefinition, ToolName } from '@core/schema/definition'
+import type { Sheet } from '@core/schema/records'
+import { Light } from '@core/schema/light'
+import { Bottle, Paper } from '@core/schema/records'
+
+/** What is typed while a sheet is planned; every field a text until it is read. */
+export interface SheetDraft {
+  title: string
+  portfolio: string
+  subject: string
+  /** How many sheets alike are coated from one glass. */
+  sheets: string
+  size: string
+  coats: string
+  tool: ToolName
+  /** Id of a torn piece, empty for any paper. */
+  pieceId: string
+  paperName: string
+  paperWeight: string
+  choices: Record<string, string>
+  /** Id of a light that is known here, or the kind of one that is not; empty where none is chosen. */
+  light: string
+  exposure: string
+  /** Label of the bottle for each component; empty for none. */
+  bottles: Record<string, string>
+  /** Ratio of each mix, as it is written; empty for the process's own. */
+  ratios: Record<string, string>
+  /** Empty for what one's own coats have taught, or for the usual. */
+  coverage: string
+  /** Empty for the dropper that was weighed last, or for 20 to the millilitre. */
+  dropper: string
+  /** Set for a test strip: how it is laid out. */
+  strip?: Sheet['strip']
+}
+
+/** What is on the shelf already, and what a new record needs from outside. */
+export interface DraftRoom {
+  papers: readonly Paper[]
+  bottles: readonly Bottle[]
+  lights: readonly Light[]
+  lengthUnit: string
+  coverageMillilitresPerM2: number
+  dropsPerMillilitre: number
+  /** What a base exposure of one's own says for this process, paper and light; `null` where there is none. */
+  fromBase: { seconds: number; millijoulesPerCm2?: number } | null
+  now: number
+  newId: () => string
+}
+
+export type DraftFaults = Partial<Record<keyof SheetDraft, Refusal>>
+
+/**
+ * Reads a draft.
+ *
+ * @returns the sheet as far as it can be read, `null` where a field it cannot do without is wrong, and what is wrong.
+ */
+export function readDraft(
+  definition: ProcessDefinition,
+  draft: SheetDraft,
+  room: DraftRoom,
+): { read: SheetsToSave | null; faults: DraftFaults } {
+  const faults: DraftFaults = {}
+  const attempt = <Value>(field: keyof SheetDraft, read: () => Value): Value | null => {
+    try {
+      return read()
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error
+      faults[field] = error.refusal
+      return null
+    }
+  }
+  const title = attempt('title', () =>
+    required(draft.title, 'title', 'The sheet has no title.', 'Name the picture, so that you find it again.'),
+  )
+  const size = attempt('size', () => parseSize(draft.size, { field: 'size', bareUnit: room.lengthUnit }))
+  const coats = attempt('coats', () => whole(draft.coats, 'coats', 9, 'Write 1 or 2.'))
+  const sheets = attempt('sheets', () =>
+    whole(draft.sheets, 'sheets', 99, 'Write 1, or how many alike from one glass.'),
+  )
+  const parts = attempt('ratios', () => readRatios(definition, draft))
+  const coverage = attempt('coverage', () =>
+    draft.coverage.trim()
+      ? positive(draft.coverage, 'coverage', 'coverage', 'mlPerM2')
+      : room.coverageMillilitresPerM2,
+  )
+  const dropper = attempt('dropper', () =>
+    draft.dropper.trim()
+      ? positive(draft.dropper, 'dropper', 'dropRate', 'dropsPerMl')
+      : room.dropsPerMillilitre,
+  )
+  const paper = attempt('paperWeight', () => readPaper(draft, room))
+  const light = attempt('light', () => readLight(definition, draft, room))
+  const exposure =
+    light &&
+    attempt('exposure', () =>
+      draft.exposure.trim()
+        ? positiveTime(draft.exposure)
+        : (room.fromBase?.seconds ??
+          firstExposure(definition, {
+            kind: light.kind,
+            choices: draft.choices,
+            usualSeconds: light.usualSeconds,
+          }).value),
+    )
+  /** A time that was typed is a time; one that follows from a base exposure is a dose. */
+  const dose = draft.exposure.trim() || draft.strip ? undefined : room.fromBase?.millijoulesPerCm2
+  const bottles = readBottles(definition, draft, room)
+  if (
+    title === null ||
+    !size ||
+    coats === null ||
+    sheets === null ||
+    !parts ||
+    coverage === null ||
+    dropper === null ||
+    !paper ||
+    !light ||
+    exposure === null
+  )
+    return { read: null, faults }
+
+  const isNew = <Record extends { id: string }>(list: readonly Record[], known: readonly Record[]) =>
+    list.filter((one) => !known.some((other) => other.id === one.id))
+  return {
+    faults,
+    read: {
+      sheets,
+      sheet: {
+        title,
+        portfolio: draft.portfolio.trim(),
+        process: { id: definition.id, version: definition.version },
+        choices: { ...draft.choices },
+        ...size,
+        coats,
+        tool: draft.tool,
+        parts,
+        ...(draft.pieceId && { pieceId: draft.pieceId }),
+        coverageMillilitresPerM2: coverage,
+        dropsPerMillilitre: dropper,
+        subject: draft.subject.trim(),
+        exposureSeconds: exposure,
+        ...(dose !== undefined && { millijoulesPerCm2: dose }),
+        ...(draft.strip && { strip: draft.strip }),
+        ...(paper.record && { paperId: paper.record.id }),
+        lightId: light.id,
+        bottles: Object.fromEntries(bottles.map(({ component, bottle }) => [component, bottle.id])),
+        changedAt: room.now,
+      },
+      papers: isNew(paper.record ? [paper.record] : [], room.papers),
+      bottles: isNew(
+        bottles.map((one) => one.bottle),
+        room.bottles,
+      ),
+      lights: isNew([light], room.lights),
+    },
+  }
+}
+
+/** The draft that would give this sheet again: for changing a plan, and for the next sheet of a row. */
+export function draftOf(
+  sheet: Omit<Sheet, 'id' | 'number' | 'createdAt' | 'changedAt'> & Partial<Sheet>,
+  room: Pick<DraftRoom, 'papers' | 'bottles' | 'lights'>,
+  size: string,
+): SheetDraft {
+  const paper = room.papers.find((one) => one.id === sheet.paperId)
+  const labels = Object.entries(sheet.bottles).map(([component, id]) => [
+    component,
+    room.bottles.find((one) => one.id === id)?.label ?? '',
+  ])
+  return {
+    title: sheet.title,
+    portfolio: sheet.portfolio,
+    subject: sheet.subject,
+    size,
+    sheets: String(sheet.batch?.of ?? 1),
+    coats: String(sheet.coats),
+    tool: sheet.tool,
+    pieceId: sheet.pieceId ?? '',
+    paperName: paper?.name ?? '',
+    paperWeight: paper?.gramsPerM2 ? String(paper.gramsPerM2) : '',
+    choices: { ...sheet.choices },
+    light: room.lights.find((one) => one.id === sheet.lightId)?.id ?? '',
+    exposure: formatSpan(sheet.exposureSeconds),
+    bottles: Object.fromEntries(labels),
+    ratios: Object.fromEntries(Object.entries(sheet.parts).map(([mix, parts]) => [mix, parts.join(' : ')])),
+    coverage: String(sheet.coverageMillilitresPerM2),
+    dropper: String(sheet.dropsPerMillilitre),
+    ...(sheet.strip && { strip: sheet.strip }),
+  }
+}
+
+function readPaper(draft: SheetDraft, room: DraftRoom): { record: Paper | null } {
+  const name = draft.paperName.trim()
+  if (!name) return { record: null }
+  const gramsPerM2 = draft.paperWeight.trim() ? parsePaperWeight(draft.paperWeight) : undefined
+  const known = room.papers.find(
+    (one) => one.name === name && (gramsPerM2 === undefined || one.gramsPerM2 === gramsPerM2),
+  )
+  return {
+    record:
+      known ??
+      Paper.parse({
+        id: room.newId(),
+        name,
+        ...(gramsPerM2 && { gramsPerM2 }),
+        note: '',
+        changedAt: room.now,
+      }),
+  }
+}
+
+function readLight(definition: ProcessDefinition, draft: SheetDraft, room: DraftRoom): Light {
+  const known = room.lights.find((one) => one.id === draft.light)
+  if (known) return known
+  const { data: kind } = Light.shape.kind.safeParse(draft.light)
+  if (!kind)
+    throw wrong(
+      'light',
+      'The light of this sheet is not in this workroom.',
+      'Choose the light that it is exposed under.',
+    )
+  const name = definition.lights.find((one) => one.kind === kind)?.name ?? 'Light'
+  const sameName = room.lights.find((one) => one.kind === kind && one.name === name)
+  return sameName ?? { id: room.newId(), name, kind, note: '', changedAt: room.now }
+}
+
+/** Bottles named for the components; a label that is not on the shelf names a new one, of the chosen school's strength. */
+function readBottles(
+  definition: ProcessDefinition,
+  draft: SheetDraft,
+  room: DraftRoom,
+): { component: string; bottle: Bottle }[] {
+  const stocks = schoolStocks(definition, draft.choices)
+  return definition.components.flatMap(({ id: component, name }) => {
+    const label = draft.bottles[component]?.trim()
+    const stock = stocks[component] ?? []
+    if (!label) return []
+    const known = room.bottles.find((one) => one.label === label && !one.ended)
+    const bottle =
+      known ??
+      Bottle.parse({
+        id: room.newId(),
+        label,
+        name,
+        kind: 'solution',
+        contents: stock.map(({ substanceId, percentWv }) => ({ substanceId, percent: percentWv })),
+        note: '',
+        changedAt: room.now,
+      })
+    return [{ component, bottle }]
+  })
+}
+
+function readRatios(definition: ProcessDefinition, draft: SheetDraft): Sheet['parts'] {
+  return Object.fromEntries(
+    mixesFor(definition, draft.choices).map((mix) => [mix.id, readRatio(definition, mix, draft)]),
+  )
+}
+
+function readRatio(definition: ProcessDefinition, mix: MixDefinition, draft: SheetDraft): number[] {
+  const own = partsOf(definition, mix, draft.choices).map((part) => part.parts)
+  const written = draft.ratios[mix.id]?.trim()
+  return written ? parseRatio(written, own.length, 'ratio') : own
+}
+
+function required(text: string, field: string, problem: string, remedy: string): string {
+  if (!text.trim()) throw wrong(field, problem, remedy)
+  if (text.length > 200)
+    throw wrong(field, 'That is longer than 200 letters.', 'Shorten it; a note can hold the rest.')
+  return text.trim()
+}
+
+function whole(text: string, field: string, most: number, remedy: string): number {
+  try {
+    return parseNumber(text, { field, isWhole: true, min: 1, max: most })
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    throw wrong(field, `“${text}” is not a number of ${field}.`, remedy)
+  }
+}
+
+function positive(text: string, field: string, dimension: 'coverage' | 'dropRate', bareUnit: string): number {
+  const value = parseQuantity(text, dimension, { field, bareUnit })
+  if (!(value > 0)) throw wrong(field, `“${text}” is not above zero.`, 'Enter a number above zero.')
+  return value
+}
+
+function positiveTime(text: string): number {
+  const seconds = parseQuantity(text, 'time', { field: 'exposure' })
+  if (!(seconds > 0)) throw wrong('exposure', 'An exposure lasts some time.', 'Write it like 7:30 or 8 min.')
+  return seconds
+}
+
+const wrong = (field: string, problem: string, remedy: string) =>
+  new CoreError({ code: 'unreadable', field, problem, remedy })
+
+/** Nothing typed yet. */
+export const emptyDraft = (unit: 'in' | 'cm' | 'mm'): SheetDraft => ({
+  title: '',
+  portfolio: '',
+  subject: '',
+  sheets: '1',
+  size: unit === 'in' ? '8 x 10 in' : unit === 'cm' ? '20 x 25 cm' : '200 x 250 mm',
+  coats: '1',
+  tool: 'brush',
+  pieceId: '',
+  paperName: '',
+  paperWeight: '',
+  choices: {},
+  light: 'uvBox',
+  exposure: '',
+  bottles: {},
+  ratios: {},
+  coverage: '',
+  dropper: '',
+})
+
+/** What starts afresh when another process is chosen. */
+export const ofProcess = (definition: ProcessDefinition) => ({
+  choices: startingChoices(definition),
+  tool: definition.tools[0] ?? 'brush',
+  bottles: {},
+  ratios: {},
+  coats: '1',
+  coverage: '',
+  exposure: '',
+})

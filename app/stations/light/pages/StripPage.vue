@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import KitButton from '../../../kit/KitButton.vue'
+import { makeStrip } from '../../../state/actions/sheet.actions'
+import { parseNumber } from '@core/quantity/number'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { CoreError } from '@core/errors'
+import { cueWords, stripCues, stripTimes, type StripPlan } from '@core/light/strip'
+import { stepInHand } from '@core/run/run'
+import { placeOf } from '@core/run/place'
+import { formatSpan } from '@core/quantity/format'
+import { parseQuantity } from '@core/quantity/parse'
+import { useWorkroom } from '../../../state/workroom.store'
+import BigTarget from '../../../kit/BigTarget.vue'
+import ChoiceRow from '../../../kit/ChoiceRow.vue'
+import { useMarginNotes } from '../../../state/margin.store'
+import { useNotice } from '../../../state/notice.store'
+import TextField from '../../../kit/TextField.vue'
+import LightNav from '../parts/LightNav.vue'
+import StripCard from '../parts/StripCard.vue'
+
+/** A test strip is planned here, and laid onto a sheet: one that waits for the light, or a new one. */
+const [router, workroom, notice] = [useRouter(), useWorkroom(), useNotice()]
+const first = ref('1 min')
+const last = ref('16 min')
+const count = ref('9')
+const spacing = ref<string | undefined>('ratio')
+const card = ref<string | undefined>('covers')
+
+const read = computed(() => {
+  try {
+    const time = (text: string, field: string) => parseQuantity(text, 'time', { field, bareUnit: 'min' })
+    const plan: StripPlan = {
+      firstSeconds: time(first.value, 'first'),
+      lastSeconds: time(last.value, 'last'),
+      count: parseNumber(count.value, { field: 'count', isWhole: true, example: '9' }),
+      spacing: spacing.value === 'time' ? 'time' : 'ratio',
+      card: card.value === 'frees' ? 'frees' : 'covers',
+    }
+    return { plan, times: stripTimes(plan), cues: stripCues(plan), fault: undefined }
+  } catch (error) {
+    if (error instanceof CoreError) return { plan: null, times: [], cues: [], fault: error.refusal }
+    throw error
+  }
+})
+const faultOf = (field: string) => (read.value.fault?.field === field ? read.value.fault : undefined)
+
+/** Sheets whose exposure has not begun. */
+const waiting = computed(() =>
+  workroom.sheets.filter(
+    (one) =>
+      !one.state.setAside &&
+      (placeOf(one.state) === 'planned' ||
+        one.state.steps.some(
+          (step, at) =>
+            step.planned.kind === 'expose' && step.startedAt === undefined && at >= one.state.current,
+        )),
+  ),
+)
+async function onto(sheetId: string): Promise<void> {
+  const one = workroom.find(sheetId)
+  const { plan } = read.value
+  if (!one || !plan) return
+  try {
+    const step = stepInHand(one.state)
+    const takeBack = await makeStrip(one.sheet, plan, step?.planned ?? null)
+    notice.say(`Sheet ${one.sheet.number} is a test strip.`, takeBack)
+    await router.push({ name: step ? 'light' : 'coat', params: { sheetId } })
+  } catch (error) {
+    notice.refuse(error, 'the strip')
+  }
+}
+const begin = () => {
+  const { plan } = read.value
+  if (plan)
+    void router.push({
+      name: 'begin',
+      query: { strip: [plan.firstSeconds, plan.lastSeconds, plan.count, plan.spacing, plan.card].join('-') },
+    })
+}
+const strips = computed(() => workroom.sheets.filter((one) => one.sheet.strip))
+
+useMarginNotes(() => [
+  {
+    title: 'How it is laid',
+    lines: [
+      'One coated strip, the clear film over half its length, bare coat beside it. Mark 1 at the edge the card comes from.',
+      'Steps by a like ratio look even to the eye; a third of a stop apart is fine enough.',
+    ],
+  },
+  {
+    title: 'How it is run',
+    lines: [
+      'The exposure clock counts and says “cover to mark 3”. Turn the voice on at Workroom, or watch the page.',
+    ],
+  },
+  {
+    title: 'What it is for',
+    lines: [
+      'The base exposure: the shortest that still gives the deepest black through the clear film. Everything after it is the negative’s work.',
+    ],
+  },
+])
+</script>
+
+<template>
+  <section class="StripPage">
+    <header>
+      <p class="es-kicker">To find the base exposure</p>
+      <h1>Test strip</h1>
+      <LightNav here="strip" />
+    </header>
+    <div class="StripPage-row">
+      <TextField v-model="first" label="First mark" :fault="faultOf('first')" />
+      <TextField v-model="last" label="Last mark" :fault="faultOf('last')" />
+      <TextField v-model="count" label="Marks" :fault="faultOf('count')" />
+    </div>
+    <ChoiceRow
+      v-model="spacing"
+      label="Steps"
+      :options="[
+        { id: 'ratio', name: 'by a like ratio' },
+        { id: 'time', name: 'by a like time' },
+      ]"
+    />
+    <ChoiceRow
+      v-model="card"
+      label="The card"
+      :options="[
+        { id: 'covers', name: 'covers mark after mark' },
+        { id: 'frees', name: 'frees mark after mark' },
+      ]"
+    />
+    <StripCard v-if="read.times.length" :times="read.times" :covered="0" />
+    <ol v-if="read.plan" class="StripPage-cues" aria-label="When the card is moved">
+      <li v-for="cue in read.cues" :key="cue.atSeconds">
+        <span>{{ formatSpan(Math.round(cue.atSeconds)) }}</span>
+        {{ cueWords(read.plan, cue) }}
+      </li>
+      <li>
+        <span>{{ formatSpan(Math.round(read.plan.lastSeconds)) }}</span>
+        Take it out
+      </li>
+    </ol>
+    <div class="StripPage-acts">
+      <BigTarget label="A new sheet for it" :disabled="!read.plan" @press="begin" />
+    </div>
+    <section v-if="waiting.length">
+      <h2>Or onto a sheet that waits</h2>
+      <ul>
+        <li v-for="one in waiting" :key="one.sheet.id">
+          <KitButton :disabled="!read.plan" @click="onto(one.sheet.id)">
+            Sheet {{ one.sheet.number }}, {{ one.sheet.title }}
+          </KitButton>
+        </li>
+      </ul>
+    </section>
+    <section v-if="strips.length">
+      <h2>Strips</h2>
+      <ul>
+        <li v-for="one in strips" :key="one.sheet.id">
+          <RouterLink :to="{ name: 'read-strip', params: { sheetId: one.sheet.id } }">
+            {{ one.state.stripRead ? 'Look at' : 'Read' }} sheet {{ one.sheet.number }}, {{ one.sheet.title }}
+          </RouterLink>
+          <span class="es-quiet">{{ one.definition.name }}</span>
+        </li>
+      </ul>
+    </section>
+  </section>
+</template>
+
+<style scoped>
+.StripPage {
+  display: grid;
+  gap: var(--es-space-5);
+  max-width: 860px;
+}
+
+header {
+  display: grid;
+  gap: var(--es-space-3);
+}
+
+.StripPage-row {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: var(--es-space-1) var(--es-space-6);
+}
+
+.StripPage-cues {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  gap: var(--es-space-2) var(--es-space-6);
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.StripPage-cues span {
+  display: inline-block;
+  min-width: 7.5em;
+  color: var(--es-quiet);
+}
+
+ul {
+  display: grid;
+  gap: var(--es-space-3);
+  margin: var(--es-space-3) 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+li .es-quiet {
+  margin-left: var(--es-space-3);
+}
+</style>

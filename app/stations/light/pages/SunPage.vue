@@ -1,0 +1,224 @@
+<script setup lang="ts">
+import KitButton from '../../../kit/KitButton.vue'
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { CoreError } from '@core/errors'
+import { digits, formatSpan } from '@core/quantity/format'
+import { useWorkroom } from '../../../state/workroom.store'
+import ChartFigure from '../../../kit/ChartFigure.vue'
+import ChoiceRow from '../../../kit/ChoiceRow.vue'
+import FigureValue from '../../../kit/FigureValue.vue'
+import { useMarginNotes } from '../../../state/margin.store'
+import { dayOf, timeOfDay } from '../../../words/moments'
+import TextField from '../../../kit/TextField.vue'
+import { useAttempt } from '../../../state/useAttempt'
+import LightNav from '../parts/LightNav.vue'
+import { useLights } from '../../../state/lights.store'
+import { irradianceText, skyText } from '../lightWords'
+import SunPlace from '../parts/SunPlace.vue'
+import { useSunDay } from '../useSunDay'
+
+const [route, workroom, lights] = [useRoute(), useWorkroom(), useLights()]
+const { faults, attempt } = useAttempt()
+
+const suns = computed(() => workroom.lights.filter((light) => light.kind === 'sun'))
+const sunId = ref(typeof route.query.light === 'string' ? route.query.light : '')
+const light = computed(() => suns.value.find((one) => one.id === sunId.value) ?? suns.value[0] ?? null)
+
+const {
+  dayStart,
+  goDay,
+  isToday,
+  scene,
+  curve,
+  times,
+  isUpAtNoon,
+  expected,
+  typedDose,
+  doseFault,
+  dose,
+  best,
+  outAt,
+  putOut,
+  finish,
+  finishFigure,
+  series,
+  hourText,
+  asHour,
+} = useSunDay(light)
+const date = ref('')
+const goDate = () =>
+  attempt('date', async () => {
+    const at = Date.parse(`${date.value.trim()}T12:00`)
+    if (!Number.isFinite(at))
+      throw new CoreError({
+        code: 'unreadable',
+        field: 'date',
+        problem: `“${date.value}” is not a date.`,
+        remedy: 'Write it like 2026-06-21.',
+      })
+    dayStart.value = new Date(at).setHours(0, 0, 0, 0)
+  })
+
+useMarginNotes(() => [
+  {
+    title: 'How sure this is',
+    lines: scene.value
+      ? [
+          `Two times in three the light lies within a factor of ${digits(Math.exp(scene.value.correction.uncertainty ?? 0), 2)} of this, either way. The sky: ${skyText(light.value?.sky)}.`,
+          'Each reading of a meter under this sun, and each exposure that a meter counts, makes the model yours.',
+        ]
+      : ['Say where the frame is put out; nothing leaves this machine.'],
+  },
+  {
+    title: 'The sky changes',
+    lines: [
+      'Say it again when it does; what was said six hours ago is not believed any more.',
+      'A forecast of the UV index for the hour says it better than the eye.',
+    ],
+  },
+  {
+    title: 'Glass and wind',
+    lines: [
+      'Clips and glass keep things where they lie. Cover the frame while carrying it; the clock starts when the cover comes off.',
+    ],
+  },
+])
+</script>
+
+<template>
+  <section class="SunPage">
+    <header>
+      <p class="es-kicker">{{ light ? light.name : 'Printing out of doors' }}</p>
+      <h1>The sun, {{ dayOf(dayStart) }}</h1>
+      <p v-if="times" class="es-quiet">
+        <template v-if="times.rises && times.sets">
+          up {{ timeOfDay(times.rises) }}, down {{ timeOfDay(times.sets) }}
+        </template>
+        <template v-else>{{ isUpAtNoon ? 'the sun does not set' : 'the sun does not rise' }}</template>
+      </p>
+      <LightNav here="sun" />
+    </header>
+    <ChoiceRow v-if="suns.length > 1" v-model="sunId" label="Which window or place" :options="suns" />
+
+    <template v-if="curve && times && light">
+      <div class="SunPage-days">
+        <KitButton @click="goDay(-1)">The day before</KitButton>
+        <KitButton @click="goDay(1)">The day after</KitButton>
+        <form @submit.prevent="goDate">
+          <TextField v-model="date" label="Another day" placeholder="2026-06-21" :fault="faults.date" />
+        </form>
+      </div>
+      <ChartFigure
+        :label="`Light on the frame, ${dayOf(dayStart)}`"
+        :series="series"
+        x-name="time of day"
+        y-name="mW/cm², 350 to 420 nm"
+        :x-text="hourText"
+        :y-text="(y) => digits(y, 2)"
+        :x-ticks="[3, 6, 9, 12, 15, 18, 21]"
+        :y-min="0"
+        :x-min="0"
+        :x-max="24"
+        :band="best ? { from: asHour(best.from), to: asHour(best.to) } : null"
+        :marks="isToday ? [{ x: asHour(lights.minute), name: 'now' }] : []"
+      />
+      <div class="SunPage-answers">
+        <FigureValue
+          v-if="isToday && expected"
+          label="light now"
+          :figure="expected"
+          :text="irradianceText(expected.value)"
+        />
+        <p v-if="best">
+          <strong>{{ timeOfDay(best.from) }} to {{ timeOfDay(best.to) }}</strong>
+          <span>
+            best to put it out; {{ formatSpan(Math.round(best.seconds)) }} at {{ timeOfDay(best.at) }}
+          </span>
+        </p>
+        <p v-else-if="dose">
+          <strong>no time</strong>
+          <span>this day has not light enough for one print</span>
+        </p>
+        <template v-if="finish && finishFigure && finish.at">
+          <FigureValue
+            label="it will take"
+            :figure="finishFigure"
+            :text="formatSpan(Math.round(finishFigure.value))"
+          />
+          <p>
+            <strong>{{ timeOfDay(finish.at) }}</strong>
+            <span>
+              done, if put out {{ timeOfDay(finish.from) }}; between
+              {{ finish.early ? timeOfDay(finish.early) : 'dusk' }} and
+              {{ finish.late ? timeOfDay(finish.late) : 'not today' }}
+            </span>
+          </p>
+        </template>
+        <p v-else-if="finish && dose">
+          <strong>not today</strong>
+          <span>put out {{ timeOfDay(finish.from) }}, it will not have its dose before dark</span>
+        </p>
+      </div>
+      <div class="SunPage-row">
+        <TextField
+          v-model="outAt"
+          label="Put out at"
+          :placeholder="finish ? timeOfDay(finish.from) : '12:30'"
+          :fault="putOut.fault"
+        />
+        <TextField
+          v-model="typedDose"
+          :fault="doseFault"
+          label="Dose it needs, mJ/cm²"
+          :placeholder="dose ? String(Math.round(dose.value)) : ''"
+          :hint="dose?.says ?? ''"
+        />
+      </div>
+    </template>
+
+    <SunPlace :light="light" />
+  </section>
+</template>
+
+<style scoped>
+.SunPage {
+  display: grid;
+  gap: var(--es-space-5);
+  max-width: 880px;
+}
+
+header {
+  display: grid;
+  gap: var(--es-space-3);
+}
+
+.SunPage-days,
+.SunPage-row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-2) var(--es-space-6);
+  align-items: center;
+}
+
+.SunPage-answers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-4) var(--es-space-7);
+}
+
+.SunPage-answers p {
+  display: grid;
+  max-width: 20em;
+}
+
+.SunPage-answers strong {
+  font-size: var(--es-size-lead);
+  font-weight: 400;
+}
+
+.SunPage-answers span {
+  color: var(--es-quiet);
+  font-size: var(--es-size-small);
+}
+</style>

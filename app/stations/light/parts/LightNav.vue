@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import StationNav from '../../../kit/StationNav.vue'
+
+defineProps<{ here: (typeof PAGES)[number]['name'] }>()
+const PAGES = [
+  { name: 'light', title: 'In the frame' },
+  { name: 'lights', title: 'Lights' },
+  { name: 'sun', title: 'The sun' },
+  { name: 'strip', title: 'Test strip' },
+  { name: 'tablet', title: 'Step tablet' },
+  { name: 'bases', title: 'Base exposures' },
+  { name: 'instruments', title: 'Instruments' },
+] as const
+</script>
+
+<template>
+  <StationNav label="At the light" :pages="PAGES" :here="here" />
+</template>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { numberOrNull } from '@core/quantity/number'
+import { computed, ref } from 'vue'
+import { digits } from '@core/quantity/format'
+import type { Characteristic } from '@core/tone/characteristic'
+import { suitNegative } from '@core/tone/tablet'
+import TextField from '../../../kit/TextField.vue'
+
+/** Which of several measured papers suits a negative of some range. */
+const props = defineProps<{ papers: readonly { id: string; name: string; curve: Characteristic }[] }>()
+const negative = ref('')
+const suits = computed(() => {
+  const range = numberOrNull(negative.value)
+  if (range === null || !(range > 0)) return []
+  return suitNegative(range, props.papers)
+})
+const SUIT_WORDS = {
+  fits: 'fits',
+  shortPaper: 'too contrasty: shadows or highlights will be lost',
+  longPaper: 'too soft: the print will be flat',
+  unknown: 'its tablet ended too early to tell',
+} as const
+</script>
+
+<template>
+  <TextField
+    v-model="negative"
+    label="Density range of a negative"
+    placeholder="1.65"
+    hint="says which of these suits it"
+  />
+  <ul v-if="suits.length" aria-label="What suits this negative">
+    <li
+      v-for="(suit, at) in suits"
+      :key="suit.id"
+      :class="{ 'is-best': at === 0 && suit.says !== 'unknown' }"
+    >
+      {{ suit.name }}: {{ SUIT_WORDS[suit.says] }}
+      <span v-if="suit.spare !== null" class="es-quiet">
+        {{ suit.spare > 0 ? '+' : '−' }}{{ digits(Math.abs(suit.spare), 2) }}
+      </span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+ul {
+  display: grid;
+  gap: var(--es-space-3);
+  margin: var(--es-space-3) 0 var(--es-space-5);
+  padding: 0;
+  list-style: none;
+}
+
+li .es-quiet {
+  margin: 0 var(--es-space-4);
+}
+
+li.is-best {
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { computed, shallowRef } from 'vue'
+import { checkingChart, checkOf, checkPatchesOf } from '@core/calibration/calibration'
+import type { Calibration, ChartCheck } from '@core/schema/light'
+import { inkOf, type CheckResult, type NegativeCurve } from '@core/tone/curve'
+import { useNow } from '../../../state/useNow'
+import BigTarget from '../../../kit/BigTarget.vue'
+import { dateOf } from '../../../words/moments'
+import { useNotice } from '../../../state/notice.store'
+import ChartFilm from './ChartFilm.vue'
+import type { ReadOfChart } from '../chartReading'
+import CheckList from './CheckList.vue'
+import ReadChart from './ReadChart.vue'
+
+/** The same chart, laid through its curve: printed and read again it shows how good the curve is. */
+const props = defineProps<{
+  calibration: Calibration
+  curve: NegativeCurve
+  checks: readonly { check: ChartCheck; result: CheckResult | null }[]
+  fileName: string
+}>()
+const emit = defineEmits<{ keep: [ChartCheck]; mend: [index: number] }>()
+const [notice, now] = [useNotice(), useNow()]
+const chart = computed(() => checkingChart(props.calibration.chart, props.curve))
+const reading = shallowRef<ReadOfChart | null>(null)
+function keep(): void {
+  if (!reading.value) return
+  const patches = checkPatchesOf(chart.value, reading.value.readings, inkOf(props.curve))
+  try {
+    emit('keep', checkOf(props.calibration, patches, Date.now(), reading.value.by))
+    reading.value = null
+  } catch (error) {
+    notice.refuse(error, 'the check')
+  }
+}
+</script>
+
+<template>
+  <CheckList :checks="checks" @mend="$emit('mend', $event)" />
+  <p>
+    The same chart, laid through the curve: its print should run in even steps. It shows how good the curve
+    is, and can mend it.
+  </p>
+  <ChartFilm
+    :plan="chart"
+    :curve="curve"
+    :writing="`${calibration.name} · check ${chart.tag} · ${dateOf(now.now, now.now)}`"
+    :file-name="`${fileName}-check`"
+    label="The checking chart as a negative"
+  />
+  <ReadChart :key="chart.tag" :plan="chart" @read="reading = $event" />
+  <BigTarget label="Keep this check" :disabled="!reading" @press="keep" />
+</template>

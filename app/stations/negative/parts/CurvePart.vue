@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import KitButton from '../../../kit/KitButton.vue'
+import { computed } from 'vue'
+import { readingsCgats, readingsCsv } from '@core/formats/chartText'
+import type { Calibration } from '@core/schema/light'
+import { aimOf, inkOf, printOf, type CurveAim, type NamedAim, type NegativeCurve } from '@core/tone/curve'
+import ChartFigure, { type ChartSeries } from '../../../kit/ChartFigure.vue'
+import { saveFile } from '../../../state/saveFile'
+import AimField from './AimField.vue'
+
+/** The curve of a calibration: what its chart says, what it aims at, and what a print through it comes to. */
+const props = defineProps<{
+  calibration: Calibration
+  curve: NegativeCurve
+  others: readonly { id: string; name: string; aim: NamedAim }[]
+  fileName: string
+}>()
+const emit = defineEmits<{ aim: [CurveAim] }>()
+const aim = computed({
+  get: () => props.calibration.aim as CurveAim,
+  set: (next) => emit('aim', next),
+})
+const series = computed<ChartSeries[]>(() => {
+  const { curve } = props
+  const [ink, print, wanted] = [
+    inkOf(curve),
+    printOf(curve),
+    aimOf(props.calibration.aim, curve.black, curve.white),
+  ]
+  const row = Array.from({ length: 51 }, (_, i) => i / 50)
+  return [
+    {
+      name: 'patches, by ink',
+      kind: 'points',
+      points: curve.patchInks.map((x, i) => ({
+        x: 100 * x,
+        y: (curve.patchLightness[i] ?? 0) + (curve.residuals[i] ?? 0),
+      })),
+    },
+    {
+      name: 'print by ink',
+      kind: 'line',
+      isDrawnOnly: true,
+      points: row.map((x) => ({ x: 100 * x, y: print(x) })),
+    },
+    {
+      name: 'ink by tone',
+      kind: 'line',
+      colour: 'ember',
+      isDrawnOnly: true,
+      points: row.map((tone) => ({ x: 100 * tone, y: 100 * ink(tone) })),
+    },
+    {
+      name: 'print by tone, as aimed at',
+      kind: 'line',
+      colour: 'quiet',
+      dashed: true,
+      isDrawnOnly: true,
+      points: row.map((tone) => ({ x: 100 * tone, y: wanted(tone) })),
+    },
+  ]
+})
+/** The readings of the chart, to be taken elsewhere. */
+function exportReadings(kind: 'csv' | 'cgats'): void {
+  const { patches, readAt, at } = props.calibration
+  const rows = patches.flatMap((patch, step) =>
+    patch.densities.map((density, i) => ({ id: `${step + 1}.${i + 1}`, ink: patch.ink, density })),
+  )
+  const day = new Date(readAt ?? at).toISOString().slice(0, 10)
+  const text = kind === 'csv' ? readingsCsv(rows) : readingsCgats(rows, 'Ember Sheet', day)
+  const type = kind === 'csv' ? 'text/csv' : 'text/plain'
+  saveFile(new Blob([text], { type }), `${props.fileName}.${kind === 'csv' ? 'csv' : 'txt'}`)
+}
+</script>
+
+<template>
+  <div class="CurvePart">
+    <AimField v-model="aim" :others="others" :black="curve.black" :white="curve.white" />
+    <ChartFigure
+      label="What the chart says"
+      :series="series"
+      x-name="ink, or tone, per cent"
+      y-name="L* of the print, or ink per cent"
+      :y-min="0"
+      :x-min="0"
+      :x-max="100"
+    />
+    <p>
+      Black L* {{ curve.black.toFixed(1) }}, white {{ curve.white.toFixed(1) }}; the patches scatter by
+      {{ curve.scatter.toFixed(1) }} L*.
+    </p>
+    <p class="CurvePart-acts">
+      <KitButton kind="link" @click="exportReadings('csv')">Readings as CSV</KitButton>
+      <KitButton kind="link" @click="exportReadings('cgats')">Readings as CGATS.17</KitButton>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.CurvePart {
+  display: grid;
+  gap: var(--es-space-4);
+  width: 100%;
+}
+
+.CurvePart-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-2) var(--es-space-6);
+}
+</style>

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import type { Refusal } from '@core/errors'
+import ChoiceRow from '../../../kit/ChoiceRow.vue'
+import SelectField from '../../../kit/SelectField.vue'
+import TextField from '../../../kit/TextField.vue'
+import FieldGrid from './FieldGrid.vue'
+import type { NegativeDraft } from '../negative.draft'
+
+/** For which print the film is, how large, and through which curve. */
+const props = defineProps<{
+  draft: NegativeDraft
+  sheets: readonly { id: string; name: string }[]
+  curves: readonly { id: string; name: string }[]
+  fault: Refusal | undefined
+}>()
+const faultOf = (field: string) => (props.fault?.field === field ? props.fault : undefined)
+</script>
+
+<template>
+  <!-- eslint-disable vue/no-mutating-props -- the draft is the desk's own, handed down whole -->
+  <div>
+    <ChoiceRow v-if="!draft.layers.length" v-model="draft.curveId" label="Curve" :options="curves" />
+    <FieldGrid>
+      <SelectField
+        v-model="draft.sheetId"
+        label="For which sheet"
+        :options="sheets"
+        clearable
+        placeholder="none yet"
+      />
+      <TextField v-model="draft.size" label="Size of the picture" :fault="faultOf('size')" />
+      <TextField v-model="draft.resolution" label="Pixels to the inch" :fault="faultOf('resolution')" />
+    </FieldGrid>
+  </div>
+</template>

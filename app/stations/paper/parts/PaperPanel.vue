@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import EnterSubmits from '../../../kit/EnterSubmits.vue'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { formatSize } from '@core/quantity/format'
+import type { Paper } from '@core/schema/records'
+import BigTarget from '../../../kit/BigTarget.vue'
+import ChoiceRow from '../../../kit/ChoiceRow.vue'
+import { useNotice } from '../../../state/notice.store'
+import { usePreferences } from '../../../state/preferences.store'
+import TextField from '../../../kit/TextField.vue'
+import { addPaper, changePaper } from '../../../state/actions/paper.actions'
+import { draftOfPaper, readPaperDraft } from '../paper.draft'
+
+/** A paper's page: measured size, weight, what lies in the drawer. Without a paper it takes a new one in. */
+const props = defineProps<{ paper?: Paper }>()
+const [router, notice, preferences] = [useRouter(), useNotice(), usePreferences()]
+
+const shown = computed(() => {
+  const { widthMillimetres, heightMillimetres } = props.paper ?? {}
+  return widthMillimetres && heightMillimetres
+    ? formatSize(
+        { widthMillimetres, heightMillimetres },
+        { length: preferences.chosen.length, temperature: 'degC' },
+      )
+    : ''
+})
+const draft = ref(draftOfPaper(props.paper ?? null, shown.value))
+const isTried = ref(false)
+const result = computed(() => readPaperDraft(draft.value, preferences.chosen.length))
+const faults = computed(() =>
+  isTried.value ? result.value.faults : { ...result.value.faults, name: undefined },
+)
+const BUFFERED = [
+  { id: 'yes', name: 'Buffered' },
+  { id: 'no', name: 'Without chalk' },
+  { id: 'unknown', name: 'Not known' },
+]
+async function keep(): Promise<void> {
+  isTried.value = true
+  const { read } = result.value
+  if (!read) return
+  try {
+    if (props.paper) {
+      await changePaper({ ...read, id: props.paper.id, changedAt: props.paper.changedAt })
+      notice.say(`${read.name} is kept.`)
+    } else {
+      const id = await addPaper(read)
+      notice.say(`${read.name} lies in the drawer.`)
+      await router.push({ name: 'paper', params: { paperId: id } })
+    }
+  } catch (error) {
+    notice.refuse(error, 'the paper')
+  }
+}
+</script>
+
+<template>
+  <form class="PaperPanel" @submit.prevent="keep">
+    <TextField v-model="draft.name" label="Paper" :fault="faults.name" placeholder="as you call it" />
+    <TextField
+      v-model="draft.size"
+      label="Measured size"
+      :fault="faults.size"
+      placeholder="22.5 x 30 in"
+      hint="by the rule, not by the label"
+    />
+    <TextField v-model="draft.weight" label="Weight" :fault="faults.weight" placeholder="300 g/m², 140 lb" />
+    <TextField v-model="draft.sheets" label="Large sheets" :fault="faults.sheets" />
+    <TextField v-model="draft.side" label="Printing side" placeholder="the smoother one" />
+    <TextField v-model="draft.price" label="Price of a sheet" :fault="faults.price" />
+    <ChoiceRow v-model="draft.buffered" class="PaperPanel-wide" label="Chalk" :options="BUFFERED" />
+    <TextField v-model="draft.note" class="PaperPanel-wide" label="Note" />
+    <BigTarget
+      class="PaperPanel-go"
+      :quiet="Boolean(paper)"
+      :label="paper ? 'Keep' : 'Into the drawer'"
+      @press="keep"
+    />
+    <EnterSubmits>Keep</EnterSubmits>
+  </form>
+</template>
+
+<style scoped>
+.PaperPanel {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 var(--es-space-6);
+  align-content: start;
+}
+
+.PaperPanel-wide {
+  grid-column: 1 / -1;
+  margin-bottom: var(--es-space-3);
+}
+
+.PaperPanel-go {
+  justify-self: start;
+}
+</style>

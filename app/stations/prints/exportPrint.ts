@@ -1,0 +1,82 @@
+import { passportOf, type Passport } from '@core/judge/passport'
+import { belongs } from '@core/judge/faultBook'
+import type { PrintRecord } from '@core/judge/printRecord'
+import { traitsOf } from '@core/judge/traits'
+import { storyOf } from '@core/run/story'
+import { withWords } from '@core/formats/pictureWords'
+import type { UnitChoice } from '@core/quantity/format'
+import type { SheetEvent } from '@core/schema/event'
+import { care } from '@library/index'
+import { photoWithPicture } from '../../state/queries'
+import { saveFile } from '../../state/saveFile'
+import type { PassportPicture } from './passportPdf'
+
+const passport = (record: PrintRecord, log: readonly SheetEvent[], units: UnitChoice): Passport => {
+  const traits = traitsOf(record.definition, record.sheet)
+  const words = care.filter((one) => belongs(one.needs, traits)).map((one) => one.text)
+  return passportOf(record, storyOf(record.sheet.id, log, record.definition), words, units)
+}
+
+const nameOf = ({ sheet }: PrintRecord, what: string, ending: string) =>
+  `${what}-${sheet.number}-${sheet.title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'print'}.${ending}` // prettier-ignore
+
+/** The passport of a print as a PDF. The PDF writer is fetched when it is first asked for. */
+export async function downloadPassport(
+  record: PrintRecord,
+  log: readonly SheetEvent[],
+  units: UnitChoice,
+): Promise<void> {
+  const { passportPdf } = await import('./passportPdf')
+  const picture = await pictureFor(record)
+  saveFile(passportPdf(passport(record, log, units), picture), nameOf(record, 'passport', 'pdf'))
+}
+
+/** A label for the back of the print. */
+export async function downloadBackLabel(
+  record: PrintRecord,
+  log: readonly SheetEvent[],
+  units: UnitChoice,
+): Promise<void> {
+  const { backLabelPdf } = await import('./passportPdf')
+  saveFile(backLabelPdf(passport(record, log, units)), nameOf(record, 'label', 'pdf'))
+}
+
+/** The photograph with what it shows written into its standard fields; other kinds than JPEG become PNG. */
+export async function downloadPicture(
+  record: PrintRecord,
+  log: readonly SheetEvent[],
+  units: UnitChoice,
+): Promise<void> {
+  const picture = await pictureFor(record)
+  if (!picture) return
+  const { title, line, process, madeAt, materials } = passport(record, log, units)
+  const told = materials.map(([name, value]) => `${name}: ${value}`).join('; ')
+  const description = `${process}. ${line}. ${told}`
+  const isJpeg = picture.kind === 'JPEG'
+  const bytes = withWords(picture.data, { title, description, createdAt: madeAt }) as Uint8Array<ArrayBuffer>
+  saveFile(
+    new Blob([bytes], { type: isJpeg ? 'image/jpeg' : 'image/png' }),
+    nameOf(record, 'print', isJpeg ? 'jpg' : 'png'),
+  )
+}
+
+async function pictureFor({ state }: PrintRecord): Promise<PassportPicture | null> {
+  const id = state.photoIds.at(-1)
+  const found = id ? await photoWithPicture(id) : null
+  if (!found) return null
+  const { photo, original } = found
+  const { widthPixels: width, heightPixels: height } = photo
+  if (photo.mime === 'image/webp') {
+    const picture = await createImageBitmap(original)
+    const canvas = new OffscreenCanvas(picture.width, picture.height)
+    canvas.getContext('2d')?.drawImage(picture, 0, 0)
+    const png = await canvas.convertToBlob({ type: 'image/png' })
+    return { data: new Uint8Array(await png.arrayBuffer()), kind: 'PNG', width, height }
+  }
+  return {
+    data: new Uint8Array(await original.arrayBuffer()),
+    kind: photo.mime === 'image/png' ? 'PNG' : 'JPEG',
+    width,
+    height,
+  }
+}

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import KitButton from '../../../kit/KitButton.vue'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useNow } from '../../../state/useNow'
+import { useWorkroom } from '../../../state/workroom.store'
+import BigTarget from '../../../kit/BigTarget.vue'
+import EmptyPage from '../../../kit/EmptyPage.vue'
+import { useMarginNotes } from '../../../state/margin.store'
+import { momentSaid } from '../../../words/moments'
+import { useNotice } from '../../../state/notice.store'
+import { removeForGood, setBinned } from '../../../state/actions/print.actions'
+import PrintsNav from '../parts/PrintsNav.vue'
+
+/** Sheets that were thrown away, until they are taken back or removed for good. */
+const [workroom, now, notice, router] = [useWorkroom(), useNow(), useNotice(), useRouter()]
+const binned = computed(() =>
+  [...workroom.binned].sort((a, b) => (b.sheet.binnedAt ?? 0) - (a.sheet.binnedAt ?? 0)),
+)
+const asking = ref<readonly string[] | null>(null)
+
+async function back(id: string, number: number): Promise<void> {
+  try {
+    await setBinned([id], false)
+    notice.say(`Sheet ${number} hangs on the line again.`, () => setBinned([id], true))
+  } catch (error) {
+    notice.refuse(error, 'taking it out of the bin')
+  }
+}
+async function remove(ids: readonly string[]): Promise<void> {
+  asking.value = null
+  try {
+    await removeForGood(ids)
+    notice.say(ids.length === 1 ? 'Removed for good.' : `${ids.length} sheets removed for good.`)
+  } catch (error) {
+    notice.refuse(error, 'emptying the bin')
+  }
+}
+useMarginNotes(() => [
+  {
+    title: 'What the bin keeps',
+    lines: [
+      'Everything: the thread, the photographs, what was drawn from bottles and what went through baths. Taking a sheet out brings it back as it was.',
+      'Only removing it for good cannot be undone. Export first, if there is any doubt.',
+    ],
+  },
+])
+</script>
+
+<template>
+  <EmptyPage
+    v-if="!binned.length"
+    kicker="Nothing thrown away"
+    title="The bin is empty"
+    action="All prints"
+    @act="router.push({ name: 'prints' })"
+  >
+    <p>A sheet that is put into the bin leaves the line and its clocks, and can be taken back.</p>
+  </EmptyPage>
+  <div v-else class="BinPage">
+    <header>
+      <p class="es-kicker">Thrown away, and not lost</p>
+      <h1>The bin</h1>
+      <PrintsNav here="bin" />
+    </header>
+    <ul>
+      <li v-for="one in binned" :key="one.sheet.id">
+        <span>
+          {{ one.sheet.number }} {{ one.sheet.title }}
+          <span class="es-quiet">
+            {{ one.definition.name }}, {{ momentSaid(one.sheet.binnedAt ?? 0, now.now) }}
+          </span>
+        </span>
+        <KitButton @click="back(one.sheet.id, one.sheet.number)">take it out</KitButton>
+        <KitButton @click="asking = [one.sheet.id]">remove for good</KitButton>
+      </li>
+    </ul>
+    <div v-if="asking" role="alertdialog" aria-label="Remove for good" class="BinPage-asking">
+      <p>
+        {{ asking.length === 1 ? 'This sheet' : `These ${asking.length} sheets` }}, with log and photographs,
+        will be gone. This cannot be undone.
+      </p>
+      <BigTarget label="Remove for good" @press="remove(asking)" />
+      <BigTarget quiet label="Keep in the bin" @press="asking = null" />
+    </div>
+    <BigTarget v-else quiet label="Empty the bin" @press="asking = binned.map((one) => one.sheet.id)" />
+  </div>
+</template>
+
+<style scoped>
+.BinPage {
+  display: grid;
+  gap: var(--es-space-5);
+  justify-items: start;
+}
+
+ul {
+  width: 100%;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-3) var(--es-space-5);
+  align-items: center;
+  padding: var(--es-space-3) 0;
+  border-bottom: 1px solid var(--es-rule);
+}
+
+li > span {
+  margin-right: auto;
+}
+
+li .es-quiet {
+  display: block;
+  font-size: var(--es-size-small);
+}
+
+.BinPage-asking {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-4);
+  align-items: center;
+  padding: var(--es-space-5) var(--es-space-5);
+  border-left: 3px solid var(--es-ember);
+  background: var(--es-card);
+}
+</style>

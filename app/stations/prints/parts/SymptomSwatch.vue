@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { useId } from 'vue'
+import type { Drawing } from '@core/judge/faultBook'
+
+/** A fault as the eye meets it: a small landscape printed with it. */
+defineProps<{ drawing: Drawing; colour?: string }>()
+const id = useId()
+const SPECKS = [
+  [12, 14], [31, 9], [52, 17], [66, 30], [22, 33], [44, 40], [70, 8], [9, 44], [59, 47], [37, 24],
+] as const // prettier-ignore
+</script>
+
+<template>
+  <svg class="SymptomSwatch" viewBox="0 0 80 56" aria-hidden="true">
+    <defs>
+      <linearGradient :id="`${id}-fade`">
+        <stop offset="0" stop-color="var(--es-drawing-paper)" stop-opacity="0" />
+        <stop offset="1" stop-color="var(--es-drawing-paper)" stop-opacity="0.85" />
+      </linearGradient>
+      <filter :id="`${id}-soft`"><feGaussianBlur stdDeviation="2.1" /></filter>
+      <clipPath :id="`${id}-sheet`"><rect width="80" height="56" /></clipPath>
+    </defs>
+    <g :clip-path="`url(#${id}-sheet)`">
+      <rect width="80" height="56" fill="var(--es-drawing-paper)" />
+      <g
+        :opacity="drawing === 'pale' ? 0.35 : 1"
+        :filter="drawing === 'soft' ? `url(#${id}-soft)` : undefined"
+        class="SymptomSwatch-scene"
+        :class="`is-${drawing}`"
+      >
+        <path d="M0 40L18 24l14 12 18-20 30 24v16H0z" fill="currentColor" opacity="0.75" />
+        <path d="M0 46h80v10H0z" fill="currentColor" />
+        <circle cx="62" cy="13" r="5" fill="currentColor" opacity="0.3" />
+        <path
+          v-if="drawing === 'double'"
+          d="M4 42l18-16 14 12 18-20 30 24"
+          fill="none"
+          stroke="currentColor"
+          stroke-width="1.4"
+          opacity="0.8"
+        />
+      </g>
+      <rect v-if="drawing === 'heavy'" width="80" height="56" fill="currentColor" opacity="0.5" />
+      <rect v-if="drawing === 'veil'" width="80" height="56" fill="currentColor" opacity="0.34" />
+      <rect v-if="drawing === 'flat'" width="80" height="56" fill="var(--es-drawing-flat)" opacity="0.6" />
+      <rect v-if="drawing === 'tint'" width="80" height="56" :fill="colour" opacity="0.62" />
+      <template v-if="drawing === 'patches'">
+        <ellipse cx="22" cy="36" rx="13" ry="8" :fill="colour" opacity="0.75" />
+        <ellipse cx="56" cy="44" rx="15" ry="7" :fill="colour" opacity="0.7" />
+      </template>
+      <template v-if="drawing === 'specksDark' || drawing === 'specksLight'">
+        <circle
+          v-for="([x, y], i) in SPECKS"
+          :key="i"
+          :cx="x"
+          :cy="drawing === 'specksLight' ? y / 3 + 38 : y"
+          :r="1 + (i % 3) * 0.5"
+          :fill="drawing === 'specksDark' ? 'var(--es-drawing-speck)' : 'var(--es-drawing-paper)'"
+        />
+      </template>
+      <template v-if="drawing === 'mottle'">
+        <ellipse
+          v-for="([x, y], i) in SPECKS"
+          :key="i"
+          :cx="x"
+          :cy="y"
+          rx="7"
+          ry="4"
+          :fill="i % 2 ? 'var(--es-drawing-paper)' : 'currentColor'"
+          opacity="0.35"
+        />
+      </template>
+      <path
+        v-if="drawing === 'streaks'"
+        d="M0 9L80 5M0 21l80-5M0 33l80-4M0 45l80-5"
+        stroke="var(--es-drawing-paper)"
+        stroke-width="3"
+        opacity="0.7"
+      />
+      <template v-if="drawing === 'blotch'">
+        <path d="M60 0c8 12-4 22 4 34s-2 18 3 22h13V0z" fill="currentColor" opacity="0.55" />
+        <path
+          d="M60 0c8 12-4 22 4 34s-2 18 3 22"
+          fill="none"
+          stroke="var(--es-drawing-stain)"
+          stroke-width="2"
+          opacity="0.8"
+        />
+      </template>
+      <rect
+        v-if="drawing === 'line'"
+        x="0"
+        width="38"
+        height="56"
+        fill="var(--es-drawing-paper)"
+        opacity="0.7"
+      />
+      <rect v-if="drawing === 'uneven'" width="80" height="56" :fill="`url(#${id}-fade)`" />
+      <template v-if="drawing === 'bronze'">
+        <path d="M0 46h80v10H0z" fill="var(--es-drawing-brown)" opacity="0.75" />
+        <path d="M10 40l8-9 8 8z" fill="var(--es-drawing-ochre)" opacity="0.8" />
+      </template>
+      <template v-if="drawing === 'rings'">
+        <circle
+          v-for="([x, y], i) in SPECKS.slice(0, 6)"
+          :key="i"
+          :cx="x"
+          :cy="y + 6"
+          :r="3 + (i % 3)"
+          fill="var(--es-drawing-paper)"
+          fill-opacity="0.75"
+          stroke="var(--es-drawing-edge)"
+          stroke-width="0.8"
+        />
+      </template>
+      <path
+        v-if="drawing === 'washed'"
+        d="M14 30c-3 10 2 16-1 26M34 38c-2 8 3 12 1 18M52 28c-3 12 3 18 0 28M68 40c-2 6 2 10 0 16"
+        fill="none"
+        stroke="var(--es-drawing-paper)"
+        stroke-width="5"
+        opacity="0.8"
+      />
+      <rect v-if="drawing === 'pale' && colour" width="80" height="56" :fill="colour" opacity="0.5" />
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.SymptomSwatch {
+  display: block;
+  width: 100%;
+  height: auto;
+  color: var(--es-drawing-symptom);
+}
+
+.is-harsh {
+  filter: contrast(4);
+}
+</style>

@@ -1,0 +1,139 @@
+import { dryDown, wetAim, type DriedPrint } from '@core/tone/dryDown'
+import { changesSince, densityAt, DRY, fadingOf } from '@core/tone/measured'
+import { driftPerDay, settlesTo, settling, STANDS_STILL, type Settling } from '@core/tone/settling'
+import { digits } from '@core/quantity/format'
+import type { Figure } from '@core/quantity/figure'
+import { usualDryDown } from '@library/index'
+import type { SheetInRoom } from '../../state/workroom.store'
+import type { MarginNote } from '../../state/margin.store'
+import { dateOf } from '../../words/moments'
+
+const FADING = {
+  none: 'Nothing has changed that could be seen.',
+  seen: 'It has changed: just to be seen beside a fresh one.',
+  strong: 'It has changed plainly. Ask what went wrong while its kin can still be washed or fixed again.',
+} as const
+
+/** How a print has changed since it was first measured dry. */
+export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
+  const changes = changesSince(state)
+  if (!changes.length) return []
+  const fading = fadingOf(changes)
+  return [
+    {
+      title: 'Since it was first measured',
+      lines: [
+        ...changes.map((one) => {
+          const parts = [
+            one.density === null
+              ? ''
+              : `density ${one.density >= 0 ? '+' : '−'}${Math.abs(one.density).toFixed(2)}`,
+            one.colour === null ? '' : `ΔE₀₀ ${one.colour.toFixed(1)}`,
+          ].filter(Boolean)
+          return `${one.of === 'patch' ? one.name : one.of}: ${parts.join(', ')} since ${dateOf(one.from.at, now)}`
+        }),
+        fading ? FADING[fading] : 'That is its settling. What moves from now on is fading.',
+      ],
+      tone: fading === 'strong' ? 'caution' : 'plain',
+    },
+  ]
+}
+
+const PLACES = [
+  { of: 'black', name: 'deepest black' },
+  { of: 'white', name: 'bare white' },
+] as const
+
+/** How the colour of such prints moves after drying, as other prints tell it. */
+export function settlingOf(one: SheetInRoom, all: readonly SheetInRoom[]): Settling[] {
+  const prints = all
+    .filter((each) => each.sheet.id !== one.sheet.id && each.state.measurements.length)
+    .map(dried)
+  return PLACES.map(({ of }) => settling(dried(one), prints, { of, name: '' }))
+}
+
+/** What the colour of a print will come to, and whether it still moves. @param learned see `settlingOf`. */
+export function settlingNote(
+  { state }: SheetInRoom,
+  learned: readonly Settling[],
+  now: number,
+): MarginNote[] {
+  const lines = PLACES.flatMap(({ of, name }, i) => {
+    const place = { of, name: '' }
+    const others = learned[i]
+    const to = others?.prints ? settlesTo(state, place, others) : null
+    const drift = driftPerDay(state, place)
+    return [
+      ...(others && to && to.difference >= SEEN
+        ? [
+            `The ${name} will settle by about ΔE₀₀ ${to.difference.toFixed(1)}, to L* a* b* ${labSaid(to.lab)}, as ${countSaid(others)} did. Judge its colour then.`,
+          ]
+        : []),
+      ...(drift
+        ? [
+            drift.perDay > STANDS_STILL
+              ? `The ${name} still moves: ΔE₀₀ ${drift.perDay.toFixed(1)} a day since ${dateOf(drift.from, now)}.`
+              : `The ${name} has stood still since ${dateOf(drift.from, now)}.`,
+          ]
+        : []),
+    ]
+  })
+  return lines.length ? [{ title: 'How its colour settles', lines }] : []
+}
+/** Less than this nobody sees side by side: common practice. */
+const SEEN = 1
+const labSaid = (lab: readonly number[]) => lab.map((value) => value.toFixed(1).replace('-', '−')).join(' ')
+function countSaid({ prints, onThisPaper }: Settling): string {
+  const count = prints === 1 ? 'one print' : `${prints} prints`
+  if (prints === onThisPaper) return `${count} of the process on this paper`
+  return `${count} of the process${onThisPaper ? `, ${onThisPaper} of them on this paper,` : ''}`
+}
+
+const dried = (one: SheetInRoom): DriedPrint => ({
+  processId: one.sheet.process.id,
+  ...(one.sheet.paperId && { paperId: one.sheet.paperId }),
+  ...(one.sheet.lightId && { lightId: one.sheet.lightId }),
+  state: one.state,
+})
+
+/** How much drying deepens such a print, and what to look for in the tray for the black of the last good one. */
+export function dryDownOf(
+  one: SheetInRoom,
+  all: readonly SheetInRoom[],
+): { share: Figure; aim: Figure | null; wanted: number | null } | null {
+  const usual = usualDryDown[one.sheet.process.id] ?? null
+  const share = dryDown(dried(one), all.filter((each) => each.state.measurements.length).map(dried), usual)
+  if (share.working.standing !== 'yours' && !usual) return null
+  const kept = all.find(
+    (each) =>
+      each.sheet.process.id === one.sheet.process.id &&
+      each.sheet.paperId === one.sheet.paperId &&
+      each.sheet.id !== one.sheet.id &&
+      each.state.judgements.at(-1)?.verdict === 'keep' &&
+      densityAt(each.state, 'black', DRY) !== null,
+  )
+  const wanted = kept
+    ? (densityAt(kept.state, 'black', DRY) ?? 0) - (densityAt(kept.state, 'white', DRY) ?? 0)
+    : null
+  return { share, aim: wanted === null ? null : wetAim(wanted, share), wanted }
+}
+
+export function dryDownNote(one: SheetInRoom, all: readonly SheetInRoom[]): MarginNote[] {
+  const found = dryDownOf(one, all)
+  if (!found || Math.abs(found.share.value) < 0.01) return []
+  const { share, aim, wanted } = found
+  const spread = share.uncertainty === undefined ? '' : ` ± ${digits(100 * share.uncertainty, 2)}`
+  return [
+    {
+      title: 'What drying does to it',
+      lines: [
+        `Net density grows by ${digits(100 * share.value, 2)}${spread} % (${share.working.source.toLowerCase()}).`,
+        ...(aim && wanted !== null
+          ? [
+              `For a black of ${wanted.toFixed(2)} over the white when dry, look for ${aim.value.toFixed(2)} in the tray.`,
+            ]
+          : []),
+      ],
+    },
+  ]
+}

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { readinessOf } from '@core/shelf/readiness'
+import { substances } from '@library/index'
+import { useWorkroom } from '../../state/workroom.store'
+import EmptyPage from '../../kit/EmptyPage.vue'
+import { useKeyRows } from '../../state/keys.store'
+import { useMarginNotes, type MarginNote } from '../../state/margin.store'
+import BottleFigure from './parts/BottleFigure.vue'
+import BottlePanel from './parts/BottlePanel.vue'
+import { bottleNotes } from './bottleNotes'
+import { useShelf } from './useShelf'
+
+const [route, router, workroom] = [useRoute(), useRouter(), useWorkroom()]
+const { boards, standing, minute } = useShelf()
+
+const chosen = computed(() => standing.value.find((one) => one.bottle.id === route.params.bottleId) ?? null)
+const choose = (id: string) =>
+  void router.replace({ name: 'shelf', params: { bottleId: route.params.bottleId === id ? '' : id } })
+
+/** 8 x 10 in, or the size of the last sheet: what the shelf is reckoned for. */
+const size = computed(() => workroom.sheets[0]?.sheet ?? { widthMillimetres: 203.2, heightMillimetres: 254 })
+const printed = computed(() => new Set(workroom.sheets.map((one) => one.sheet.process.id)))
+const readiness = computed(() =>
+  // One's own copies count once a sheet was made by them: a library of hundreds is not reckoned at every visit.
+  workroom.allProcesses
+    .filter((one) => !one.copyOf || printed.value.has(one.id))
+    .map((definition) =>
+      readinessOf(definition, size.value, {
+        bottles: workroom.bottles,
+        taken: workroom.taken,
+        book: substances,
+        now: minute.value,
+      }),
+    ),
+)
+const ready = computed(() => readiness.value.filter((one) => one.sheets === null || one.sheets > 0))
+/** Processes of which only one bottle is missing. */
+const nearly = computed(() => readiness.value.filter((one) => one.missing.length === 1).slice(0, 4))
+
+const PAGES = [
+  { name: 'make', title: 'Make a solution', key: 'm' },
+  { name: 'take-in', title: 'Take in a jar', key: 'i' },
+  { name: 'shopping', title: 'What a plan needs', key: 'l' },
+  { name: 'waste', title: 'Waste', key: 'w' },
+  { name: 'dropper', title: 'Weigh a dropper', key: 'p' },
+  { name: 'processes', title: 'Processes', key: 'r' },
+] as const
+useKeyRows('At the shelf', () =>
+  PAGES.map(({ name, title, key }) => ({ key, name: title, run: () => void router.push({ name }) })),
+)
+
+useMarginNotes((): MarginNote[] => {
+  if (chosen.value) return bottleNotes(chosen.value, minute.value)
+  const notes: MarginNote[] = standing.value
+    .filter((one) => one.condition?.tone === 'wrong')
+    .slice(0, 5)
+    .map(({ bottle, condition }) => ({
+      title: `${bottle.name} ${bottle.label}`,
+      lines: [condition?.words ?? ''],
+      tone: 'caution',
+    }))
+  if (nearly.value.length)
+    notes.push({
+      title: 'One bottle short',
+      lines: nearly.value.map((one) => `${one.definition.name}: ${one.missing[0]?.toLowerCase()}`),
+    })
+  notes.push({
+    title: 'At the shelf',
+    lines: ['Touch a bottle to see what it holds and what to know before its cap comes off.'],
+  })
+  return notes
+})
+</script>
+
+<template>
+  <section class="ShelfStation">
+    <header class="ShelfStation-head">
+      <div>
+        <p class="es-kicker">What stands ready</p>
+        <h1>Shelf</h1>
+      </div>
+      <nav aria-label="At the shelf">
+        <RouterLink v-for="page in PAGES" :key="page.name" :to="{ name: page.name }">
+          {{ page.title }}
+        </RouterLink>
+      </nav>
+    </header>
+
+    <BottlePanel
+      v-if="chosen"
+      :key="chosen.bottle.id"
+      class="ShelfStation-hand"
+      :standing="chosen"
+      @gone="choose(chosen.bottle.id)"
+    />
+    <EmptyPage
+      v-if="!boards.length"
+      under
+      kicker="Bare boards"
+      title="Nothing stands here yet"
+      action="Take in a jar"
+      @act="router.push({ name: 'take-in' })"
+    >
+      <p>
+        Take in the jars you bought, then make your solutions from them: Ember Sheet works out what to weigh,
+        checks it, and keeps count of what is left and how old it is.
+      </p>
+      <p>Coats can be planned without a shelf; then the strengths of the chosen school are taken as true.</p>
+    </EmptyPage>
+
+    <section v-for="board in boards" :key="board.name" class="ShelfStation-board" :aria-label="board.name">
+      <div class="ShelfStation-bottles">
+        <BottleFigure
+          v-for="one in board.bottles"
+          :key="one.bottle.id"
+          :standing="one"
+          :chosen="one.bottle.id === chosen?.bottle.id"
+          :now="minute"
+          @choose="choose(one.bottle.id)"
+        />
+      </div>
+    </section>
+
+    <p v-if="boards.length && !chosen" class="ShelfStation-ready">
+      <span v-for="one in ready" :key="one.definition.id">
+        <strong>{{ one.definition.name }}</strong>
+        {{
+          one.sheets === null
+            ? 'ready'
+            : `ready for about ${one.sheets} ${one.sheets === 1 ? 'sheet' : 'sheets'}`
+        }}
+      </span>
+      <span v-if="!ready.length">No process has all its bottles yet: see what a plan needs.</span>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.ShelfStation-head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-3) var(--es-space-6);
+  align-items: end;
+  justify-content: space-between;
+  margin-bottom: var(--es-space-5);
+}
+
+nav {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-2) var(--es-space-5);
+}
+
+nav a {
+  padding: var(--es-space-3) 0;
+  color: var(--es-quiet);
+  text-decoration-color: var(--es-line);
+  text-underline-offset: 4px;
+}
+
+nav a:hover {
+  color: var(--es-ink);
+}
+
+/* Rows of one height, so that a board can be drawn under each; it runs out under the edge of the page, as a shelf does. */
+.ShelfStation-board {
+  margin: 0 calc(-1 * var(--es-pad)) var(--es-space-4);
+}
+
+.ShelfStation-bottles {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, 104px);
+  grid-auto-rows: 172px;
+  padding: 0 calc(var(--es-pad) - var(--es-space-6));
+  background: repeating-linear-gradient(
+    transparent 0 155px,
+    var(--es-line) 155px 164px,
+    transparent 164px 172px
+  );
+}
+
+.ShelfStation-hand {
+  margin-bottom: var(--es-space-5);
+  padding-bottom: var(--es-space-5);
+  border-bottom: 1px solid var(--es-rule);
+}
+
+.ShelfStation-ready {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-3) var(--es-space-7);
+  color: var(--es-quiet);
+}
+
+.ShelfStation-ready strong {
+  color: var(--es-ink);
+  font-weight: 400;
+}
+</style>

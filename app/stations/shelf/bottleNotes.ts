@@ -1,0 +1,76 @@
+import { solutesIn } from '@core/chemistry/lots'
+import { molarMass } from '@core/chemistry/molarMass'
+import { solubilityLimit } from '@core/chemistry/solubility'
+import { hazardsOf } from '@core/shelf/label'
+import { digits, formatSpan } from '@core/quantity/format'
+import { hazardStatements, substances } from '@library/index'
+import type { MarginNote } from '../../state/margin.store'
+import { dateOf } from '../../words/moments'
+import { hazardNotes } from '../../words/stepNotes'
+import type { StandingBottle } from './useShelf'
+
+/** What the margin says of a bottle: what it is, what to know before its cap comes off, and where it is kept. */
+export function bottleNotes({ bottle, left }: StandingBottle, now: number): MarginNote[] {
+  const held = bottle.contents.flatMap((one) => substances[one.substanceId] ?? [])
+  const unit = bottle.kind === 'solid' ? 'g' : 'ml'
+  const { statements } = hazardsOf(bottle, substances)
+  const stated = bottle.statedPercent
+  const first = bottle.contents[0]
+  const isOff =
+    stated !== undefined && first !== undefined && Math.abs(stated - first.percent) > 0.025 * first.percent
+  return [
+    {
+      title: `${bottle.name} ${bottle.label}`,
+      lines: [
+        solutesIn(bottle, substances)
+          .map((one) => `${one.name} ${digits(one.percentWv)} %`)
+          .join(', '),
+        bottle.madeAt === undefined
+          ? ''
+          : `${bottle.kind === 'solution' ? 'Made' : 'Opened'} ${dateOf(bottle.madeAt, now)}, ${formatSpan((now - bottle.madeAt) / 1000)} ago.`,
+        bottle.bestUntil === undefined ? '' : `Best until ${dateOf(bottle.bestUntil, now)}.`,
+        left === null
+          ? 'Nobody measured how much it holds.'
+          : `${digits(left)} ${unit} left of ${digits(bottle.amount ?? left)}.`,
+        bottle.note,
+      ].filter(Boolean),
+    },
+    ...(isOff
+      ? [
+          {
+            title: 'Stated and true',
+            lines: [
+              `The label says ${digits(stated)} %; what went in makes ${digits(first.percent)} %.`,
+              'Relabel it.',
+            ],
+            tone: 'caution' as const,
+          },
+        ]
+      : []),
+    ...hazardNotes(
+      'Before the cap comes off',
+      held.map((one) => one.caution),
+    ),
+    ...(statements.length
+      ? [
+          {
+            title: bottle.kind === 'solution' ? 'Hazard statements at this strength' : 'Hazard statements',
+            lines: statements.map((code) => `${code} ${hazardStatements[code] ?? ''}`),
+          },
+        ]
+      : []),
+    {
+      title: 'Keeping and solubility',
+      lines: held.flatMap((one) => {
+        const limit = solubilityLimit(one, 20)
+        return [
+          `${one.name}: ${one.storage}`,
+          ...(one.forms[0]
+            ? [`${one.forms[0].formula}, ${digits(molarMass(one.forms[0].formula).value, 5)} g/mol`]
+            : []),
+          ...(limit ? [`At 20 °C no more than about ${digits(limit.value)} % stays dissolved.`] : []),
+        ]
+      }),
+    },
+  ]
+}

@@ -1,0 +1,218 @@
+<script setup lang="ts">
+import KitButton from '../../../kit/KitButton.vue'
+import { computed, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Finding, Mend } from '@core/chemistry/audits'
+import { digits } from '@core/quantity/format'
+import { substances } from '@library/index'
+import { useWorkroom } from '../../../state/workroom.store'
+import BigTarget from '../../../kit/BigTarget.vue'
+import ChoiceRow from '../../../kit/ChoiceRow.vue'
+import FigureValue from '../../../kit/FigureValue.vue'
+import FindingList from '../../../kit/FindingList.vue'
+import { useKeyRows } from '../../../state/keys.store'
+import { useMarginNotes, type MarginNote } from '../../../state/margin.store'
+import { useNotice } from '../../../state/notice.store'
+import SelectField from '../../../kit/SelectField.vue'
+import { hazardNotes } from '../../../words/stepNotes'
+import TextField from '../../../kit/TextField.vue'
+import RecipeRows from '../parts/RecipeRows.vue'
+import { takeBottleBack } from '../../../state/actions/shelf.actions'
+import { useSolutionForm } from '../useSolutionForm'
+import WeighingOut from '../parts/WeighingOut.vue'
+
+const [route, router, workroom, notice] = [useRoute(), useRouter(), useWorkroom(), useNotice()]
+const asked = {
+  recipe: typeof route.query.recipe === 'string' ? route.query.recipe : undefined,
+  substance: typeof route.query.substance === 'string' ? route.query.substance : undefined,
+  volume: typeof route.query.volume === 'string' ? route.query.volume : undefined,
+}
+const form = useSolutionForm(asked)
+const { recipeId, recipes, recipe, draft, label, labelFault, read, isWeighing, suggestedLabel } = form
+
+const recipeOptions = computed(() => [
+  { id: 'own', name: 'A recipe of my own' },
+  ...recipes.value.map((one) => ({
+    id: one.id,
+    name: `${one.name} ${one.stock.solutes.map((solute) => digits(solute.percentWv)).join(' + ')} %, ${one.usedFor[0]?.toLowerCase()}`,
+  })),
+])
+const finishOptions = [
+  { id: 'topUpTo', name: 'Top up to' },
+  { id: 'addTo', name: 'Add to that much water' },
+]
+const solution = computed(() => read.value.solution)
+/** Said once: a mend that was not taken is the user's choice, and the work goes on. */
+const mend = (finding: Finding & { rowKey?: string }, what: Mend) => form.mend(what, finding.rowKey)
+
+async function save(): Promise<void> {
+  try {
+    const made = await form.save()
+    if (!made) return
+    notice.say(`${made.label} is on the shelf.`, () => takeBottleBack(made.id))
+    await router.push({ name: 'shelf', params: { bottleId: made.id } })
+  } catch (error) {
+    notice.refuse(error, 'putting it on the shelf')
+  }
+}
+
+useKeyRows('Making a solution', () =>
+  isWeighing.value || !solution.value
+    ? []
+    : [{ key: ' ', name: 'To the balance', run: () => (isWeighing.value = true) }],
+)
+watch(recipeId, () => (isWeighing.value = false))
+
+useMarginNotes((): MarginNote[] => {
+  const used = draft.value.rows.flatMap((row) => [
+    row.source,
+    ...(workroom.bottles.find((one) => one.id === row.source)?.contents.map((one) => one.substanceId) ?? []),
+  ])
+  return [
+    ...hazardNotes(
+      'Before the jar opens',
+      used.map((id) => substances[id]?.caution),
+    ),
+    ...(recipe.value?.stock.making.length
+      ? [{ title: 'How it is made', lines: recipe.value.stock.making }]
+      : []),
+    ...(recipe.value
+      ? [{ title: 'Used for', lines: [recipe.value.usedFor.join(', '), recipe.value.stock.source] }]
+      : []),
+    {
+      title: 'A habit worth keeping',
+      lines: [
+        'Read a measuring cylinder at the bottom of the curve, at eye level. Rinse it into the mix with water that is due anyway.',
+      ],
+    },
+  ]
+})
+</script>
+
+<template>
+  <section class="MakeSolution">
+    <header>
+      <p class="es-kicker">At the balance</p>
+      <h1>{{ draft.name || 'Make a solution' }}</h1>
+    </header>
+
+    <WeighingOut
+      v-if="isWeighing && solution"
+      :draft="draft"
+      :solution="solution"
+      :making="recipe?.stock.making ?? []"
+      @read="form.setReading"
+      @back="isWeighing = false"
+      @done="save"
+    >
+      <div class="MakeSolution-row">
+        <TextField
+          v-model="label"
+          label="Label of the bottle"
+          :fault="labelFault"
+          :placeholder="suggestedLabel"
+          hint="as you write it on the glass"
+        />
+        <TextField
+          v-model="draft.stated"
+          label="Called, in %"
+          placeholder="its true strength"
+          hint="of the first solute"
+        />
+      </div>
+    </WeighingOut>
+
+    <template v-else>
+      <div class="MakeSolution-row">
+        <SelectField v-model="recipeId" class="MakeSolution-recipe" label="Recipe" :options="recipeOptions" />
+        <TextField v-model="draft.name" label="Name" placeholder="what it is" />
+        <TextField v-model="draft.volume" label="How much" :fault="read.faults.volume" hint="100 ml, 1/2 l" />
+        <TextField
+          v-model="draft.stated"
+          label="Called, in %"
+          placeholder="its true strength"
+          hint="of the first solute"
+        />
+      </div>
+      <ChoiceRow v-model="draft.finish" label="Water" :options="finishOptions" />
+
+      <RecipeRows v-model="draft.rows" :read="read" :bottles="workroom.bottles" @add="form.addRow" />
+      <p v-if="read.faults.rows" role="alert" class="MakeSolution-fault">
+        {{ read.faults.rows.field }}: {{ read.faults.rows.problem }} {{ read.faults.rows.remedy }}
+      </p>
+
+      <FindingList :findings="read.findings" @mend="mend" />
+      <p v-if="read.fit.limitedBy && read.fit.factor > 0" class="MakeSolution-fit">
+        {{ read.fit.limitedBy }} is enough for
+        {{ digits(read.fit.factor * (read.volumeMillilitres ?? 0)) }} ml.
+        <KitButton @click="form.scaleToHand">Scale to what is there</KitButton>
+      </p>
+
+      <section v-if="solution" class="MakeSolution-figures" aria-label="What it comes to">
+        <FigureValue label="finished" :figure="solution.volume" />
+        <FigureValue label="water to begin with, then fill up" :figure="solution.water" />
+        <template v-for="one in solution.solutes" :key="one.substanceId">
+          <FigureValue :label="`${one.name}, truly`" :figure="one.strength" />
+          <FigureValue v-if="one.molarity" :label="`${one.name} by moles`" :figure="one.molarity" />
+        </template>
+        <p v-if="read.cost !== null">
+          <strong>{{ digits(read.cost) }}</strong>
+          <span class="es-quiet">cost, as you paid</span>
+        </p>
+      </section>
+      <div class="MakeSolution-acts">
+        <BigTarget label="To the balance" hint=" " :disabled="!solution" @press="isWeighing = true" />
+        <BigTarget plain label="Back to the shelf" @press="router.push({ name: 'shelf' })" />
+      </div>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.MakeSolution {
+  display: grid;
+  gap: var(--es-space-4);
+  max-width: 920px;
+}
+
+.MakeSolution-row {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
+  gap: var(--es-space-1) var(--es-space-6);
+}
+
+.MakeSolution-recipe {
+  grid-column: span 2;
+}
+
+.MakeSolution-figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-2) var(--es-space-7);
+  padding-top: var(--es-space-3);
+  border-top: 1px solid var(--es-rule);
+}
+
+.MakeSolution-figures p strong {
+  display: block;
+  padding-top: var(--es-space-3);
+  font-size: var(--es-size-lead);
+  font-weight: 400;
+}
+
+.MakeSolution-fault {
+  color: var(--es-ember);
+}
+
+.MakeSolution-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-4);
+}
+
+@media (width <= 640px) {
+  .MakeSolution-recipe {
+    grid-column: auto;
+  }
+}
+</style>

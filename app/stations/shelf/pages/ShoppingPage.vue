@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import KitButton from '../../../kit/KitButton.vue'
+import { parseNumber } from '@core/quantity/number'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { needsOf, shoppingList } from '@core/shelf/readiness'
+import { startingParts } from '@core/process/mixPlan'
+import { startingChoices } from '@core/process/plan'
+import { CoreError, type Refusal } from '@core/errors'
+import { digits, formatQuantity, formatSize } from '@core/quantity/format'
+import { parseSize } from '@core/quantity/size'
+import { recipesOf } from '@core/shelf/recipes'
+import { substances } from '@library/index'
+import { useNow } from '../../../state/useNow'
+import { useWorkroom } from '../../../state/workroom.store'
+import ChoiceRow from '../../../kit/ChoiceRow.vue'
+import { useMarginNotes } from '../../../state/margin.store'
+import { usePreferences } from '../../../state/preferences.store'
+import SelectField from '../../../kit/SelectField.vue'
+import TextField from '../../../kit/TextField.vue'
+import { useCoverage, useDropper } from '../../../state/useCoverage'
+
+const [router, workroom, preferences, now] = [useRouter(), useWorkroom(), usePreferences(), useNow()]
+const last = workroom.sheets[0]?.sheet
+const processId = ref(last?.process.id ?? 'classic-cyanotype')
+const definition = computed(() => workroom.definitionOf(processId.value))
+const choices = ref(startingChoices(definition.value))
+watch(definition, (chosen) => {
+  choices.value = startingChoices(chosen)
+})
+const size = ref(
+  last ? formatSize(last, { length: preferences.chosen.length, temperature: 'degC' }) : '8 x 10 in',
+)
+const sheets = ref('4')
+const fault = ref<Refusal | undefined>()
+const coverage = useCoverage(
+  () => definition.value,
+  () => definition.value.tools[0] ?? 'brush',
+)
+const dropper = useDropper()
+
+const plan = computed(() => {
+  try {
+    const read = parseSize(size.value, { field: 'size', bareUnit: preferences.chosen.length })
+    const count = parseNumber(sheets.value, {
+      field: 'sheets',
+      isWhole: true,
+      min: 1,
+      max: 999,
+      example: '4',
+    })
+    const input = {
+      ...read,
+      coats: 1,
+      choices: choices.value,
+      parts: startingParts(definition.value, choices.value),
+      coverageMillilitresPerM2: coverage.value.value,
+      dropsPerMillilitre: dropper.value.dropsPerMillilitre,
+      ...(count > 1 && { batch: { id: '', of: count, place: 1 } }),
+    }
+    const shelf = { bottles: workroom.bottles, taken: workroom.taken, book: substances }
+    const needs = needsOf(definition.value, { ...shelf, input, now: Math.floor(now.now / 60_000) * 60_000 })
+    return {
+      needs,
+      lines: shoppingList(needs, workroom.bottles, workroom.taken, substances),
+      fault: undefined,
+    }
+  } catch (error) {
+    if (error instanceof CoreError) return { needs: [], lines: [], fault: error.refusal }
+    throw error
+  }
+})
+watch(plan, (found) => (fault.value = found.fault), { immediate: true })
+const processOptions = computed(() => workroom.allProcesses.map((one) => ({ id: one.id, name: one.name })))
+const recipes = computed(() => recipesOf(workroom.allProcesses))
+/** The recipe that makes what is short, for the button that goes there. */
+const recipeFor = (need: (typeof plan.value.needs)[number]) =>
+  recipes.value.find(
+    (one) =>
+      one.stock.solutes.length === need.solutes.length &&
+      one.stock.solutes.every((s) =>
+        need.solutes.some(
+          (n) => n.substanceId === s.substanceId && Math.abs(n.percentWv - s.percentWv) < 1e-6,
+        ),
+      ),
+  )
+const ml = (value: number) => formatQuantity(value, 'volume')
+const g = (value: number) => formatQuantity(value, 'mass')
+/** A little more than is short, to a round figure: what clings to the glass is lost. */
+const roundUp = (millilitres: number) => {
+  const step = millilitres > 200 ? 50 : millilitres > 20 ? 10 : 5
+  return Math.ceil((millilitres * 1.05) / step) * step
+}
+const isShort = (need: (typeof plan.value.needs)[number]) =>
+  need.readyMillilitres !== null && need.readyMillilitres < need.millilitres
+
+useMarginNotes(() => [
+  {
+    title: 'How it is reckoned',
+    lines: [
+      'Coats by area and coverage for the number of sheets; trays a little larger than the sheet, 15 mm deep, filled once.',
+      'Only what is ripe and within its life counts as ready.',
+    ],
+  },
+  ...(plan.value.lines.length
+    ? [
+        {
+          title: 'Before you buy',
+          lines: [
+            'Ask for the maker’s safety data sheet with each, and whether your local rules allow it at home.',
+          ],
+          tone: 'caution' as const,
+        },
+      ]
+    : []),
+])
+</script>
+
+<template>
+  <section class="ShoppingPage">
+    <header>
+      <p class="es-kicker">Before the work</p>
+      <h1>What a plan needs</h1>
+    </header>
+    <div class="ShoppingPage-row">
+      <SelectField v-model="processId" label="Process" :options="processOptions" />
+      <TextField
+        v-model="size"
+        label="Size of the picture"
+        :fault="fault?.field === 'size' ? fault : undefined"
+      />
+      <TextField v-model="sheets" label="Sheets" :fault="fault?.field === 'sheets' ? fault : undefined" />
+    </div>
+    <div class="ShoppingPage-choices">
+      <ChoiceRow
+        v-for="choice in definition.choices"
+        :key="choice.id"
+        v-model="choices[choice.id]"
+        :label="choice.name"
+        :options="choice.options"
+      />
+    </div>
+
+    <h2>Solutions</h2>
+    <ul aria-label="Solutions">
+      <li v-for="need in plan.needs" :key="need.id" :class="{ 'is-short': isShort(need) }">
+        <span>
+          {{ need.name }}
+          <em class="es-quiet">
+            {{ need.solutes.map((one) => `${digits(one.percentWv)} %`).join(' + ') }},
+            {{ need.use === 'bath' ? 'in the tray' : 'in the coat' }}
+          </em>
+        </span>
+        <strong>{{ ml(need.millilitres) }}</strong>
+        <span class="es-quiet">
+          {{
+            need.readyMillilitres === null
+              ? 'a bottle stands, not measured'
+              : `${ml(need.readyMillilitres)} ready`
+          }}
+        </span>
+        <KitButton
+          v-if="isShort(need) && recipeFor(need)"
+          @click="
+            router.push({
+              name: 'make',
+              query: {
+                recipe: recipeFor(need)?.id,
+                volume: ml(roundUp(need.millilitres - (need.readyMillilitres ?? 0))),
+              },
+            })
+          "
+        >
+          Make it
+        </KitButton>
+      </li>
+    </ul>
+    <template v-if="plan.lines.length">
+      <h2>To weigh for what is short</h2>
+      <ul aria-label="Chemicals">
+        <li
+          v-for="line in plan.lines"
+          :key="line.substanceId"
+          :class="{ 'is-short': line.haveGrams < line.grams }"
+        >
+          <span>
+            {{ line.name }}
+            <em class="es-quiet">{{ line.forWhat.join(', ').toLowerCase() }}</em>
+          </span>
+          <strong>{{ g(line.grams) }}</strong>
+          <span class="es-quiet">
+            {{ line.haveGrams > 0 ? `${g(line.haveGrams)} in jars` : 'none in jars' }}
+          </span>
+          <b v-if="line.haveGrams < line.grams">buy {{ g(line.grams - line.haveGrams) }}</b>
+        </li>
+      </ul>
+    </template>
+    <p v-else-if="plan.needs.length" class="es-quiet">Everything stands ready.</p>
+  </section>
+</template>
+
+<style scoped>
+.ShoppingPage {
+  display: grid;
+  gap: var(--es-space-4);
+  max-width: 860px;
+}
+
+.ShoppingPage-row {
+  display: grid;
+  grid-template-columns: 2fr 1fr 1fr;
+  gap: var(--es-space-1) var(--es-space-6);
+}
+
+.ShoppingPage-choices {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: var(--es-space-3) var(--es-space-6);
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  border-top: 1px solid var(--es-rule);
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 1fr 90px 170px 96px;
+  gap: var(--es-space-5);
+  align-items: baseline;
+  padding: var(--es-space-3) 0;
+  border-bottom: 1px solid var(--es-rule);
+}
+
+li strong {
+  font-weight: 400;
+  text-align: right;
+}
+
+li.is-short strong,
+li b {
+  color: var(--es-ember);
+  font-weight: 400;
+}
+
+@media (width <= 640px) {
+  li {
+    grid-template-columns: 1fr 90px;
+  }
+}
+</style>

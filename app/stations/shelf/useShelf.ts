@@ -1,0 +1,85 @@
+import { computed } from 'vue'
+import { leftIn } from '@core/chemistry/lots'
+import type { Bottle } from '@core/schema/records'
+import { conditionOf } from '@core/shelf/condition'
+import { recipesOf } from '@core/shelf/recipes'
+import { substances, treatments } from '@library/index'
+import { useNow } from '../../state/useNow'
+import { useWorkroom } from '../../state/workroom.store'
+
+/** One bottle as it stands on its board. */
+export interface StandingBottle {
+  bottle: Bottle
+  /** `null` where nobody measured. */
+  left: number | null
+  /** How full it is drawn, from 0 to 1. */
+  level: number
+  condition: ReturnType<typeof conditionOf>
+  colour: string
+  /** What the label says below the name: strength, then the day. */
+  strength: string
+}
+
+const CLEAR = '#dfe0da'
+
+/** The shelf: what stands on which board, and what there is to make. */
+export function useShelf() {
+  const [workroom, now] = [useWorkroom(), useNow()]
+  // A shelf is read by the minute; conditions need not be asked at every beat.
+  const minute = computed(() => Math.floor(now.now / 60_000) * 60_000)
+  const recipes = computed(() => recipesOf([...workroom.allProcesses, ...Object.values(treatments)]))
+
+  const standing = computed<StandingBottle[]>(() =>
+    workroom.bottles
+      .filter((bottle) => !bottle.ended)
+      .sort((a, b) => a.name.localeCompare(b.name) || (a.madeAt ?? 0) - (b.madeAt ?? 0))
+      .map((bottle) => {
+        const left = leftIn(bottle, workroom.taken)
+        return {
+          bottle,
+          left,
+          level: left !== null && bottle.amount ? Math.min(1, left / bottle.amount) : 0.6,
+          condition: conditionOf(bottle, left, minute.value),
+          colour: colourOf(bottle),
+          strength: strengthOf(bottle),
+        }
+      }),
+  )
+  const isBath = (bottle: Bottle) => {
+    const held = new Set(bottle.contents.map((one) => one.substanceId))
+    const recipe = recipes.value.find(
+      (one) =>
+        one.stock.solutes.length === held.size && one.stock.solutes.every((s) => held.has(s.substanceId)),
+    )
+    return recipe ? recipe.use === 'bath' : false
+  }
+  const boards = computed(() =>
+    [
+      {
+        name: 'For coating',
+        bottles: standing.value.filter(({ bottle }) => bottle.kind === 'solution' && !isBath(bottle)),
+      },
+      {
+        name: 'For trays',
+        bottles: standing.value.filter(({ bottle }) => bottle.kind === 'solution' && isBath(bottle)),
+      },
+      { name: 'Jars', bottles: standing.value.filter(({ bottle }) => bottle.kind !== 'solution') },
+    ].filter((board) => board.bottles.length),
+  )
+  return { boards, standing, recipes, minute }
+}
+
+/** The colour that decides how a solution looks: of its most coloured part. */
+function colourOf(bottle: Bottle): string {
+  if (bottle.kind === 'solid') return substances[bottle.contents[0]?.substanceId ?? '']?.colour ?? '#ece8dd'
+  const coloured = bottle.contents
+    .flatMap((one) => ({ percent: one.percent, colour: substances[one.substanceId]?.colour }))
+    .filter((one) => one.colour)
+    .sort((a, b) => b.percent - a.percent)
+  return coloured[0]?.colour ?? CLEAR
+}
+
+function strengthOf(bottle: Bottle): string {
+  const told = bottle.contents.slice(0, 2).map((one) => String(Number(one.percent.toPrecision(3))))
+  return told.length ? `${told.join(' + ')}${bottle.contents.length > 2 ? ' +' : ''} %` : ''
+}

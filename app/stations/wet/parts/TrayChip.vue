@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import PressCard from '../../../kit/PressCard.vue'
+import { computed } from 'vue'
+import { clocksOf } from '@core/run/deadlines'
+import { stepInHand } from '@core/run/run'
+import { useNow } from '../../../state/useNow'
+import type { SheetInRoom } from '../../../state/workroom.store'
+import { ledgeFigure } from '../../../words/clockWords'
+
+/** One sheet in its tray, with its clock. It alone is drawn anew at every beat. */
+const props = defineProps<{ one: SheetInRoom; isInHand: boolean; hasClock: boolean }>()
+defineEmits<{ choose: [] }>()
+const now = useNow()
+const clock = computed(() =>
+  clocksOf(props.one.state, now.now).find(
+    (reading) => reading.stepId === stepInHand(props.one.state)?.planned.id,
+  ),
+)
+const figure = computed(() => (clock.value && props.hasClock ? ledgeFigure(clock.value) : ''))
+const isOver = computed(() => (clock.value?.remainingSeconds ?? 1) <= 0)
+</script>
+
+<template>
+  <PressCard
+    class="TrayChip"
+    :class="{ 'is-over': isOver }"
+    :aria-pressed="isInHand"
+    :aria-label="`Sheet ${one.sheet.number}, ${one.sheet.title}`"
+    @click="$emit('choose')"
+  >
+    {{ one.sheet.number }}
+    <small v-if="hasClock">{{ figure }}</small>
+  </PressCard>
+</template>
+
+<style scoped>
+.TrayChip {
+  display: grid;
+  contain: layout style;
+  gap: var(--es-space-1);
+  align-content: center;
+  justify-items: center;
+  width: 62px;
+  height: 80px;
+  border: 0;
+  background: var(--es-card);
+  box-shadow: var(--es-shadow);
+  cursor: pointer;
+  font-size: var(--es-size-lead);
+}
+
+small {
+  color: var(--es-quiet);
+  font-size: var(--es-size-small);
+  font-variant-numeric: tabular-nums;
+}
+
+.is-over small {
+  color: var(--es-ember);
+  font-weight: 700;
+}
+
+.TrayChip[aria-pressed='true'] {
+  box-shadow:
+    inset 0 -4px 0 var(--es-ember),
+    var(--es-shadow);
+}
+</style>

@@ -1,0 +1,272 @@
+<script setup lang="ts">
+import PressCard from '../../../kit/PressCard.vue'
+import { computed } from 'vue'
+import { benchOf, liesIn, type BenchTray } from '@core/process/bench'
+import { useOf } from '@core/process/baths'
+import { stepInHand } from '@core/run/run'
+import { formatSpan } from '@core/quantity/format'
+import type { ProcessDefinition } from '@core/schema/definition'
+import type { SheetInRoom } from '../../../state/workroom.store'
+import { useBaths } from '../../../state/baths.store'
+import { bathLine, isWanting } from '../../../words/bathWords'
+import TrayChip from './TrayChip.vue'
+
+/** The trays of one process as they stand on the bench, left to right, with the sheets that lie in them. */
+const props = defineProps<{
+  definition: ProcessDefinition
+  sheets: readonly SheetInRoom[]
+  inHandId: string
+  /** Tray that is opened below. */
+  openTray: string | null
+  /** Its process is named above it, where there are several on the bench. */
+  isNamed: boolean
+  /** Another process than that of the sheet in hand: only the trays in which something lies. */
+  isAside: boolean
+}>()
+const emit = defineEmits<{ choose: [sheetId: string]; open: [tray: BenchTray] }>()
+const baths = useBaths()
+
+const choices = computed(() => props.sheets[0]?.sheet.choices ?? {})
+const trays = computed(() =>
+  benchOf(props.definition, props.sheets)
+    .filter((tray) => !props.isAside || props.sheets.some((one) => liesIn(tray, one.state)))
+    .map((tray) => {
+      const lying = props.sheets.filter((one) => liesIn(tray, one.state))
+      const bath = tray.solution && baths.standing(props.definition, tray.solution, choices.value)
+      const standing = bath && baths.standingOf(bath)
+      return {
+        tray,
+        lying,
+        title: tray.isLine ? 'The line' : tray.title,
+        line: tray.isLine ? 'until it is dry' : leastLine(tray),
+        waters: lying[0] ? (stepInHand(lying[0].state)?.waters.length ?? 0) : 0,
+        bathWords: tray.solution
+          ? bath && standing
+            ? bathLine(standing, useOf(props.definition, tray.solution.id).use)
+            : 'not filled'
+          : null,
+        isWanting: standing ? isWanting(standing.verdict) : false,
+        used: standing?.used?.value ?? null,
+      }
+    }),
+)
+const leastLine = (tray: BenchTray) =>
+  tray.leastSeconds ? `${props.isNamed ? 'from' : 'at least'} ${formatSpan(tray.leastSeconds)}` : 'by eye'
+</script>
+
+<template>
+  <section :aria-label="`Trays of ${definition.name}`">
+    <p v-if="isNamed" class="TrayRow-process">
+      <span :style="{ background: `var(--es-${definition.mark})` }" />
+      {{ definition.name }}
+    </p>
+    <ol class="TrayRow" :class="{ 'is-many': isNamed || trays.length > 5, 'is-aside': isAside }">
+      <li
+        v-for="{ tray, lying, title, line, waters, bathWords, isWanting: wants, used } in trays"
+        :key="tray.id"
+        :class="{ 'is-line': tray.isLine, 'is-full': lying.length }"
+      >
+        <div class="TrayRow-tray" :class="{ 'is-empty': bathWords === 'not filled' }">
+          <TrayChip
+            v-for="one in lying"
+            :key="one.sheet.id"
+            class="TrayRow-sheet"
+            :one="one"
+            :is-in-hand="one.sheet.id === inHandId"
+            :has-clock="!tray.isLine"
+            @choose="emit('choose', one.sheet.id)"
+          />
+        </div>
+        <h2>{{ title }}</h2>
+        <p class="es-quiet">{{ line }}</p>
+        <p v-if="waters" class="es-quiet">
+          {{ waters === 1 ? 'one change of water' : `${waters} changes of water` }}
+        </p>
+        <PressCard
+          v-if="bathWords"
+          class="TrayRow-bath"
+          :class="{ 'is-wanting': wants }"
+          :aria-expanded="openTray === tray.id"
+          :aria-label="`${tray.solution?.name}: ${bathWords}`"
+          @click="emit('open', tray)"
+        >
+          {{ bathWords }}
+          <span v-if="used !== null" class="TrayRow-used" aria-hidden="true">
+            <i :style="{ width: `${Math.min(100, 100 * used)}%` }" />
+          </span>
+        </PressCard>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.TrayRow-process {
+  display: flex;
+  gap: var(--es-space-3);
+  align-items: center;
+  margin-bottom: var(--es-space-3);
+  color: var(--es-quiet);
+  font-size: var(--es-size-small);
+}
+
+.TrayRow-process span {
+  width: 9px;
+  height: 9px;
+  border-radius: 50%;
+}
+
+.TrayRow {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(110px, 150px));
+  gap: var(--es-space-5);
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.TrayRow-tray {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-2);
+  align-items: center;
+  justify-content: center;
+  height: 118px;
+  margin-bottom: var(--es-space-3);
+  border: 2px solid var(--es-rule-strong);
+  border-radius: 8px;
+  background: color-mix(in srgb, var(--es-prussian) 5%, var(--es-page));
+}
+
+.TrayRow-tray.is-empty {
+  border-style: dashed;
+  background: none;
+}
+
+.is-full .TrayRow-tray {
+  background: color-mix(in srgb, var(--es-prussian) 11%, var(--es-page));
+}
+
+.is-line .TrayRow-tray {
+  align-items: flex-start;
+  border-width: 2px 0 0;
+  border-radius: 0;
+  background: none;
+}
+
+h2 {
+  font-size: var(--es-size-lead);
+}
+
+.is-line h2 {
+  margin-top: var(--es-space-5);
+}
+
+p {
+  font-size: var(--es-size-small);
+}
+
+.TrayRow-bath {
+  display: block;
+  width: 100%;
+  min-height: 30px;
+  margin-top: var(--es-space-1);
+  padding: var(--es-space-1) 0;
+  border: 0;
+  background: none;
+  color: var(--es-ink);
+  cursor: pointer;
+  font-size: var(--es-size-small);
+  text-align: left;
+  text-decoration: underline dotted var(--es-line);
+  text-underline-offset: 3px;
+}
+
+.TrayRow-bath:hover,
+.TrayRow-bath[aria-expanded='true'] {
+  text-decoration: underline var(--es-ember);
+}
+
+.TrayRow-bath.is-wanting {
+  color: var(--es-ember);
+}
+
+.TrayRow-used {
+  display: block;
+  height: 4px;
+  margin-top: var(--es-space-2);
+  background: var(--es-rule);
+}
+
+.TrayRow-used i {
+  display: block;
+  height: 100%;
+  background: var(--es-ink);
+}
+
+/* A long row of baths, or several rows, are drawn smaller, so that the act stays in sight below them. */
+.is-many {
+  grid-template-columns: repeat(auto-fit, minmax(78px, 1fr));
+  gap: var(--es-space-3) var(--es-space-3);
+}
+
+.is-many .TrayRow-tray {
+  height: 58px;
+  margin-bottom: var(--es-space-2);
+}
+
+.is-many .TrayRow-sheet {
+  width: 44px;
+  height: 50px;
+  font-size: var(--es-size-body);
+}
+
+.is-many h2 {
+  margin-top: 0;
+  font-size: var(--es-size-body);
+  line-height: 1.15;
+}
+
+.is-many p,
+.is-many .TrayRow-bath {
+  font-size: var(--es-size-tiny);
+}
+
+/* What lies in another process's trays is told beside them, in little height. */
+.is-aside {
+  display: flex;
+  gap: var(--es-space-3) var(--es-space-6);
+}
+
+.is-aside li {
+  display: grid;
+  grid-template-columns: 86px minmax(70px, 120px);
+  gap: 0 var(--es-space-3);
+  align-content: start;
+}
+
+.is-aside .TrayRow-tray {
+  grid-row: span 4;
+}
+
+@media (640px < width <= 1100px) {
+  .is-many:not(.is-aside) {
+    grid-template-columns: repeat(auto-fit, minmax(60px, 1fr));
+    gap: var(--es-space-3) var(--es-space-3);
+  }
+
+  .is-many h2 {
+    font-size: var(--es-size-small);
+  }
+}
+
+@media (width <= 640px) {
+  .TrayRow {
+    grid-template-columns: repeat(auto-fit, minmax(80px, 1fr));
+  }
+
+  .TrayRow-tray {
+    height: 96px;
+  }
+}
+</style>

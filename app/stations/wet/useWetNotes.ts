@@ -1,0 +1,106 @@
+import { computed, type Ref } from 'vue'
+import { slipsOf } from '@core/run/timing'
+import { wordsIdOf } from '@core/run/run'
+import type { Bath } from '@core/schema/bath'
+import type { StepDefinition } from '@core/schema/definition'
+import type { SheetInRoom } from '../../state/workroom.store'
+import { orderNotes } from '../../words/planNotes'
+import { useMarginNotes, type MarginNote } from '../../state/margin.store'
+import { cautionNotes, stepNotes } from '../../words/stepNotes'
+import { useBaths } from '../../state/baths.store'
+import { meetsLines, slipLine } from '../../words/bathWords'
+
+interface AtTheTrays {
+  inHand: Readonly<Ref<SheetInRoom | null>>
+  here: Readonly<Ref<readonly SheetInRoom[]>>
+  stepWords: Readonly<Ref<StepDefinition | null>>
+  isWaiting: Readonly<Ref<boolean>>
+  hasMovedOn: Readonly<Ref<boolean>>
+  /** The present moment, to the second. */
+  second: Readonly<Ref<number>>
+}
+
+/** What the margin says at the trays: what came early or late, who lies in the tray, what it meets, what comes next. */
+export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second }: AtTheTrays): void {
+  const baths = useBaths()
+  const slips = computed(() =>
+    inHand.value ? slipsOf(inHand.value.state, inHand.value.definition, second.value) : [],
+  )
+  useMarginNotes(() => {
+    const one = inHand.value
+    if (!one || hasMovedOn.value) return []
+    const titleOf = (id: string) => one.definition.steps.find((words) => words.id === id)?.title ?? id
+    const happened: MarginNote[] = slips.value.length
+      ? [
+          {
+            title: 'As it happened',
+            lines: slips.value.map((slip) => slipLine(titleOf(slip.wordsId), slip)),
+            tone: 'caution',
+          },
+        ]
+      : []
+    return [
+      ...happened,
+      ...orderNotes(one.definition, one.sheet.choices, (id) => standingIn(one, id)),
+      ...takenNotes(one),
+      ...stepNotes(one.definition, stepWords.value),
+      ...bathNotes(one),
+      ...aheadNotes(one),
+    ]
+  })
+
+  /** What really stands in the tray of a solution, where it is filled. */
+  function standingIn({ definition, sheet }: SheetInRoom, id: string): Bath['contents'] | undefined {
+    const solution = [...definition.baths, ...definition.components].find((known) => known.id === id)
+    return solution && baths.standing(definition, solution, sheet.choices)?.contents
+  }
+
+  /** Sheets that lie in the solution that this one waits for. */
+  function takenNotes(one: SheetInRoom): MarginNote[] {
+    const solution = isWaiting.value ? baths.solutionOf(one, false) : null
+    if (!solution) return []
+    const bath = baths.standing(one.definition, solution, one.sheet.choices)
+    const lying = here.value.filter((other) => {
+      if (other.sheet.id === one.sheet.id || baths.solutionOf(other, true)?.id !== solution.id) return false
+      return bath ? baths.bathUnder(other)?.id === bath.id : other.definition.id === one.definition.id
+    })
+    if (!lying.length) return []
+    const names = lying.map((other) => `Sheet ${other.sheet.number}`).join(' and ')
+    return [
+      {
+        title: 'The tray is taken',
+        lines: [
+          `${names} ${lying.length === 1 ? 'lies' : 'lie'} in it. Wait until it is free, or slide this one in behind, so that they do not lie on each other.`,
+        ],
+        tone: 'caution',
+      },
+    ]
+  }
+
+  function bathNotes(one: SheetInRoom): MarginNote[] {
+    const solution = baths.solutionOf(one, false)
+    if (!solution) return []
+    const bath = baths.standing(one.definition, solution, one.sheet.choices)
+    const standing = bath && baths.standingOf(bath)
+    if (!bath || !standing)
+      return [
+        {
+          title: 'This tray is not filled',
+          lines: ['Press its line below the tray to fill it: then its prints are counted.'],
+        },
+      ]
+    return [
+      { title: isWaiting.value ? 'What it will meet' : 'What it lies in', lines: meetsLines(bath, standing) },
+    ]
+  }
+
+  /** The caution that comes with the next tray, while there is time to put gloves on. */
+  function aheadNotes(one: SheetInRoom): MarginNote[] {
+    const ahead = one.state.steps[one.state.current + 1]
+    const words = ahead && one.definition.steps.find((known) => known.id === wordsIdOf(ahead.planned))
+    const fresh = words?.cautions.filter((id) => !stepWords.value?.cautions.includes(id)) ?? []
+    return fresh
+      .flatMap((id) => cautionNotes(one.definition, id))
+      .map((note) => ({ ...note, title: `Next, ${words?.title.toLowerCase()}` }))
+  }
+}

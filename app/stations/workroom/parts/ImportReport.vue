@@ -1,0 +1,258 @@
+<script setup lang="ts">
+import ChoiceCard from '../../../kit/ChoiceCard.vue'
+import KitButton from '../../../kit/KitButton.vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { conflictKey, KINDS, type Conflict } from '@core/archive/merge'
+import type { ReadReport } from '../../../workers/archive.worker'
+import BigTarget from '../../../kit/BigTarget.vue'
+import SalvageList from './SalvageList.vue'
+
+/** What an import would do, before it does it: what is new, the same, carried on, or in conflict, record by record. */
+const props = defineProps<{ report: ReadReport }>()
+const emit = defineEmits<{ finish: [takeTheirs: ReadonlySet<string>]; close: [] }>()
+
+const NAMES: Readonly<Record<(typeof KINDS)[number], string>> = {
+  sheets: 'sheets',
+  papers: 'papers',
+  pieces: 'torn pieces',
+  paperRuns: 'treatments of paper',
+  bottles: 'bottles',
+  takings: 'takings from bottles',
+  wastes: 'waste',
+  droppers: 'droppers',
+  ownProcesses: 'processes of your own',
+  lights: 'lights',
+  lightEntries: 'lines of lights’ ledgers',
+  bases: 'base exposures',
+  tablets: 'step tablets',
+  tabletPrints: 'prints of tablets',
+  calibrations: 'calibrations',
+  negatives: 'films',
+  baths: 'baths',
+  registerChecks: 'register checks',
+  plans: 'plans of days',
+  diagnoses: 'diagnoses',
+  photos: 'photographs',
+  setAside: 'entries set aside',
+}
+const summary = computed(() => props.report.summary)
+const rows = computed(() =>
+  KINDS.map((kind) => ({
+    name: NAMES[kind],
+    added: summary.value.added[kind],
+    same: summary.value.same[kind],
+    conflicts: summary.value.conflicts.filter(
+      (one) => one.kind === kind || (kind === 'sheets' && one.kind === 'log'),
+    ).length,
+  })).filter((row) => row.added + row.conflicts > 0),
+)
+const same = computed(() => KINDS.reduce((sum, kind) => sum + summary.value.same[kind], 0))
+const isNothing = computed(() => !rows.value.length && !summary.value.events && !props.report.missing)
+const frame = useTemplateRef<HTMLElement>('frame')
+onMounted(() => frame.value?.scrollIntoView({ block: 'nearest' }))
+const taken = ref(new Set<string>())
+function choose(conflict: Conflict, isTheirs: boolean): void {
+  const key = conflictKey(conflict)
+  if (isTheirs) taken.value.add(key)
+  else taken.value.delete(key)
+}
+const isTaken = (conflict: Conflict) => taken.value.has(conflictKey(conflict))
+const takeAll = () => (taken.value = new Set(summary.value.conflicts.map(conflictKey)))
+/** `exposureSeconds` as a person would write it. */
+const fieldSaid = (name: string) =>
+  name
+    .replace(/Millimetres|GramsPerM2|Seconds|Id$/g, '')
+    .replace(/([A-Z])/g, ' $1')
+    .toLowerCase() || name
+</script>
+
+<template>
+  <section ref="frame" class="ImportReport" aria-label="Import report">
+    <h2>What this archive would bring</h2>
+    <p v-if="report.part">
+      Part {{ report.part.number }} of {{ report.part.of }}: each holds every record and its share of the
+      pictures. Bring in all of them, in whatever order.
+    </p>
+    <template v-if="report.notes.length">
+      <p class="ImportReport-flawed">
+        {{ report.notes.length === 1 ? 'One part' : `${report.notes.length} parts` }} of this archive could
+        not be read as written. The rest is sound. Keep the file.
+      </p>
+      <SalvageList :notes="report.notes" />
+    </template>
+    <table v-if="rows.length">
+      <thead>
+        <tr>
+          <th scope="col"><span class="es-unseen">Kind</span></th>
+          <th scope="col">added</th>
+          <th scope="col">the same</th>
+          <th scope="col">in conflict</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.name">
+          <th scope="row">{{ row.name }}</th>
+          <td>{{ row.added }}</td>
+          <td>{{ row.same }}</td>
+          <td :class="{ 'is-conflict': row.conflicts }">{{ row.conflicts }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="same">{{ same === 1 ? 'One record is' : `${same} records are` }} here already, the same.</p>
+    <p v-if="report.missing">
+      {{
+        report.missing === 1
+          ? 'A picture that is missing or damaged here comes with it.'
+          : `${report.missing} pictures that are missing or damaged here come with it.`
+      }}
+    </p>
+    <p v-if="report.bare">
+      {{
+        report.bare === 1
+          ? 'One photograph comes without its picture, which'
+          : `${report.bare} photographs come without their pictures, which`
+      }}
+      {{ report.part ? 'may lie in another part.' : 'were not there when this was written.' }}
+    </p>
+    <p v-if="summary.events">
+      {{
+        `${summary.events} lines of sheets’ threads are new${
+          summary.continued
+            ? `; ${summary.continued === 1 ? 'one sheet here is' : `${summary.continued} sheets here are`} carried on`
+            : ''
+        }.`
+      }}
+    </p>
+    <p v-if="summary.clashes.length">
+      Two workrooms gave the same number to different sheets: {{ summary.clashes.slice(0, 12).join(', ')
+      }}{{ summary.clashes.length > 12 ? ` and ${summary.clashes.length - 12} more` : '' }}. Both keep it;
+      pencil a letter beside one of each.
+    </p>
+    <template v-if="summary.conflicts.length">
+      <h3>These differ</h3>
+      <p>What is here stays, unless you take the archive’s.</p>
+      <fieldset v-for="conflict in summary.conflicts" :key="conflictKey(conflict)">
+        <legend>{{ conflict.name }}</legend>
+        <ChoiceCard
+          kind="radio"
+          :name="conflictKey(conflict)"
+          :picked="!isTaken(conflict)"
+          @pick="choose(conflict, false)"
+        >
+          <strong>as it is here</strong>
+          <span v-for="field in conflict.fields" :key="field.name">
+            <i>{{ fieldSaid(field.name) }}</i>
+            {{ field.here }}
+          </span>
+        </ChoiceCard>
+        <ChoiceCard
+          kind="radio"
+          :name="conflictKey(conflict)"
+          :picked="isTaken(conflict)"
+          @pick="choose(conflict, true)"
+        >
+          <strong>take the archive’s</strong>
+          <span v-for="field in conflict.fields" :key="field.name">
+            <i>{{ fieldSaid(field.name) }}</i>
+            {{ field.theirs }}
+          </span>
+        </ChoiceCard>
+      </fieldset>
+      <KitButton v-if="summary.conflicts.length > 2" kind="link" class="ImportReport-all" @click="takeAll">
+        take the archive’s in all of them
+      </KitButton>
+    </template>
+    <div class="ImportReport-acts">
+      <BigTarget
+        v-if="!isNothing"
+        :label="taken.size ? `Import, replacing ${taken.size}` : 'Import'"
+        @press="emit('finish', taken)"
+      />
+      <p v-else>Everything in it is here already: there is nothing to import.</p>
+      <BigTarget quiet label="Leave it" @press="emit('close')" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.ImportReport {
+  display: grid;
+  gap: var(--es-space-4);
+  padding: var(--es-space-5) var(--es-space-6);
+  border-left: 3px solid var(--es-ember);
+  background: var(--es-card);
+}
+
+table {
+  justify-self: start;
+  border-spacing: 28px 4px;
+  margin-left: calc(-1 * var(--es-space-7));
+}
+
+th {
+  color: var(--es-quiet);
+  font-weight: 400;
+  text-align: left;
+}
+
+td {
+  text-align: right;
+}
+
+.ImportReport-flawed {
+  color: var(--es-ember);
+}
+
+.is-conflict {
+  color: var(--es-ember);
+  font-weight: 700;
+}
+
+h3 {
+  font-size: var(--es-size-lead);
+}
+
+fieldset {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: var(--es-space-3);
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+label {
+  display: grid;
+  gap: var(--es-space-1);
+  align-content: start;
+  padding: var(--es-space-3) var(--es-space-4);
+  border: 1px solid var(--es-rule);
+  cursor: pointer;
+  font-size: var(--es-size-small);
+  overflow-wrap: anywhere;
+}
+
+.is-picked {
+  border-color: var(--es-ink);
+  box-shadow: inset 0 -3px 0 var(--es-ember);
+}
+
+label:focus-within {
+  outline: 2px solid var(--es-ember);
+}
+
+.ImportReport-all {
+  justify-self: start;
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-decoration: underline;
+}
+
+.ImportReport-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-5);
+  align-items: center;
+}
+</style>

@@ -1,0 +1,64 @@
+import { v4 as uuid } from 'uuid'
+import { CoreError } from '@core/errors'
+import { advance, emptyRun, replay, type RunState } from '@core/run/run'
+import { SheetEvent, type Happening } from '@core/schema/event'
+import { eventsIn } from '@core/archive/logs'
+import { db } from './db'
+import { timeNow } from './time'
+import { logIn, stateIn, writeState } from './runStates'
+
+/**
+ * Writes down what happened to a sheet, now. The rules are asked inside the transaction, so of two windows that press
+ * at once one is refused and nothing is written twice.
+ *
+ * @throws CoreError when it cannot have happened in the sheet's present state.
+ */
+export function append(
+  sheetId: string,
+  happening: Happening,
+  // Taken before anything is waited for: what counts is when the key was pressed, not when the disk was ready.
+  pressedAt: number = timeNow(),
+): Promise<RunState> {
+  return db.transaction('rw', db.logBundles, db.standingBundles, async () => {
+    const state = (await stateIn(db, sheetId)) ?? emptyRun(sheetId)
+    const event = SheetEvent.parse({
+      ...happening,
+      id: uuid(),
+      sheetId,
+      index: state.length,
+      // A system clock that was set back must not bend the order of what happened.
+      at: Math.max(pressedAt, state.lastAt),
+    })
+    const before = await db.logs.textOf(sheetId)
+    if (before === undefined && state.length > 0) throw logGone()
+    const lines = [before, JSON.stringify(event)].filter(Boolean).join('\n')
+    const next = event.type === 'undone' ? replay(sheetId, eventsIn({ lines })) : advance(state, event)
+    await db.logs.put(sheetId, next.length, lines)
+    await writeState(db, next)
+    return next
+  })
+}
+
+const logGone = () =>
+  new CoreError({
+    code: 'log-gone',
+    field: 'log',
+    problem: 'The log of this sheet is gone, and nothing can be written after it.',
+    remedy: 'Import your last export: it brings the log back and overwrites nothing that is sound.',
+  })
+
+/** Takes back the last thing that happened to a sheet; the log keeps both. */
+export async function undo(sheetId: string): Promise<RunState> {
+  const last = (await stateIn(db, sheetId))?.last
+  if (!last)
+    throw new CoreError({
+      code: 'nothing-to-undo',
+      field: 'undo',
+      problem: 'Nothing has happened to this sheet yet.',
+      remedy: 'There is nothing to take back.',
+    })
+  return append(sheetId, { type: 'undone', eventId: last.id })
+}
+
+/** Every event of one sheet, in order. */
+export const logOf = (sheetId: string): Promise<SheetEvent[]> => logIn(db, sheetId)

@@ -1,0 +1,72 @@
+import { stepInHand, wordsIdOf } from '@core/run/run'
+import { dueLooks, placeOf, verdictOf } from '@core/run/place'
+import type { ProcessDefinition, SecondLookDefinition } from '@core/schema/definition'
+import type { Edition, LookMoment } from '@core/schema/judgement'
+import type { SheetInRoom } from '../state/workroom.store'
+import { momentSaid } from './moments'
+
+const DUE = {
+  wet: 'due for a wet look',
+  dry: 'due for a dry look',
+  settled: 'due for its settled look',
+  later: 'due to be looked at again',
+} as const
+const VERDICT = { keep: 'dry, kept', again: 'to be printed again', undecided: 'dry, not decided' } as const
+
+/** What to look for, and why: the process's own words, or for any later look these. */
+export type LookWords = Omit<SecondLookDefinition, 'id' | 'dueAfterSeconds'> & { id: LookMoment }
+
+const LATER: LookWords = {
+  id: 'later',
+  title: 'Look at it again',
+  lookFor:
+    'Lay it beside a print that was kept in the dark, in the same light. Has the white yellowed, or the deepest tone thinned?',
+  why: 'A print that was not fixed, cleared or washed to the end shows it in months or years, first in its whites.',
+}
+
+export const lookWords = (definition: ProcessDefinition, id: LookMoment): LookWords | null =>
+  id === 'later' ? LATER : (definition.secondLooks.find((each) => each.id === id) ?? null)
+
+/** How a print stands, in a few words under its picture. */
+export function standingWords({ state, definition }: SheetInRoom, now: number): string {
+  if (state.setAside) return 'set aside'
+  switch (placeOf(state)) {
+    case 'planned':
+      return 'planned'
+    case 'finished':
+      return VERDICT[verdictOf(state) ?? 'undecided']
+    case 'line': {
+      const due = dueLooks(state).findLast((look) => look.id !== 'wet' && look.dueAt <= now)
+      if (due) return DUE[due.id]
+      const next = dueLooks(state).find((look) => look.id !== 'wet')
+      const verdict = verdictOf(state)
+      const dry = state.judgements.some((judged) => judged.moment !== 'wet')
+      return `${dry && verdict ? VERDICT[verdict] : 'on the line'}, look again ${next ? momentSaid(next.dueAt, now) : ''}`
+    }
+    default: {
+      const step = stepInHand(state)
+      const words = definition.steps.find((one) => one.id === (step && wordsIdOf(step.planned)))
+      return step?.status === 'waiting' ? `waiting: ${words?.title.toLowerCase()}` : (words?.meanwhile ?? '')
+    }
+  }
+}
+
+/** Whether a print wants to be looked at now. */
+export const wantsLook = ({ state }: SheetInRoom, now: number): boolean =>
+  dueLooks(state).some((look) => look.id !== 'wet' && look.dueAt <= now)
+
+/** Colour of the drawn sheet where there is no photograph: how it looks at this stage. */
+export function sheetColour({ state, definition }: SheetInRoom): string | null {
+  const { colours } = definition
+  const place = placeOf(state)
+  if (place === 'planned' || state.begunAt === null) return null
+  const step = stepInHand(state)?.planned
+  if (place === 'coat') return (step?.kind === 'wait' ? colours.dryCoat : colours.wetCoat) ?? null
+  if (place === 'light') return colours.dryCoat ?? null
+  if (place === 'wet') return colours.exposed ?? null
+  return colours.print ?? null
+}
+
+/** Place in an edition, as it is pencilled under a print: `1/7`, `proof 2`. */
+export const editionSaid = ({ number, of, isProof }: Edition): string =>
+  `${isProof ? 'proof ' : ''}${number}${of ? `/${of}` : ''}`

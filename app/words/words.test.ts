@@ -1,0 +1,94 @@
+import { clocksOf, type ClockReading } from '@core/run/deadlines'
+import { replay } from '@core/run/run'
+import { logOf, SHEET, T0, wholeJob } from '@core/fixtures/workroom'
+import { classicCyanotype } from '@library/processes/classicCyanotype'
+import { figureText } from './figureText'
+import { endWords, ledgeFigure, ledgeLine } from './clockWords'
+import { dayOf, momentSaid, timeOfDay } from './moments'
+import { cautionNotes, stepNotes } from './stepNotes'
+
+const plain = (text: string) => text.replace(/\u00a0/g, ' ')
+const read = (count: number, seconds: number): ClockReading =>
+  clocksOf(replay(SHEET, logOf(wholeJob.slice(0, count))), T0 + seconds * 1000)[0]!
+
+describe('the ledge', () => {
+  it.each<[string, number, number, string, RegExp, string]>([
+    ['coating', 6, 30, '1:40', /^being coated$/, 'the coat has had its time'],
+    ['drying', 7, 160, '9:00', /^drying in the dark$/, 'dry in the dark: least time reached, look now'],
+    ['exposing', 9, 1000, '6:20', /^exposing$/, 'time to take it out'],
+    ['exposing, past the end', 9, 900 + 480 + 12, '+0:12', /^exposing$/, 'time to take it out'],
+    ['held for a look', 10, 1150, '4:00', /^exposing, held$/, 'time to take it out'],
+    ['washing', 14, 1560, '4:00', /^washing$/, 'wash: least time reached, look now'],
+    ['a waiting coat', 8, 760 + 3600, '1:00:00', /^print before \d\d:\d\d$/, 'the coat is past its life'],
+  ])('of %s', (_, count, seconds, figure, line, end) => {
+    const clock = read(count, seconds)
+    expect(ledgeFigure(clock)).toBe(figure)
+    expect(ledgeLine(classicCyanotype, clock, T0 + seconds * 1000)).toMatch(line)
+    expect(endWords(classicCyanotype, clock)).toBe(end)
+  })
+
+  it('says long times in hours', () => {
+    expect(plain(ledgeFigure({ ...read(8, 800), remainingSeconds: 4 * 3600 + 125 }))).toBe('4 h 2 min')
+  })
+
+  it('shows the second it is in until that second is over', () => {
+    expect(ledgeFigure({ ...read(9, 1000), remainingSeconds: 0.2 })).toBe('0:01')
+    expect(ledgeFigure({ ...read(9, 1000), remainingSeconds: 0 })).toBe('0:00')
+  })
+})
+
+describe('moments', () => {
+  const noon = new Date(2026, 2, 4, 12, 0).getTime()
+  const hours = (count: number) => noon + count * 3_600_000
+
+  it.each([
+    [2, '14:00'],
+    [-3, '09:00'],
+    [20, 'tomorrow 08:00'],
+    [-20, 'yesterday 16:00'],
+    [13, 'tomorrow 01:00'],
+    [72, 'Sat 7 Mar'],
+    [-72, 'Sun 1 Mar'],
+  ])('%d hours from noon is said “%s”', (count, said) => expect(momentSaid(hours(count), noon)).toBe(said))
+
+  it('name days and hours', () => {
+    expect(dayOf(noon)).toBe('Wed 4 Mar')
+    expect(timeOfDay(noon)).toBe('12:00')
+  })
+})
+
+describe('figureText', () => {
+  const figure = (value: number, unit: string) => ({
+    value,
+    unit,
+    working: { words: '', formula: '', inputs: [], standing: 'practice' as const, source: '' },
+  })
+
+  it.each([
+    [2.0026, 'ml', '2.00 ml'],
+    [12.5, '% w/v', '12.5 % w/v'],
+    [480, 's', '8 min'],
+    [40, 'drops', '40 drops'],
+    [0.15185, 'mol/l', '0.152 mol/l'],
+  ])('writes %d %s as “%s”', (value, unit, text) => expect(plain(figureText(figure(value, unit)))).toBe(text))
+})
+
+describe('stepNotes', () => {
+  it('tell what to look for, every caution, and why', () => {
+    const mix = classicCyanotype.steps.find((step) => step.id === 'mix')!
+    const notes = stepNotes(classicCyanotype, mix)
+    expect(notes.map((note) => note.title)).toEqual([
+      'What to look for',
+      'In hand: potassium ferricyanide',
+      'In hand: ferric ammonium citrate',
+      'Why: count the drops',
+      'A habit worth keeping',
+    ])
+    expect(notes.filter((note) => note.tone === 'caution')).toHaveLength(2)
+  })
+
+  it('say nothing where there is no step or no such caution', () => {
+    expect(stepNotes(classicCyanotype, null)).toEqual([])
+    expect(cautionNotes(classicCyanotype, 'plutonium')).toEqual([])
+  })
+})

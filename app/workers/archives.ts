@@ -1,0 +1,185 @@
+import { CoreError } from '@core/errors'
+import type { Flaw } from '@core/archive/integrity'
+import type { SalvageNote } from '@core/archive/salvage'
+import type { ArchiveQuestion, ArchiveWord, ReadReport } from './archive.worker'
+import type { Written } from './archiveParts'
+import type { FolderBackup, TrialReport } from './backupFolder'
+import { startWorker } from './start'
+import { sayBroughtIn } from '../storage/imported'
+import { db } from '../storage/db'
+import { isDemo } from '../storage/whichWorkroom'
+import { clearRecords, type Progress } from '../storage/holdings'
+
+type Asked = Exclude<ArchiveQuestion, { act: 'stop' }>
+
+/** A worker that holds an archive between reading it and taking it in. */
+class ArchiveWork {
+  private readonly worker = startWorker.archive(db.name)
+
+  ask<Word extends ArchiveWord['word']>(
+    question: Asked,
+    word: Word,
+    progress?: Progress,
+    signal?: AbortSignal,
+  ): Promise<Extract<ArchiveWord, { word: Word }>> {
+    return new Promise((resolve, reject) => {
+      const stop = () => this.worker.postMessage({ act: 'stop' } satisfies ArchiveQuestion)
+      const end = () => {
+        this.worker.onmessage = null
+        signal?.removeEventListener('abort', stop)
+      }
+      this.worker.onmessage = ({ data }: MessageEvent<ArchiveWord>) => {
+        if (data.word === 'progress') return progress?.(data.share, data.doing)
+        end()
+        if (data.word === 'refused') reject(new CoreError(data.refusal))
+        else if (data.word === word) resolve(data as Extract<ArchiveWord, { word: Word }>)
+      }
+      this.worker.onerror = (event) => {
+        end()
+        reject(new Error(event.message || 'a worker stopped'))
+      }
+      signal?.addEventListener('abort', stop)
+      this.worker.postMessage(question)
+    })
+  }
+  leave(): void {
+    this.worker.terminate()
+  }
+}
+
+async function once<Word extends ArchiveWord['word']>(
+  question: Asked,
+  word: Word,
+  progress?: Progress,
+  signal?: AbortSignal,
+): Promise<Extract<ArchiveWord, { word: Word }>> {
+  const work = new ArchiveWork()
+  try {
+    return await work.ask(question, word, progress, signal)
+  } finally {
+    work.leave()
+  }
+}
+
+/** An archive in its files, and what could not go into it. */
+export interface Exported extends Omit<Written, 'files'> {
+  files: { file: Blob; name: string }[]
+}
+
+/** The whole workroom as an archive, in several files where its pictures are more than one holds. */
+export async function exportArchive(progress?: Progress, signal?: AbortSignal): Promise<Exported> {
+  const at = Date.now()
+  const room = isDemo ? 'Demo workroom' : 'Workroom'
+  const { written } = await once({ act: 'write', name: room, at }, 'written', progress, signal)
+  const name = `ember-sheet-${new Date(at).toISOString().slice(0, 10)}`
+  const { length } = written.files
+  if (written.repaired.length) sayBroughtIn()
+  return {
+    ...written,
+    files: written.files.map((file, i) => ({
+      file,
+      name: length > 1 ? `${name}-part-${i + 1}-of-${length}.zip` : `${name}.zip`,
+    })),
+  }
+}
+
+/** Backs the workroom up into a folder, and reads it back. */
+export async function backUpIntoFolder(
+  folder: FileSystemDirectoryHandle,
+  progress?: Progress,
+  signal?: AbortSignal,
+): Promise<FolderBackup> {
+  const name = isDemo ? 'Demo workroom' : 'Workroom'
+  const question = { act: 'backUp', folder, name, at: Date.now() } as const
+  const { backup } = await once(question, 'backedUp', progress, signal)
+  if (backup.repaired.length) sayBroughtIn()
+  return backup
+}
+
+/** Tries to restore the newest backup of a folder, without changing anything here. */
+export const tryRestore = (folder: FileSystemDirectoryHandle): Promise<TrialReport> =>
+  once({ act: 'tryFolder', folder }, 'tried').then(({ trial }) => trial)
+
+/** An archive that was read and found sound, compared with what is here; nothing is written yet. */
+export interface PreparedImport {
+  report: ReadReport
+  /**
+   * Writes it, all of it or nothing.
+   *
+   * @param takeTheirs conflicts (see `conflictKey`) in which the archive's record replaces the one here.
+   * @returns pictures that a folder of backups should have had and has not.
+   */
+  finish(takeTheirs: ReadonlySet<string>, progress?: Progress, signal?: AbortSignal): Promise<number>
+  leave(): void
+}
+
+/**
+ * Reads an archive and works out what importing it would do.
+ *
+ * @throws CoreError for whatever is wrong with the file.
+ */
+export const prepareImport = (file: Blob, progress?: Progress, signal?: AbortSignal) =>
+  prepared({ act: 'read', file }, progress, signal)
+
+/** Reads the newest backup of a folder, as `prepareImport` reads an archive. */
+export const prepareRestore = (
+  folder: FileSystemDirectoryHandle,
+  progress?: Progress,
+  signal?: AbortSignal,
+) => prepared({ act: 'readFolder', folder }, progress, signal)
+
+async function prepared(
+  question: Extract<Asked, { act: 'read' | 'readFolder' }>,
+  progress?: Progress,
+  signal?: AbortSignal,
+): Promise<PreparedImport> {
+  const work = new ArchiveWork()
+  try {
+    const { report } = await work.ask(question, 'read', progress, signal)
+    return {
+      report,
+      async finish(takeTheirs, onProgress, onSignal) {
+        try {
+          const { missingPictures } = await work.ask(
+            { act: 'take', theirs: [...takeTheirs] },
+            'done',
+            onProgress,
+            onSignal,
+          )
+          sayBroughtIn()
+          return missingPictures
+        } finally {
+          work.leave()
+        }
+      },
+      leave: () => work.leave(),
+    }
+  } catch (error) {
+    work.leave()
+    throw error
+  }
+}
+
+/** Looks through everything that is stored. */
+export async function checkEverything(
+  progress?: Progress,
+  signal?: AbortSignal,
+): Promise<{ flaws: Flaw[]; looked: number }> {
+  const { flaws, looked } = await once({ act: 'check' }, 'checked', progress, signal)
+  return { flaws, looked }
+}
+
+/**
+ * Repairs what is stored, or sets it aside.
+ *
+ * @param sheetIds sheets and treatments of which lists are rebuilt from their logs as well.
+ * @returns what was changed.
+ */
+export async function repairEverything(sheetIds: readonly string[] = []): Promise<SalvageNote[]> {
+  const { notes } = await once({ act: 'repair', sheetIds }, 'repaired')
+  if (notes.length) sayBroughtIn()
+  return notes
+}
+
+/** Empties the workroom. The caller has made sure that this is meant. */
+export const clearWorkroom = () => clearRecords(db)

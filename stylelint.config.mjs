@@ -1,0 +1,26 @@
+/** Sizes, spaces, breakpoints and colours come from the scales in app/kit/styles: each has a name, and nothing else is used. */
+export default {
+  overrides: [
+    { files: ['**/*.vue'], customSyntax: 'postcss-html' },
+    { files: ['**/palettes.css'], rules: { 'color-no-hex': null } },
+  ],
+  rules: {
+    'color-no-hex': [true, { message: 'Colours have names by purpose: add one to palettes.css.' }],
+    'color-named': 'never',
+    'declaration-property-value-allowed-list': [
+      {
+        'font-size': [/^var\(--es-size-[a-z]+\)$/, /^calc\([\d.]+ \* var\(--es-size-[a-z]+\)\)$/, 'inherit'],
+        font: ['inherit', /var\(--es-size-[a-z]+\)/],
+      },
+      { message: 'Use one of the seven sizes of app/kit/styles/base.css.' },
+    ],
+    'declaration-property-value-disallowed-list': [
+      { '/^(?:padding|margin|(?:row-|column-)?gap)/': [/(?<![\d.])(?:[2-9]|\d\d+)px/] },
+      { message: 'Use one of the eight spaces of app/kit/styles/base.css.' },
+    ],
+    'media-feature-name-value-allowed-list': [
+      { width: ['640px', '820px', '1100px'] },
+      { message: 'There are three breakpoints: 640, 820 and 1100 px.' },
+    ],
+  },
+}
