@@ -34,6 +34,21 @@ export default tseslint.config(
   },
   ...walls,
   {
+    files: ['app/{state,words,kit,stations,frame}/**'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "CallExpression[callee.name=/^(Number|parseFloat|parseInt)$/], CallExpression[callee.object.name='Number'][callee.property.name=/^parse/], CallExpression[callee.property.name='replace'][arguments.0.value=',']",
+          message:
+            'core/quantity reads numbers: parseNumber and parseQuantity what is typed, writtenNumber what programs write',
+        },
+      ],
+    },
+  },
+  {
     files: ['core/**', 'library/**'],
     ignores: ['**/*.test.ts'],
     rules: {

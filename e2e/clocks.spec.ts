@@ -141,7 +141,7 @@ test('the end of time is notified where the user allows it', async ({ page, cont
   const notified = () => page.evaluate(() => (window as unknown as { notified: string[] }).notified)
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page, '/workroom')
-  await page.getByRole('switch', { name: 'Notifications' }).click({ force: true })
+  await page.getByRole('switch', { name: 'Notifications' }).locator('..').click()
   await expect(page.getByRole('switch', { name: 'Notifications' })).toBeChecked()
   await expose(page, 'Fog bell', '2 min')
   await page.clock.fastForward('01:50')

@@ -238,7 +238,7 @@ test('choices of the device are kept: palette, units, voice', async ({ page, con
   await open(page, '/workroom')
   await page.getByText('Centimetres').click()
   await page.getByText('Dim room', { exact: true }).last().click()
-  await page.getByRole('switch', { name: 'Spoken cues' }).click({ force: true })
+  await page.getByRole('switch', { name: 'Spoken cues' }).locator('..').click()
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-palette', 'dim')
   await expect(page.getByRole('switch', { name: 'Spoken cues' })).toBeChecked()

@@ -98,7 +98,8 @@ export async function pick(
 ): Promise<void> {
   const field = page.getByRole('combobox', { name: label, exact: true })
   await field.locator('xpath=ancestor::*[contains(@class,"el-select__wrapper")]').click()
-  if (typed) await page.keyboard.type(typed)
+  // Long lists are drawn only as far as they are seen: typing brings an answer into sight.
+  await page.keyboard.type(typed ?? (typeof option === 'string' ? option : ''))
   await page
     .getByRole('option', { name: option, exact: typeof option === 'string' })
     .first()

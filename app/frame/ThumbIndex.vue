@@ -119,7 +119,7 @@ watch(
   background: none;
   color: var(--es-quiet);
   cursor: pointer;
-  font-size: var(--es-size-small);
+  font-size: var(--es-size-tiny);
   text-align: center;
   text-decoration: none;
 }

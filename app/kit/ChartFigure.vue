@@ -87,7 +87,7 @@ const options = computed<ChartOptions<'scatter'>>(() => {
       color: colours.value.quiet,
       font: { family: 'B612', size: 12 },
       maxRotation: 0,
-      callback: (value: number | string) => text(Number(value)),
+      callback: (value: number | string) => text(+value),
     },
   })
   const x = axis(props.xName, xShown)

@@ -1,7 +1,6 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, toRaw } from 'vue'
-import { CoreError } from '@core/errors'
 import { dryForLayerAt } from '@core/run/layers'
 import { outlineOf } from '@core/process/plan'
 import { placeOf } from '@core/run/place'
@@ -13,7 +12,8 @@ import { db } from '../storage/db'
 import { useLiveQuery } from './useLiveQuery'
 import { useNow } from './useNow'
 import { useWorkroom, type SheetInRoom } from './workroom.store'
-import type { MadePlan, PlanAnswer, PlanQuestion } from '../workers/plan.worker'
+import { callWorker, type CallOptions } from '../workers/call'
+import type { MadePlan, PlanAnswer, PlanNews, PlanQuestion } from '../workers/plan.worker'
 import { startWorker } from '../workers/start'
 
 const FIRST_ROOM: PlanRoom = {
@@ -33,20 +33,6 @@ export interface PlanWish {
   room: PlanRoom
   pins: readonly Pin[]
 }
-
-/** A plan that is looked for: what is known so far, and the way to stop. */
-export interface Planning {
-  answer: Promise<PlanAnswer>
-  stop: () => void
-}
-
-const STOPPED = new CoreError({
-  code: 'stopped',
-  field: 'plan',
-  problem: 'The plan was stopped.',
-  remedy: 'Make it again when you want it.',
-})
-export const wasStopped = (error: unknown): boolean => error === STOPPED
 
 /** A plan in the midst of the day has to stand before the next clock runs out. */
 const QUICK: Effort = { ...USUAL_EFFORT, tries: Math.round(USUAL_EFFORT.tries / 3) }
@@ -97,40 +83,32 @@ export const usePlan = defineStore('plan', () => {
 
   const isBusy = ref(false)
   /** Looks for a plan beside the page; `heard` gets every better one on the way. */
-  function look(
+  async function look(
     wish: PlanWish,
-    effort: Effort = USUAL_EFFORT,
-    moved?: PlanQuestion['moved'],
-    heard: (answer: PlanAnswer) => void = () => undefined,
-  ): Planning {
-    const worker = startWorker.plan()
-    let stop: () => void = () => undefined
+    {
+      effort = USUAL_EFFORT,
+      moved,
+      ...options
+    }: CallOptions<PlanNews> & { effort?: Effort; moved?: PlanQuestion['moved'] } = {},
+  ): Promise<PlanAnswer> {
+    const question: PlanQuestion = {
+      input: {
+        sheets: sheetsOf(wish.sheetIds),
+        room: wish.room,
+        from: wish.startsAt,
+        finishBy: wish.finishBy,
+        pins: wish.pins,
+      },
+      effort,
+      ...(moved && { moved }),
+    }
     isBusy.value = true
-    const answer = new Promise<PlanAnswer>((resolve, reject) => {
-      stop = () => reject(STOPPED)
-      worker.addEventListener('message', ({ data }: MessageEvent<PlanAnswer>) => {
-        if (data.kind === 'better') heard(data)
-        else if (data.kind === 'refused') reject(new CoreError(data.refusal))
-        else resolve(data)
-      })
-      worker.addEventListener('error', (event) => reject(new Error(event.message || 'the worker stopped')))
-      const question: PlanQuestion = {
-        input: {
-          sheets: sheetsOf(wish.sheetIds),
-          room: wish.room,
-          from: wish.startsAt,
-          finishBy: wish.finishBy,
-          pins: wish.pins,
-        },
-        effort,
-        ...(moved && { moved }),
-      }
-      worker.postMessage(JSON.parse(JSON.stringify(toRaw(question))))
-    }).finally(() => {
+    try {
+      const plain = JSON.parse(JSON.stringify(toRaw(question))) as PlanQuestion
+      return await callWorker<PlanQuestion, PlanAnswer, PlanNews>(startWorker.plan(), plain, options)
+    } finally {
       isBusy.value = false
-      worker.terminate()
-    })
-    return { answer, stop: () => stop() }
+    }
   }
 
   /** Works by a plan from now on. @returns its id. */

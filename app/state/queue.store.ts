@@ -7,7 +7,7 @@ import { addNegative } from './actions/negative.actions'
 import { useNotice } from './notice.store'
 import { saveFile } from './saveFile'
 import type { NegativeQuestion } from '../workers/negative.worker'
-import { refusalOfWork, workOn, type NegativeWork } from '../workers/negativeWork'
+import { refusalOfWork, workOn } from '../workers/negativeWork'
 
 type MakeQuestion = Extract<NegativeQuestion, { act: 'make' }>
 
@@ -29,7 +29,7 @@ export const useNegativeQueue = defineStore('negativeQueue', () => {
   const notice = useNotice()
   const jobs = ref<NegativeJob[]>([])
   const waiting = computed(() => jobs.value.filter((job) => job.state !== 'refused'))
-  let work: NegativeWork | null = null
+  let work: AbortController | null = null
 
   function add(of: Pick<NegativeJob, 'name' | 'fileName' | 'question' | 'record'>[]): void {
     jobs.value.push(
@@ -43,17 +43,18 @@ export const useNegativeQueue = defineStore('negativeQueue', () => {
     const job = jobs.value.find((one) => one.state === 'waiting')
     if (!job) return
     job.state = 'working'
-    const own = workOn(plain(job.question), (share) => (job.share = share))
+    const own = new AbortController()
     work = own
     try {
-      const answer = await own.answer
-      if (answer.kind === 'made') {
-        saveFile(answer.file, job.fileName)
-        await remember(job)
-        notice.say(
-          `${job.name} is made: ${answer.width} × ${answer.height} pixels, 16 bits. Print it at ${job.record.pixelsPerInch} to the inch, without scaling.`,
-        )
-      }
+      const { file, width, height } = await workOn(plain(job.question), {
+        signal: own.signal,
+        heard: (share) => (job.share = share),
+      })
+      saveFile(file, job.fileName)
+      await remember(job)
+      notice.say(
+        `${job.name} is made: ${width} × ${height} pixels, 16 bits. Print it at ${job.record.pixelsPerInch} to the inch, without scaling.`,
+      )
       drop(job.id)
     } catch (error) {
       const refusal = refusalOfWork(error)
@@ -80,7 +81,7 @@ export const useNegativeQueue = defineStore('negativeQueue', () => {
   /** Stops one film, or takes it out of the row. */
   function stop(id: string): void {
     const job = jobs.value.find((one) => one.id === id)
-    if (job?.state === 'working') work?.stop()
+    if (job?.state === 'working') work?.abort()
     else drop(id)
   }
   return { jobs, waiting, add, stop }

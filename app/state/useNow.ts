@@ -1,6 +1,8 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { timeNow } from '../storage/time'
+import { askWorker } from '../workers/call'
+import { startWorker } from '../workers/start'
 
 /**
  * The present moment, as a reason to redraw; never added up. The beat comes from a worker, since browsers slow the
@@ -8,18 +10,15 @@ import { timeNow } from '../storage/time'
  */
 export const useNow = defineStore('now', () => {
   const now = ref(timeNow())
-  const beat = new Worker(new URL('../workers/beat.worker.ts', import.meta.url), {
-    type: 'module',
-    name: 'beat',
-  })
   let lastBeat = 0
   const read = () => {
     now.value = timeNow()
   }
-  beat.addEventListener('message', () => {
+  const heard = () => {
     lastBeat = performance.now()
     read()
-  })
+  }
+  askWorker(startWorker.beat(), null, { heard }).catch(() => undefined)
   // Until the worker is up, and should it never come up, the page's own timer serves; both at once would draw twice.
   setInterval(() => performance.now() - lastBeat > 600 && read(), 250)
   document.addEventListener('visibilitychange', read)

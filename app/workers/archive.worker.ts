@@ -1,4 +1,3 @@
-import { refusalOf, type Refusal } from '@core/errors'
 import type { Manifest } from '@core/archive/archive'
 import type { ReadWorkroom } from '@core/archive/archiveReading'
 import { checkLogs, checkPictures, flawsOf, type Flaw, type StoredPicture } from '@core/archive/integrity'
@@ -10,6 +9,7 @@ import { lookAtStored, repairStored } from './repair'
 import { standingsAnew } from '../storage/runStates'
 import { WorkroomDb } from '../storage/workroomDb'
 import { readArchiveFile } from './archiveFile'
+import { serve, type Call } from './call'
 import { damageOf, eachPicture, notAsWritten, writeParts, type Written } from './archiveParts'
 import {
   backUpInto,
@@ -33,18 +33,23 @@ export type ArchiveQuestion =
   | { act: 'write'; name: string; at: number }
   | { act: 'check' }
   | { act: 'repair'; sheetIds: readonly string[] }
-  | { act: 'stop' }
 
-export type ArchiveWord =
-  | { word: 'progress'; share: number; doing: string }
-  | { word: 'read'; report: ReadReport }
-  | { word: 'written'; written: Written }
-  | { word: 'checked'; flaws: Flaw[]; looked: number }
-  | { word: 'repaired'; notes: SalvageNote[] }
-  | { word: 'backedUp'; backup: FolderBackup }
-  | { word: 'tried'; trial: TrialReport }
-  | { word: 'done'; missingPictures: number }
-  | { word: 'refused'; refusal: Refusal }
+/** What each question is answered with. */
+export interface ArchiveAnswers {
+  read: ReadReport
+  readFolder: ReadReport
+  backUp: FolderBackup
+  tryFolder: TrialReport
+  /** Pictures that a folder should have had and has not. */
+  take: number
+  write: Written
+  check: { flaws: Flaw[]; looked: number }
+  repair: SalvageNote[]
+}
+export interface ArchiveNews {
+  share: number
+  doing: string
+}
 
 /** What an import would do. */
 export interface ReadReport {
@@ -61,18 +66,17 @@ export interface ReadReport {
 // The name of the worker says which workroom it is for: the demo's, or one's own.
 const db = new WorkroomDb(self.name)
 let held: (ReadWorkroom & { damage: Damage; folder?: FileSystemDirectoryHandle }) | null = null
-let isStopped = false
-
-const say = (word: ArchiveWord) => postMessage(word)
-let saidAt = 0
+/** The question that is being answered; one after the other. */
+let call: Call<ArchiveNews> | null = null
+let toldAt = 0
 const progress = (share: number, doing: string) => {
   const now = performance.now()
-  if (now - saidAt < 80 && share < 1) return
-  saidAt = now
-  say({ word: 'progress', share, doing })
+  if (now - toldAt < 80 && share < 1) return
+  toldAt = now
+  call?.tell({ share, doing })
 }
 const pulse = () => {
-  if (isStopped) throw calledOff()
+  if (call?.isStopped()) throw calledOff()
 }
 /** Lets a stop be heard between two pieces of work that never wait by themselves. */
 const breathe = async () => {
@@ -82,7 +86,7 @@ const breathe = async () => {
 
 const pace: Pace = { progress, pulse, breathe }
 
-async function read(theirs: ReadWorkroom, folder?: FileSystemDirectoryHandle): Promise<void> {
+async function read(theirs: ReadWorkroom, folder?: FileSystemDirectoryHandle): Promise<ReadReport> {
   progress(0.95, 'comparing')
   await breathe()
   const here = await legibleContents(db)
@@ -96,7 +100,7 @@ async function read(theirs: ReadWorkroom, folder?: FileSystemDirectoryHandle): P
   const missing = absent.filter(({ id }) => known.has(id) && (pixels.has(id) || folder)).length
   // Pictures of a folder are looked at when they are brought.
   const bare = folder ? 0 : absent.filter(({ id }) => !pixels.has(id)).length
-  say({ word: 'read', report: { summary: summaryOf(planMerge(here, held)), part, missing, bare, notes } })
+  return { summary: summaryOf(planMerge(here, held)), part, missing, bare, notes }
 }
 
 /** @returns pictures that a folder should have had. */
@@ -128,7 +132,7 @@ async function tryFolder(folder: FileSystemDirectoryHandle): Promise<TrialReport
   return { name, sheets: archive.records.sheets.length, ...found, notes: archive.notes }
 }
 
-async function check(): Promise<void> {
+async function check(): Promise<ArchiveAnswers['check']> {
   const { contents, sound, notes } = await withReaders((readers) =>
     lookAtStored(db, readers, Date.now(), within(pace, 0, 0.5)),
   )
@@ -144,7 +148,7 @@ async function check(): Promise<void> {
   ]
   const looked =
     Object.values(records).reduce((sum, list) => sum + list.length, 0) + contents.logs.size + stored.length
-  say({ word: 'checked', flaws, looked })
+  return { flaws, looked }
 }
 
 /** Repairs what is stored, or sets it aside, and rebuilds what lists show of sheets. */
@@ -181,39 +185,33 @@ async function storedPictures(summed: ReadonlySet<string>): Promise<StoredPictur
   return stored.map((one) => ({ ...one, sha256: sums.get(one.id) ?? '' }))
 }
 
-async function answer(question: Exclude<ArchiveQuestion, { act: 'stop' }>): Promise<void> {
-  isStopped = false
-  switch (question.act) {
-    case 'read':
-      return read(await withReaders((readers) => readArchiveFile(question.file, readers, pace)))
-    case 'readFolder': {
-      const { archive, skipped } = await withReaders((readers) => readNewest(question.folder, readers, pace))
-      // A newer backup that could not be read is said, or an older state would come back without a word.
-      const newer = skipped.map(({ name, problem }): SalvageNote => ({ kind: 'file', id: name, name, problem, outcome: 'leftOut' })) // prettier-ignore
-      return read({ ...archive, notes: [...newer, ...archive.notes] }, question.folder)
+serve<ArchiveQuestion, ArchiveAnswers[keyof ArchiveAnswers], ArchiveNews>(
+  'archive',
+  async (question, own) => {
+    call = own
+    switch (question.act) {
+      case 'read':
+        return read(await withReaders((readers) => readArchiveFile(question.file, readers, pace)))
+      case 'readFolder': {
+        const { archive, skipped } = await withReaders((readers) =>
+          readNewest(question.folder, readers, pace),
+        )
+        // A newer backup that could not be read is said, or an older state would come back without a word.
+        const newer = skipped.map(({ name, problem }): SalvageNote => ({ kind: 'file', id: name, name, problem, outcome: 'leftOut' })) // prettier-ignore
+        return read({ ...archive, notes: [...newer, ...archive.notes] }, question.folder)
+      }
+      case 'backUp':
+        return withReaders((readers) => backUpInto(db, question.folder, question, readers, pace))
+      case 'tryFolder':
+        return tryFolder(question.folder)
+      case 'take':
+        return take(question.theirs)
+      case 'write':
+        return withReaders((readers) => writeParts(db, question, readers, pace))
+      case 'check':
+        return check()
+      case 'repair':
+        return repair(question.sheetIds)
     }
-    case 'backUp':
-      return say({
-        word: 'backedUp',
-        backup: await withReaders((readers) => backUpInto(db, question.folder, question, readers, pace)),
-      })
-    case 'tryFolder':
-      return say({ word: 'tried', trial: await tryFolder(question.folder) })
-    case 'take':
-      return say({ word: 'done', missingPictures: await take(question.theirs) })
-    case 'write':
-      return say({
-        word: 'written',
-        written: await withReaders((readers) => writeParts(db, question, readers, pace)),
-      })
-    case 'check':
-      return check()
-    case 'repair':
-      return say({ word: 'repaired', notes: await repair(question.sheetIds) })
-  }
-}
-
-addEventListener('message', ({ data }: MessageEvent<ArchiveQuestion>) => {
-  if (data.act === 'stop') isStopped = true
-  else answer(data).catch((error: unknown) => say({ word: 'refused', refusal: refusalOf(error, 'archive') }))
-})
+  },
+)

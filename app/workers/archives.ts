@@ -1,45 +1,27 @@
-import { CoreError } from '@core/errors'
 import type { Flaw } from '@core/archive/integrity'
 import type { SalvageNote } from '@core/archive/salvage'
-import type { ArchiveQuestion, ArchiveWord, ReadReport } from './archive.worker'
+import type { ArchiveAnswers, ArchiveNews, ArchiveQuestion, ReadReport } from './archive.worker'
 import type { Written } from './archiveParts'
 import type { FolderBackup, TrialReport } from './backupFolder'
+import { askWorker } from './call'
 import { startWorker } from './start'
 import { sayBroughtIn } from '../storage/imported'
 import { db } from '../storage/db'
 import { isDemo } from '../storage/whichWorkroom'
 import { clearRecords, type Progress } from '../storage/holdings'
 
-type Asked = Exclude<ArchiveQuestion, { act: 'stop' }>
-
 /** A worker that holds an archive between reading it and taking it in. */
 class ArchiveWork {
   private readonly worker = startWorker.archive(db.name)
 
-  ask<Word extends ArchiveWord['word']>(
-    question: Asked,
-    word: Word,
+  ask<Act extends ArchiveQuestion['act']>(
+    question: Extract<ArchiveQuestion, { act: Act }>,
     progress?: Progress,
     signal?: AbortSignal,
-  ): Promise<Extract<ArchiveWord, { word: Word }>> {
-    return new Promise((resolve, reject) => {
-      const stop = () => this.worker.postMessage({ act: 'stop' } satisfies ArchiveQuestion)
-      const end = () => {
-        this.worker.onmessage = null
-        signal?.removeEventListener('abort', stop)
-      }
-      this.worker.onmessage = ({ data }: MessageEvent<ArchiveWord>) => {
-        if (data.word === 'progress') return progress?.(data.share, data.doing)
-        end()
-        if (data.word === 'refused') reject(new CoreError(data.refusal))
-        else if (data.word === word) resolve(data as Extract<ArchiveWord, { word: Word }>)
-      }
-      this.worker.onerror = (event) => {
-        end()
-        reject(new Error(event.message || 'a worker stopped'))
-      }
-      signal?.addEventListener('abort', stop)
-      this.worker.postMessage(question)
+  ): Promise<ArchiveAnswers[Act]> {
+    return askWorker<ArchiveQuestion, ArchiveAnswers[Act], ArchiveNews>(this.worker, question, {
+      heard: ({ share, doing }) => progress?.(share, doing),
+      signal,
     })
   }
   leave(): void {
@@ -47,15 +29,14 @@ class ArchiveWork {
   }
 }
 
-async function once<Word extends ArchiveWord['word']>(
-  question: Asked,
-  word: Word,
+async function once<Act extends ArchiveQuestion['act']>(
+  question: Extract<ArchiveQuestion, { act: Act }>,
   progress?: Progress,
   signal?: AbortSignal,
-): Promise<Extract<ArchiveWord, { word: Word }>> {
+): Promise<ArchiveAnswers[Act]> {
   const work = new ArchiveWork()
   try {
-    return await work.ask(question, word, progress, signal)
+    return await work.ask<Act>(question, progress, signal)
   } finally {
     work.leave()
   }
@@ -70,7 +51,7 @@ export interface Exported extends Omit<Written, 'files'> {
 export async function exportArchive(progress?: Progress, signal?: AbortSignal): Promise<Exported> {
   const at = Date.now()
   const room = isDemo ? 'Demo workroom' : 'Workroom'
-  const { written } = await once({ act: 'write', name: room, at }, 'written', progress, signal)
+  const written = await once<'write'>({ act: 'write', name: room, at }, progress, signal)
   const name = `ember-sheet-${new Date(at).toISOString().slice(0, 10)}`
   const { length } = written.files
   if (written.repaired.length) sayBroughtIn()
@@ -91,14 +72,14 @@ export async function backUpIntoFolder(
 ): Promise<FolderBackup> {
   const name = isDemo ? 'Demo workroom' : 'Workroom'
   const question = { act: 'backUp', folder, name, at: Date.now() } as const
-  const { backup } = await once(question, 'backedUp', progress, signal)
+  const backup = await once<'backUp'>(question, progress, signal)
   if (backup.repaired.length) sayBroughtIn()
   return backup
 }
 
 /** Tries to restore the newest backup of a folder, without changing anything here. */
 export const tryRestore = (folder: FileSystemDirectoryHandle): Promise<TrialReport> =>
-  once({ act: 'tryFolder', folder }, 'tried').then(({ trial }) => trial)
+  once<'tryFolder'>({ act: 'tryFolder', folder })
 
 /** An archive that was read and found sound, compared with what is here; nothing is written yet. */
 export interface PreparedImport {
@@ -129,23 +110,19 @@ export const prepareRestore = (
 ) => prepared({ act: 'readFolder', folder }, progress, signal)
 
 async function prepared(
-  question: Extract<Asked, { act: 'read' | 'readFolder' }>,
+  question: Extract<ArchiveQuestion, { act: 'read' | 'readFolder' }>,
   progress?: Progress,
   signal?: AbortSignal,
 ): Promise<PreparedImport> {
   const work = new ArchiveWork()
   try {
-    const { report } = await work.ask(question, 'read', progress, signal)
+    const report = await work.ask<'read' | 'readFolder'>(question, progress, signal)
     return {
       report,
       async finish(takeTheirs, onProgress, onSignal) {
         try {
-          const { missingPictures } = await work.ask(
-            { act: 'take', theirs: [...takeTheirs] },
-            'done',
-            onProgress,
-            onSignal,
-          )
+          const question = { act: 'take', theirs: [...takeTheirs] } as const
+          const missingPictures = await work.ask<'take'>(question, onProgress, onSignal)
           sayBroughtIn()
           return missingPictures
         } finally {
@@ -161,13 +138,10 @@ async function prepared(
 }
 
 /** Looks through everything that is stored. */
-export async function checkEverything(
+export const checkEverything = (
   progress?: Progress,
   signal?: AbortSignal,
-): Promise<{ flaws: Flaw[]; looked: number }> {
-  const { flaws, looked } = await once({ act: 'check' }, 'checked', progress, signal)
-  return { flaws, looked }
-}
+): Promise<{ flaws: Flaw[]; looked: number }> => once<'check'>({ act: 'check' }, progress, signal)
 
 /**
  * Repairs what is stored, or sets it aside.
@@ -176,7 +150,7 @@ export async function checkEverything(
  * @returns what was changed.
  */
 export async function repairEverything(sheetIds: readonly string[] = []): Promise<SalvageNote[]> {
-  const { notes } = await once({ act: 'repair', sheetIds }, 'repaired')
+  const notes = await once<'repair'>({ act: 'repair', sheetIds })
   if (notes.length) sayBroughtIn()
   return notes
 }

@@ -6,14 +6,16 @@ import type { LogsQuestion } from './lookAtLogs'
 class FakeWorker extends EventTarget {
   asked: LogsQuestion[] = []
   isOver = false
-  postMessage(question: LogsQuestion) {
+  private lastId = 0
+  postMessage({ id, question }: { id: number; question: LogsQuestion }) {
     this.asked.push(question)
+    this.lastId = id
   }
   terminate() {
     this.isOver = true
   }
-  answer(data: unknown) {
-    this.dispatchEvent(new MessageEvent('message', { data }))
+  answer(data: object) {
+    this.dispatchEvent(new MessageEvent('message', { data: { id: this.lastId, ...data } }))
   }
 }
 
@@ -46,11 +48,11 @@ describe('readers of logs', () => {
     // The third is not even made before there is somebody to read it.
     expect(made).toEqual([0, 1])
     const busy = workers.find((one) => (one.asked[0] as { text: string }).text === '1')!
-    busy.answer({ ok: true, value: found })
+    busy.answer({ value: found })
     expect(await answers[1]).toBe(found)
     await settle()
     expect(busy.asked).toEqual([{ text: '1' }, { text: '2' }])
-    for (const worker of workers) worker.answer({ ok: true, value: found })
+    for (const worker of workers) worker.answer({ value: found })
     expect(await Promise.all(answers)).toEqual([found, found, found])
   })
 
@@ -59,11 +61,11 @@ describe('readers of logs', () => {
     const refusal = { code: 'damaged', field: 'archive', problem: 'It is broken.', remedy: 'Copy it again.' }
     const first = readers.ask(() => ({ text: 'bad' }))
     await settle()
-    workers.find((one) => one.asked.length)?.answer({ ok: false, refusal })
+    workers.find((one) => one.asked.length)?.answer({ refusal })
     await expect(first).rejects.toMatchObject({ code: 'damaged' })
     const others = [readers.ask(() => ({ text: 'a' })), readers.ask(() => ({ text: 'b' }))]
     await settle()
-    for (const worker of workers) worker.answer({ ok: true, value: found })
+    for (const worker of workers) worker.answer({ value: found })
     expect(await Promise.all(others)).toHaveLength(2)
   })
 

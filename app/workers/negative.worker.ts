@@ -1,4 +1,3 @@
-import { refusalOf, type Refusal } from '@core/errors'
 import type { ChartPlan } from '@core/chart/chart'
 import { chartPixels, drawChart } from '@core/chart/chartFilm'
 import { scanChart, type Anchor, type ChartScan } from '@core/scan/chartScan'
@@ -10,6 +9,7 @@ import type { Point } from '@core/negative/homography'
 import { readRegister, type MarkPair } from '@core/scan/register'
 import { readTabletScan } from '@core/scan/tabletScan'
 import { inkOf, type NegativeCurve } from '@core/tone/curve'
+import { serve, type Call } from './call'
 import { decodePicture } from './decodePicture'
 import { writeFilm, type FilmFormat } from './filmFile'
 import { writingIn } from './writing'
@@ -43,66 +43,59 @@ export type NegativeQuestion =
       longestSide: number
     }
 
-export type NegativeAnswer =
-  | { kind: 'looked'; preview: GreyPicture; width: number; height: number; bits: number }
-  | { kind: 'share'; share: number }
-  | { kind: 'made'; file: Blob; width: number; height: number }
-  | { kind: 'scanned'; scan: ChartScan }
-  | { kind: 'tablet'; anchors: Anchor[] }
-  | {
-      kind: 'register'
-      pairs: MarkPair[]
-      seen: { lower: Point[]; upper: Point[] }
-      preview: GreyPicture
-      width: number
-    }
-  | { kind: 'refused'; refusal: Refusal }
-
-const say = (answer: NegativeAnswer, transfer: Transferable[] = []) => postMessage(answer, { transfer })
-/** Often enough for the eye; every word of it costs the page a redraw. */
-const SAID_EVERY = 250
-let lastSaid = 0
-function heard(share: number): void {
-  if (performance.now() - lastSaid < SAID_EVERY) return
-  lastSaid = performance.now()
-  say({ kind: 'share', share })
+/** A film as a file, and its size in pixels. */
+export interface MadeFilm {
+  file: Blob
+  width: number
+  height: number
 }
 
-addEventListener('message', async ({ data }: MessageEvent<NegativeQuestion>) => {
-  try {
-    await answer(data)
-  } catch (error) {
-    say({ kind: 'refused', refusal: refusalOf(error, 'the picture') })
+/** What each question is answered with. News of the work is the share that is done. */
+export interface NegativeAnswers {
+  look: { preview: GreyPicture; width: number; height: number; bits: number }
+  make: MadeFilm
+  chart: MadeFilm
+  scan: ChartScan
+  tablet: Anchor[]
+  register: {
+    pairs: MarkPair[]
+    seen: { lower: Point[]; upper: Point[] }
+    preview: GreyPicture
+    width: number
   }
-})
+}
 
-async function answer(question: NegativeQuestion): Promise<void> {
+serve<NegativeQuestion, NegativeAnswers[keyof NegativeAnswers], number>('the picture', answer)
+
+/** Often enough for the eye; every word of it costs the page a redraw. */
+const TOLD_EVERY = 250
+
+async function answer(
+  question: NegativeQuestion,
+  call: Call<number>,
+): Promise<NegativeAnswers[keyof NegativeAnswers]> {
   switch (question.act) {
     case 'look': {
       const { picture, bits } = await decodePicture(question.file, question.mix)
       const preview = shrunkTo(picture, question.longestSide)
-      say({ kind: 'looked', preview, width: picture.width, height: picture.height, bits }, [
-        preview.data.buffer,
-      ])
-      return
+      call.handOver(preview.data.buffer)
+      return { preview, width: picture.width, height: picture.height, bits }
     }
     case 'scan': {
       const { picture, codes } = await decodePicture(question.file, null, true)
-      say({ kind: 'scanned', scan: scanChart(wholeOf(picture), codes ?? undefined) })
-      return
+      return scanChart(wholeOf(picture), codes ?? undefined)
     }
     case 'tablet': {
       const { picture } = await decodePicture(question.file, null, true)
-      say({ kind: 'tablet', anchors: readTabletScan(wholeOf(picture), question.densities) })
-      return
+      return readTabletScan(wholeOf(picture), question.densities)
     }
     case 'register': {
       const { picture } = await decodePicture(question.file, null)
       const whole = wholeOf(picture)
       const { pairs, seen } = readRegister(whole, question.film, question.layers)
       const preview = shrunkTo(whole, question.longestSide)
-      say({ kind: 'register', pairs, seen, preview, width: picture.width }, [preview.data.buffer])
-      return
+      call.handOver(preview.data.buffer)
+      return { pairs, seen, preview, width: picture.width }
     }
     case 'make': {
       const { plan, mix } = question
@@ -112,8 +105,7 @@ async function answer(question: NegativeQuestion): Promise<void> {
         : null
       const writing = room ? await writingIn(question.writing, room) : undefined
       const { picture } = await decodePicture(question.file, mix)
-      await film(renderNegative(picture, plan, writing), size, plan.pixelsPerInch, question)
-      return
+      return film(renderNegative(picture, plan, writing), size, plan.pixelsPerInch, question, call)
     }
     case 'chart': {
       const { plan, pixelsPerInch, isMirrored, curve } = question
@@ -124,7 +116,7 @@ async function answer(question: NegativeQuestion): Promise<void> {
         inkOfStep: curve ? inkOf(curve) : undefined,
         writing: question.writing ? await writingIn(question.writing, label) : undefined,
       })
-      await film(rows, size, pixelsPerInch, question)
+      return film(rows, size, pixelsPerInch, question, call)
     }
   }
 }
@@ -134,9 +126,15 @@ async function film(
   size: { width: number; height: number },
   pixelsPerInch: number,
   { format, tint }: FilmWish,
-): Promise<void> {
-  const file = await writeFilm(rows, { format, tint, pixelsPerInch, ...size }, heard)
-  say({ kind: 'made', file, ...size })
+  { tell }: Call<number>,
+): Promise<MadeFilm> {
+  let toldAt = 0
+  const file = await writeFilm(rows, { format, tint, pixelsPerInch, ...size }, (share) => {
+    if (performance.now() - toldAt < TOLD_EVERY) return
+    toldAt = performance.now()
+    tell(share)
+  })
+  return { file, ...size }
 }
 
 function shrunkTo(picture: GreyPicture | LightRows, longestSide: number): GreyPicture {

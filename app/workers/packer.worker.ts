@@ -1,9 +1,12 @@
+import { serve } from './call'
+
 /** Packs pieces of a picture by the browser's own deflate, in a worker of its own: it takes as long as the picture. */
 export type PackerQuestion = { piece: Uint8Array<ArrayBuffer> } | { end: true }
-export type PackerAnswer = { taken: true } | { packed: Uint8Array<ArrayBuffer>[] }
+/** At the end all that was packed, in order; before it nothing. */
+export type PackerAnswer = Uint8Array<ArrayBuffer>[]
 
 /** One stream, from its first piece to its end. */
-function begun() {
+function newStream() {
   const packer = new CompressionStream('deflate')
   const writer = packer.writable.getWriter()
   const packed: Uint8Array<ArrayBuffer>[] = []
@@ -13,26 +16,24 @@ function begun() {
   })()
   return { writer, packed, reading }
 }
-let stream = begun()
-const say = (answer: PackerAnswer, transfer: Transferable[] = []) => postMessage(answer, { transfer })
+let stream = newStream()
 
 /** Pieces come faster than they are packed; each waits for the one before. */
-let last: Promise<void> = Promise.resolve()
+let last: Promise<unknown> = Promise.resolve()
 
-addEventListener('message', ({ data }: MessageEvent<PackerQuestion>) => {
-  last = last.then(async () => {
-    if ('piece' in data) {
-      await stream.writer.write(data.piece)
-      say({ taken: true })
-      return
+serve<PackerQuestion, PackerAnswer>('packing the picture', (question, { handOver }) => {
+  const mine = last.then(async () => {
+    if ('piece' in question) {
+      await stream.writer.write(question.piece)
+      return []
     }
     const { writer, packed, reading } = stream
     await writer.close()
     await reading
-    stream = begun()
-    say(
-      { packed },
-      packed.map((chunk) => chunk.buffer),
-    )
+    stream = newStream()
+    handOver(...packed.map((chunk) => chunk.buffer))
+    return packed
   })
+  last = mine.catch(() => undefined)
+  return mine
 })

@@ -1,4 +1,3 @@
-import { refusalOf, type Refusal } from '@core/errors'
 import { whyNone, whyRefused, type Reason, type Refusal as PinRefusal } from '@core/schedule/reasons'
 import {
   bookingsOf,
@@ -9,6 +8,7 @@ import {
   type SessionInput,
 } from '@core/schedule/session'
 import { solve, type Effort, type Found } from '@core/schedule/solve'
+import { serve, type Call } from './call'
 
 export interface PlanQuestion {
   input: SessionInput
@@ -27,25 +27,20 @@ export interface MadePlan {
   spent: Session['spent']
 }
 
+/** A plan so far; better ones may come. */
+export interface PlanNews {
+  endsAt: number
+  boundAt: number
+}
+
 export type PlanAnswer =
-  /** A plan so far; better ones may come. */
-  | { kind: 'better'; endsAt: number; boundAt: number }
   | { kind: 'made'; plan: MadePlan }
   | { kind: 'none'; isProven: boolean; reasons: Reason[] }
   | { kind: 'notMoved'; why: PinRefusal }
-  | { kind: 'refused'; refusal: Refusal }
 
-const say = (answer: PlanAnswer) => postMessage(answer)
+serve<PlanQuestion, PlanAnswer, PlanNews>('the plan', answer)
 
-addEventListener('message', ({ data }: MessageEvent<PlanQuestion>) => {
-  try {
-    say(answer(data))
-  } catch (error) {
-    say({ kind: 'refused', refusal: refusalOf(error, 'the plan') })
-  }
-})
-
-function answer({ input, effort, moved }: PlanQuestion): PlanAnswer {
+function answer({ input, effort, moved }: PlanQuestion, { tell }: Call<PlanNews>): PlanAnswer {
   const session = sessionOf(input)
   const moment = (seconds: number) => input.from + seconds * 1000
   const looking = solve(session.problem, effort)
@@ -54,7 +49,7 @@ function answer({ input, effort, moved }: PlanQuestion): PlanAnswer {
     const { done, value } = looking.next()
     found = value
     if (done) break
-    say({ kind: 'better', endsAt: moment(value.length), boundAt: moment(value.bound) })
+    tell({ endsAt: moment(value.length), boundAt: moment(value.bound) })
   }
   if (found.times)
     return {

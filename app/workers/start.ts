@@ -5,6 +5,7 @@ export const startWorker = {
   /** @param name of the database it works on. */
   archive: (name = 'none') =>
     new Worker(new URL('./archive.worker.ts', import.meta.url), { type: 'module', name }),
+  beat: () => new Worker(new URL('./beat.worker.ts', import.meta.url), { type: 'module', name: 'beat' }),
   curves: () =>
     new Worker(new URL('./curves.worker.ts', import.meta.url), { type: 'module', name: 'curves' }),
   logs: startLogs,

@@ -1,3 +1,4 @@
+import { toSignificant } from '../quantity/number'
 import { formatSpan } from '../quantity/format'
 import type { Incompatibility, ReactionClass, Substance } from '../schema/substance'
 import { formOf, hydrateFactor } from './forms'
@@ -242,6 +243,6 @@ export function auditAmount(name: string, needed: number, left: number, unit: st
   }
 }
 
-const rounded = (value: number) => Number(value.toPrecision(3))
 const floored = (limit: number) => Math.floor(limit * 10) / 10
+const rounded = (value: number) => toSignificant(value, 3)
 const neat = (value: number) => String(rounded(value))

@@ -1,3 +1,4 @@
+import { toSignificant } from '../quantity/number'
 import { CoreError } from '../errors'
 import type { Figure, FigureInput } from '../quantity/figure'
 import type { Substance } from '../schema/substance'
@@ -321,6 +322,6 @@ function volumeFigure(
   }
 }
 
-const round = (value: number) => Number(value.toPrecision(3))
+const round = (value: number) => toSignificant(value, 3)
 const outOfRange = (field: string, problem: string, remedy: string) =>
   new CoreError({ code: 'out-of-range', field, problem, remedy })

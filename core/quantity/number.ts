@@ -143,3 +143,19 @@ export function numberOrNull(text: string): number | null {
     return null
   }
 }
+
+/**
+ * A value rounded to so many significant digits, as a number.
+ *
+ * @param significant 1 to 100.
+ */
+export const toSignificant = (value: number, significant: number): number =>
+  Number(value.toPrecision(significant))
+
+/**
+ * A number that a program wrote, `1234.5`: the id of an answer, a part of an address. What a person types is read by
+ * `parseNumber`, which knows that `1.234` may mean either.
+ *
+ * @returns NaN where it is none.
+ */
+export const writtenNumber = (text: string | undefined): number => (text?.trim() ? Number(text) : Number.NaN)

@@ -1,3 +1,4 @@
+import { writtenNumber } from '@core/quantity/number'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -209,9 +210,9 @@ function stripOf(query: unknown): Sheet['strip'] {
   if (typeof query !== 'string') return undefined
   const [firstSeconds, lastSeconds, count, spacing, card] = query.split('-')
   const read = Strip.safeParse({
-    firstSeconds: Number(firstSeconds),
-    lastSeconds: Number(lastSeconds),
-    count: Number(count),
+    firstSeconds: writtenNumber(firstSeconds),
+    lastSeconds: writtenNumber(lastSeconds),
+    count: writtenNumber(count),
     spacing,
     card,
   })

@@ -1,7 +1,7 @@
 import { CoreError, type Refusal } from '@core/errors'
 import { digits } from '@core/quantity/format'
 import { parseTimeOfDay } from '@core/quantity/moment'
-import { parseNumber } from '@core/quantity/number'
+import { parseNumber, writtenNumber } from '@core/quantity/number'
 import { parseQuantity } from '@core/quantity/parse'
 import type { Light } from '@core/schema/light'
 
@@ -59,7 +59,7 @@ export function readPlace(text: string): { latitude: number; longitude: number }
       remedy: 'Write degrees, north and east first, such as 52.09, 5.12 or 33.9 S 151.2 E.',
     })
   const signed = (digits: string | undefined, side: string | undefined, minus: string) =>
-    Number((digits ?? '').replace('−', '-')) * (side?.toUpperCase() === minus ? -1 : 1)
+    writtenNumber((digits ?? '').replace('−', '-')) * (side?.toUpperCase() === minus ? -1 : 1)
   const [latitude, longitude] = [signed(found[1], found[2], 'S'), signed(found[3], found[4], 'W')]
   if (Math.abs(latitude) > 90 || Math.abs(longitude) > 180)
     throw new CoreError({

@@ -6,7 +6,7 @@ import type { ChannelMix } from '@core/negative/grey'
 import type { GreyPicture } from '@core/negative/resample'
 import { AS_IT_IS } from '@core/negative/tone'
 import { formatSize } from '@core/quantity/format'
-import { refusalOfWork, workOn, type NegativeWork } from '../../workers/negativeWork'
+import { refusalOfWork, workOn } from '../../workers/negativeWork'
 import { usePreferences } from '../../state/preferences.store'
 import { emptyDraft } from './negative.draft'
 
@@ -37,7 +37,7 @@ export const useNegativeDesk = defineStore('negativeDesk', () => {
       ),
     ),
   )
-  let work: NegativeWork | null = null
+  let work: AbortController | null = null
 
   /** Opens a picture; its own points and framing begin afresh. @returns whether there is something to see. */
   async function open(file: File): Promise<boolean> {
@@ -51,15 +51,14 @@ export const useNegativeDesk = defineStore('negativeDesk', () => {
 
   /** Looks at a picture through a mix of its channels. @returns whether there is something to see. */
   async function look(file: File, mix: ChannelMix | null): Promise<boolean> {
-    work?.stop()
+    work?.abort()
     fault.value = null
     isOpening.value = true
-    const own = workOn({ act: 'look', file, mix, longestSide: PREVIEW_SIDE })
+    const own = new AbortController()
     work = own
     try {
-      const answer = await own.answer
-      if (answer.kind !== 'looked') return false
-      const { preview, width, height, bits } = answer
+      const question = { act: 'look' as const, file, mix, longestSide: PREVIEW_SIDE }
+      const { preview, width, height, bits } = await workOn(question, own)
       picture.value = { name: file.name, file, preview, width, height, bits }
       return true
     } catch (error) {

@@ -1,5 +1,5 @@
 import { parseQuantity } from '@core/quantity/parse'
-import { numberOrNull, parseNumber } from '@core/quantity/number'
+import { numberOrNull, parseNumber, writtenNumber } from '@core/quantity/number'
 import { MOST_LAYERS } from '@core/negative/registerMarks'
 import { CoreError, type Refusal } from '@core/errors'
 import { LEAST_MARKED, NO_BORDER, type Border } from '@core/negative/film'
@@ -177,7 +177,7 @@ function borderOf(draft: NegativeDraft): Border {
     millimetres,
     isInked: draft.isInked,
     hasMarks: draft.hasMarks,
-    layer: Number(draft.marksLayer) || 0,
+    layer: writtenNumber(draft.marksLayer) || 0,
     hasStrip: draft.hasStrip,
   }
 }
@@ -212,7 +212,7 @@ const toneIn = (text: string) => numberOrNull(text) ?? Number.NaN
 
 /** A colour written as #rrggbb, each channel of 0 to 1. */
 export const tintOf = (hex: string): [number, number, number] =>
-  [1, 3, 5].map((at) => (Number.parseInt(hex.slice(at, at + 2), 16) || 0) / 255) as [number, number, number]
+  [1, 3, 5].map((at) => (writtenNumber(`0x${hex.slice(at, at + 2)}`) || 0) / 255) as [number, number, number]
 
 /** Name of a film's file: the picture's, what it is, and the ending of its kind. */
 export function fileNameOf(picture: string, layer: string, format: FilmFormat): string {

@@ -1,3 +1,4 @@
+import { toSignificant } from '@core/quantity/number'
 import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
 import { formatSpan } from '@core/quantity/format'
@@ -27,7 +28,7 @@ export function draftOfProcess(definition: ProcessDefinition): ProcessDraft {
       definition.components.map((one) => [
         one.id,
         Object.fromEntries(
-          one.stock.solutes.map((s) => [s.substanceId, String(Number(s.percentWv.toPrecision(4)))]),
+          one.stock.solutes.map((s) => [s.substanceId, String(toSignificant(s.percentWv, 4))]),
         ),
       ]),
     ),

@@ -22,7 +22,7 @@ import {
 } from '@core/chemistry/solution'
 import { CoreError, type Refusal } from '@core/errors'
 import { digits } from '@core/quantity/format'
-import { parseNumber } from '@core/quantity/number'
+import { parseNumber, toSignificant } from '@core/quantity/number'
 import { parseQuantity } from '@core/quantity/parse'
 import type { StockDefinition } from '@core/schema/definition'
 import type { Bottle } from '@core/schema/records'
@@ -78,7 +78,7 @@ export interface ReadSolution {
 export const rowOf = (key: string, source: string, amount: number, measure: Measure): RecipeRow => ({
   key,
   source,
-  amount: String(Number(amount.toPrecision(4))),
+  amount: String(toSignificant(amount, 4)),
   measure,
   jarId: '',
   read: '',
@@ -166,7 +166,7 @@ export function scaleDraft(draft: SolutionDraft, factor: number, volumeMillilitr
 /** To three figures, never above: a recipe that was scaled to what is there must not ask for more. */
 function roundedDown(value: number): number {
   const step = 10 ** (Math.floor(Math.log10(value)) - 2)
-  return Number((Math.floor(value / step + 1e-9) * step).toPrecision(3))
+  return toSignificant(Math.floor(value / step + 1e-9) * step, 3)
 }
 
 /** What a mend does to the recipe. */

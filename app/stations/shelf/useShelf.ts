@@ -1,3 +1,4 @@
+import { toSignificant } from '@core/quantity/number'
 import { computed } from 'vue'
 import { leftIn } from '@core/chemistry/lots'
 import type { Bottle } from '@core/schema/records'
@@ -80,6 +81,6 @@ function colourOf(bottle: Bottle): string {
 }
 
 function strengthOf(bottle: Bottle): string {
-  const told = bottle.contents.slice(0, 2).map((one) => String(Number(one.percent.toPrecision(3))))
+  const told = bottle.contents.slice(0, 2).map((one) => String(toSignificant(one.percent, 3)))
   return told.length ? `${told.join(' + ')}${bottle.contents.length > 2 ? ' +' : ''} %` : ''
 }

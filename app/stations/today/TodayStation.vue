@@ -84,7 +84,7 @@ async function replan(pins?: readonly Pin[], moved?: { sheetId: string; stepId: 
   if (!wish || plans.isBusy) return
   if (!wish.sheetIds.length) return notice.say('Everything in the plan is done.')
   try {
-    const answer = await plans.look(wish, plans.QUICK, moved).answer
+    const answer = await plans.look(wish, { effort: plans.QUICK, moved })
     if (answer.kind === 'made') {
       const id = await plans.keep(wish, answer.plan)
       notice.say(`Planned again: over by ${timeOfDay(answer.plan.endsAt)}.`, () => plans.takeBack(id))

@@ -15,6 +15,7 @@ import { useMarginNotes } from '../../../state/margin.store'
 import { usePreferences } from '../../../state/preferences.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import CoatFigures from '../parts/CoatFigures.vue'
 import { repeatLine } from '../../../words/repeatWords'
 import { layerNotes } from '../layerNotes'
@@ -189,11 +190,13 @@ useMarginNotes(() => [
         :options="workroom.papers.map((one) => one.name)"
         placeholder="as you call it"
       />
-      <TextField
+      <QuantityField
         v-model="draft.paperWeight"
         label="Its weight, g/m²"
         :fault="faults.paperWeight"
         hint="heavy paper washes longer"
+        dimension="paperWeight"
+        unit="gsm"
       />
     </div>
     <div class="BeginSheet-choices">

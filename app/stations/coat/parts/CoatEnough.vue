@@ -6,7 +6,7 @@ import { CoreError } from '@core/errors'
 import { parseQuantity } from '@core/quantity/parse'
 import type { Happening } from '@core/schema/event'
 import { useNotice } from '../../../state/notice.store'
-import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 
 /** Whether what was mixed for a coat was enough: this is what coverage is learned from. */
 const props = defineProps<{ coat: number; judged?: CoatJudgement }>()
@@ -48,7 +48,13 @@ function answer(said: CoatJudgement['said']): void {
     >
       {{ one.name }}
     </KitButton>
-    <TextField v-model="by" label="by how much, ml" placeholder="if you measured" />
+    <QuantityField
+      v-model="by"
+      label="by how much, ml"
+      placeholder="if you measured"
+      dimension="volume"
+      unit="ml"
+    />
   </fieldset>
 </template>
 

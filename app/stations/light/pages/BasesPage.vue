@@ -16,6 +16,7 @@ import { dateOf } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import LightNav from '../parts/LightNav.vue'
 import { useLights } from '../../../state/lights.store'
 import { doseText } from '../lightWords'
@@ -154,7 +155,14 @@ useMarginNotes(() => [
         placeholder="any"
       />
       <TextField v-model="film" label="Film it was printed through" />
-      <TextField v-model="seconds" label="Base exposure" placeholder="8 min" :fault="fault" />
+      <QuantityField
+        v-model="seconds"
+        label="Base exposure"
+        placeholder="8 min"
+        :fault="fault"
+        dimension="time"
+        unit="min"
+      />
       <KitButton type="submit">Keep it</KitButton>
     </form>
     <KitButton v-else class="BasesPage-add" @click="isTyping = true">Write one down</KitButton>

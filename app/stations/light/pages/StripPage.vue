@@ -16,6 +16,7 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import { useMarginNotes } from '../../../state/margin.store'
 import { useNotice } from '../../../state/notice.store'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import LightNav from '../parts/LightNav.vue'
 import StripCard from '../parts/StripCard.vue'
 
@@ -111,8 +112,14 @@ useMarginNotes(() => [
       <LightNav here="strip" />
     </header>
     <div class="StripPage-row">
-      <TextField v-model="first" label="First mark" :fault="faultOf('first')" />
-      <TextField v-model="last" label="Last mark" :fault="faultOf('last')" />
+      <QuantityField
+        v-model="first"
+        label="First mark"
+        :fault="faultOf('first')"
+        dimension="time"
+        unit="min"
+      />
+      <QuantityField v-model="last" label="Last mark" :fault="faultOf('last')" dimension="time" unit="min" />
       <TextField v-model="count" label="Marks" :fault="faultOf('count')" />
     </div>
     <ChoiceRow

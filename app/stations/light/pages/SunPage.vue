@@ -11,6 +11,7 @@ import FigureValue from '../../../kit/FigureValue.vue'
 import { useMarginNotes } from '../../../state/margin.store'
 import { dayOf, timeOfDay } from '../../../words/moments'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { useAttempt } from '../../../state/useAttempt'
 import LightNav from '../parts/LightNav.vue'
 import { useLights } from '../../../state/lights.store'
@@ -167,12 +168,14 @@ useMarginNotes(() => [
           :placeholder="finish ? timeOfDay(finish.from) : '12:30'"
           :fault="putOut.fault"
         />
-        <TextField
+        <QuantityField
           v-model="typedDose"
           :fault="doseFault"
           label="Dose it needs, mJ/cm²"
           :placeholder="dose ? String(Math.round(dose.value)) : ''"
           :hint="dose?.says ?? ''"
+          dimension="dose"
+          unit="mJPerCm2"
         />
       </div>
     </template>

@@ -21,6 +21,7 @@ import FigureValue from '../../../kit/FigureValue.vue'
 import { useNotice } from '../../../state/notice.store'
 import { usePreferences } from '../../../state/preferences.store'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { useAttempt } from '../../../state/useAttempt'
 import { falloffText, readFalloffTable, readIrradiance, readShare } from '../light.draft'
 import { useLights } from '../../../state/lights.store'
@@ -233,21 +234,25 @@ const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and
     </div>
 
     <form class="LightPanel-row" @submit.prevent="keepReading('typed')">
-      <TextField
+      <QuantityField
         v-model="reading"
         label="Reading at the frame, mW/cm²"
         placeholder="4.82"
         :fault="faults.reading"
+        dimension="irradiance"
+        unit="mWPerCm2"
       />
       <KitButton type="submit">Write it down</KitButton>
       <TakeReading quantity="irradiance" @read="keepReading('meter', $event)" />
     </form>
     <form v-if="!isSun" class="LightPanel-row" @submit.prevent="keepHours">
-      <TextField
+      <QuantityField
         v-model="hours"
         label="Hours it has burnt, by its counter"
         placeholder="340"
         :fault="faults.hours"
+        dimension="time"
+        unit="h"
       />
       <KitButton type="submit">Count from there</KitButton>
     </form>
@@ -273,14 +278,39 @@ const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and
         </span>
       </summary>
       <form class="LightPanel-row" @submit.prevent="keepWarmUp">
-        <TextField v-model="startsAt" label="Starts at, % of its full light" :fault="faults.warmUp" />
-        <TextField v-model="settles" label="Two thirds of the rest come in" hint="such as 90 s" />
+        <QuantityField
+          v-model="startsAt"
+          label="Starts at, % of its full light"
+          :fault="faults.warmUp"
+          dimension="fraction"
+          unit="percent"
+        />
+        <QuantityField
+          v-model="settles"
+          label="Two thirds of the rest come in"
+          hint="such as 90 s"
+          dimension="time"
+          unit="s"
+        />
         <KitButton type="submit">Keep</KitButton>
       </form>
       <form class="LightPanel-row" @submit.prevent="keepDistance">
-        <TextField v-model="distance" label="Lamp to paper, mm" placeholder="150" :fault="faults.distance" />
+        <QuantityField
+          v-model="distance"
+          label="Lamp to paper, mm"
+          placeholder="150"
+          :fault="faults.distance"
+          dimension="length"
+          unit="mm"
+        />
         <ChoiceRow v-model="falloff" label="It falls off" :options="falloffs" />
-        <TextField v-if="falloff === 'line'" v-model="lineLength" label="Length of the tubes, mm" />
+        <QuantityField
+          v-if="falloff === 'line'"
+          v-model="lineLength"
+          label="Length of the tubes, mm"
+          dimension="length"
+          unit="mm"
+        />
         <TextField
           v-if="falloff === 'table'"
           v-model="table"
@@ -294,16 +324,24 @@ const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and
     <details>
       <summary>Another distance, a tissue, an interleaf film</summary>
       <div class="LightPanel-row">
-        <TextField v-model="wanted.time" label="Time that was right" />
-        <TextField
+        <QuantityField v-model="wanted.time" label="Time that was right" dimension="time" unit="min" />
+        <QuantityField
           v-if="!isSun"
           v-model="wanted.distance"
           label="New distance, mm"
           :placeholder="
             light.distanceMillimetres ? String(light.distanceMillimetres) : 'say the present one first'
           "
+          dimension="length"
+          unit="mm"
         />
-        <TextField v-model="wanted.transmission" label="A sheet lets through, %" placeholder="60" />
+        <QuantityField
+          v-model="wanted.transmission"
+          label="A sheet lets through, %"
+          placeholder="60"
+          dimension="fraction"
+          unit="percent"
+        />
         <TextField v-model="wanted.sheets" label="Sheets of it" />
         <TextField
           v-model="wanted.exponent"

@@ -14,6 +14,7 @@ import { useNow } from '../../../state/useNow'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import { useNotice } from '../../../state/notice.store'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { useAttempt } from '../../../state/useAttempt'
 import { placeText, readPlace } from '../light.draft'
 import { useLights } from '../../../state/lights.store'
@@ -133,7 +134,13 @@ const facing = computed<string | undefined>({
         placeholder="52.09 N, 5.12 E"
         :fault="faults.place"
       />
-      <TextField v-model="altitude" label="Height above the sea, m" placeholder="0" />
+      <QuantityField
+        v-model="altitude"
+        label="Height above the sea, m"
+        placeholder="0"
+        dimension="altitude"
+        unit="altitudeM"
+      />
       <KitButton type="submit">
         {{ light?.place ? 'Change the place' : 'The frame is put out here' }}
       </KitButton>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { numberOrNull } from '@core/quantity/number'
+import { numberOrNull, writtenNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { chartLayout, chartPlaces, type ChartPlan } from '@core/chart/chart'
@@ -17,6 +17,7 @@ import { dateOf } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { stageWords, standingWords } from '../calibrationWords'
 import FieldGrid from '../parts/FieldGrid.vue'
 import { beginCalibration } from '../../../state/actions/calibration.actions'
@@ -56,8 +57,8 @@ const base = computed(() =>
 watch(base, (one) => (exposure.value = one ? formatSpan(Math.round(one.seconds)) : ''), { immediate: true })
 const ownSteps = ref('')
 const chart = computed<ChartPlan>(() => ({
-  steps: (steps.value === 'own' ? numberOrNull(ownSteps.value) : Number(steps.value)) ?? Number.NaN,
-  repeats: Number(repeats.value),
+  steps: (steps.value === 'own' ? numberOrNull(ownSteps.value) : writtenNumber(steps.value)) ?? Number.NaN,
+  repeats: writtenNumber(repeats.value),
   isScattered: scattered.value === 'scattered',
   hasStrip: strip.value === 'with',
   // Another scattering for every calibration, so that no paper fault falls on the same tones twice.
@@ -176,11 +177,13 @@ useMarginNotes(() => [
           placeholder="any"
         />
         <TextField v-model="film" label="Film, printer and ink" placeholder="as you call them" />
-        <TextField
+        <QuantityField
           v-model="exposure"
           label="Base exposure"
           :hint="base ? 'as it was found' : 'find it by a test strip'"
           :fault="exposureFault"
+          dimension="time"
+          unit="min"
         />
       </FieldGrid>
       <p v-if="!base">

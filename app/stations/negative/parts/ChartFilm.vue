@@ -34,7 +34,7 @@ async function make(): Promise<void> {
   isMaking.value = true
   const kind = format.value as FilmFormat
   try {
-    const answer = await workOn({
+    const { file } = await workOn({
       act: 'chart',
       plan: { ...props.plan },
       pixelsPerInch: parseNumber(resolution.value, {
@@ -47,9 +47,8 @@ async function make(): Promise<void> {
       format: kind,
       tint: tintOf(tint.value),
       writing: props.writing,
-    }).answer
-    if (answer.kind !== 'made') return
-    saveFile(answer.file, `${props.fileName}.${kind === 'tiff' ? 'tif' : kind}`)
+    })
+    saveFile(file, `${props.fileName}.${kind === 'tiff' ? 'tif' : kind}`)
     emit('made')
   } catch (error) {
     const refusal = refusalOfWork(error)

@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import { MOST_LAYERS } from '@core/negative/registerMarks'
 import type { Refusal } from '@core/errors'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
-import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import FieldGrid from './FieldGrid.vue'
 import { borderMillimetres, type NegativeDraft } from '../negative.draft'
 
@@ -62,11 +62,13 @@ const ground = computed({
       :options="LAYERS"
     />
     <FieldGrid>
-      <TextField
+      <QuantityField
         v-model="draft.border"
         label="Border, mm"
         hint="8 or more has room for marks"
         :fault="fault?.field === 'border' ? fault : undefined"
+        dimension="length"
+        unit="mm"
       />
       <div>
         <ColourField v-model="draft.tint" label="Colour of the ink" />

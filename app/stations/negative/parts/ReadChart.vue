@@ -126,10 +126,9 @@ async function take([file]: File[]): Promise<void> {
     isReading.value = false
   }
 }
-async function scanned(file: File): Promise<ChartScan | null> {
-  const answer = await workOn({ act: 'scan', file }).answer
-  if (answer.kind !== 'scanned') return null
-  const found = answer.scan.plan
+async function scanned(file: File): Promise<ChartScan> {
+  const read = await workOn({ act: 'scan', file })
+  const found = read.plan
   const differs = (Object.keys(found) as (keyof ChartPlan)[]).some((key) => found[key] !== props.plan[key])
   if (differs)
     throw new CoreError({
@@ -140,7 +139,7 @@ async function scanned(file: File): Promise<ChartScan | null> {
         ? `Scan the checking chart of this calibration, marked ${props.plan.tag}.`
         : 'Scan the chart that was made for this calibration.',
     })
-  return answer.scan
+  return read
 }
 function fileReadings(text: string): ChartReading[] {
   const rows = readReadings(text, scale.value === 'lightness' ? 'lightness' : 'density')

@@ -20,8 +20,7 @@ const take = ([file]: File[]) =>
     if (!file) return
     try {
       const question = { act: 'tablet' as const, file, densities: readDensities(densities.value, 'density') }
-      const answer = await workOn(question).answer
-      if (answer.kind === 'tablet') anchors.value = answer.anchors
+      anchors.value = await workOn(question)
     } catch (error) {
       const refusal = refusalOfWork(error)
       if (refusal) throw new CoreError(refusal)

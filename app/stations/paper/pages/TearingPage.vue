@@ -18,6 +18,7 @@ import { useNotice } from '../../../state/notice.store'
 import { usePreferences } from '../../../state/preferences.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { writePieces } from '../../../state/actions/paper.actions'
 import TearingDrawing from '../parts/TearingDrawing.vue'
 import { useTearing } from '../useTearing'
@@ -177,7 +178,14 @@ useMarginNotes(() => [
           </KitButton>
           <KitButton v-if="rows.length > 1" kind="link" @click="rows.pop()">One size less</KitButton>
         </p>
-        <TextField v-model="loss" label="A torn edge costs" placeholder="0 mm" :fault="asked.faults.loss" />
+        <QuantityField
+          v-model="loss"
+          label="A torn edge costs"
+          placeholder="0 mm"
+          :fault="asked.faults.loss"
+          dimension="length"
+          unit="mm"
+        />
         <TextField
           v-model="side"
           label="Printing side, as you mark it"

@@ -9,6 +9,7 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import { useNotice } from '../../../state/notice.store'
 import { usePreferences } from '../../../state/preferences.store'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { addPaper, changePaper } from '../../../state/actions/paper.actions'
 import { draftOfPaper, readPaperDraft } from '../paper.draft'
 
@@ -65,7 +66,14 @@ async function keep(): Promise<void> {
       placeholder="22.5 x 30 in"
       hint="by the rule, not by the label"
     />
-    <TextField v-model="draft.weight" label="Weight" :fault="faults.weight" placeholder="300 g/m², 140 lb" />
+    <QuantityField
+      v-model="draft.weight"
+      label="Weight"
+      :fault="faults.weight"
+      placeholder="300 g/m², 140 lb"
+      dimension="paperWeight"
+      unit="gsm"
+    />
     <TextField v-model="draft.sheets" label="Large sheets" :fault="faults.sheets" />
     <TextField v-model="draft.side" label="Printing side" placeholder="the smoother one" />
     <TextField v-model="draft.price" label="Price of a sheet" :fault="faults.price" />

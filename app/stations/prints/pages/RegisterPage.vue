@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { writtenNumber } from '@core/quantity/number'
 import FileChoice from '../../../kit/FileChoice.vue'
 import { addRegisterCheck, undoRegisterCheck } from '../../../state/actions/register.actions'
 import { useRegisterChecks } from '../../../state/queries'
@@ -24,6 +25,7 @@ import { momentSaid } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
 import { usePreferences } from '../../../state/preferences.store'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import { useAttempt } from '../../../state/useAttempt'
 import { refusalOfWork, workOn } from '../../../workers/negativeWork'
@@ -109,10 +111,9 @@ async function take([file]: File[]): Promise<void> {
       act: 'register',
       file,
       film,
-      layers: [Number(lower.value), Number(upper.value)],
+      layers: [writtenNumber(lower.value), writtenNumber(upper.value)],
       longestSide: 900,
-    }).answer
-    if (answer.kind !== 'register') return
+    })
     const { preview } = answer
     isKept.value = false
     read.value = {
@@ -207,7 +208,13 @@ useMarginNotes(() => [
     </header>
     <div class="RegisterPage-fields">
       <TextField v-model="size" label="Size of the picture" :fault="faults.size" />
-      <TextField v-model="border" label="Border of the films, mm" :fault="faults.border" />
+      <QuantityField
+        v-model="border"
+        label="Border of the films, mm"
+        :fault="faults.border"
+        dimension="length"
+        unit="mm"
+      />
       <ChoiceRow v-model="lower" label="Marks below" :options="LAYERS" />
       <ChoiceRow v-model="upper" label="Marks above" :options="LAYERS" />
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { writtenNumber } from '@core/quantity/number'
 import TextArea from '../../../kit/TextArea.vue'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import { onMounted, ref } from 'vue'
@@ -60,7 +61,7 @@ function write(): void {
     ...(shadows.value && { shadows: shadows.value as Judged['shadows'] }),
     ...(highlights.value && { highlights: highlights.value as Judged['highlights'] }),
     ...(whites.value && { whites: whites.value as Judged['whites'] }),
-    ...(again.value !== '0' && { lookAgainAt: Date.now() + Number(again.value) * DAY_MS }),
+    ...(again.value !== '0' && { lookAgainAt: Date.now() + writtenNumber(again.value) * DAY_MS }),
     note: note.value.trim().slice(0, 4000),
   })
 }

@@ -8,6 +8,7 @@ import type { Reading } from '@core/schema/judgement'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import { useAttempt } from '../../../state/useAttempt'
 
@@ -144,7 +145,13 @@ const read = () =>
     </p>
     <ChoiceRow v-model="what" label="Pointing at" :options="choices" />
     <div class="PhotoSpots-figures">
-      <TextField v-model="grey" label="Density of the grey" hint="0.74 for a grey of 18 %" />
+      <QuantityField
+        v-model="grey"
+        label="Density of the grey"
+        hint="0.74 for a grey of 18 %"
+        dimension="opticalDensity"
+        unit="D"
+      />
       <TextField
         v-if="ends.length"
         v-model="steps"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { writtenNumber } from '@core/quantity/number'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import { ref } from 'vue'
 import { CoreError } from '@core/errors'
@@ -25,7 +26,10 @@ const { faults, attempt } = useAttempt()
 function readEdition(text: string): Sheet['edition'] {
   if (!text.trim()) return undefined
   const match = /^(proof\s+|a\.?p\.?\s+)?(\d{1,4})(?:\s*(?:\/|of)\s*(\d{1,4}))?$/i.exec(text.trim())
-  const [number, of] = [Number(match?.[2]), match?.[3] === undefined ? undefined : Number(match[3])]
+  const [number, of] = [
+    writtenNumber(match?.[2]),
+    match?.[3] === undefined ? undefined : writtenNumber(match[3]),
+  ]
   if (!match || number < 1 || (of !== undefined && of < number))
     throw new CoreError({
       code: 'unreadable',

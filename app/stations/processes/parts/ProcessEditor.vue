@@ -5,6 +5,7 @@ import { substances } from '@library/index'
 import BigTarget from '../../../kit/BigTarget.vue'
 import { useNotice } from '../../../state/notice.store'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { changeOwn } from '../../../state/actions/process.actions'
 import { draftOfProcess, readProcess, type ProcessDraft } from '../process.draft'
 
@@ -64,17 +65,21 @@ const componentName = (id: string) => definition.value.components.find((one) => 
     <fieldset v-for="step in definition.steps" :key="step.id" class="ProcessEditor-step">
       <legend>{{ step.title }}</legend>
       <TextField v-model="draft.steps[step.id]!.doing" label="What the hands do" />
-      <TextField
+      <QuantityField
         v-model="draft.steps[step.id]!.least"
         label="At least"
         placeholder="by eye"
         :fault="faultOf(`step/${step.id}/least`)"
+        dimension="time"
+        unit="min"
       />
-      <TextField
+      <QuantityField
         v-model="draft.steps[step.id]!.most"
         label="At most"
         placeholder="no limit"
         :fault="faultOf(`step/${step.id}/most`)"
+        dimension="time"
+        unit="min"
       />
     </fieldset>
     <div class="ProcessEditor-acts">

@@ -14,6 +14,7 @@ import { useMarginNotes } from '../../../state/margin.store'
 import { dayOf } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 
 const [workroom, notice] = [useWorkroom(), useNotice()]
 const WATER = 0.998
@@ -94,7 +95,13 @@ useMarginNotes(() => [
     </header>
     <div class="DropperPage-row">
       <TextField v-model="name" label="Name" placeholder="the glass one" />
-      <TextField v-model="density" label="Density of what was dropped, g/ml" placeholder="0.998, water" />
+      <QuantityField
+        v-model="density"
+        label="Density of what was dropped, g/ml"
+        placeholder="0.998, water"
+        dimension="liquidDensity"
+        unit="gPerMl"
+      />
     </div>
     <div v-for="(row, at) in rows" :key="at" class="DropperPage-row">
       <TextField v-model="row.drops" :label="`Drops, weighing ${at + 1}`" />

@@ -16,6 +16,7 @@ import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import { hazardNotes } from '../../../words/stepNotes'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import RecipeRows from '../parts/RecipeRows.vue'
 import { takeBottleBack } from '../../../state/actions/shelf.actions'
 import { useSolutionForm } from '../useSolutionForm'
@@ -113,11 +114,13 @@ useMarginNotes((): MarginNote[] => {
           :placeholder="suggestedLabel"
           hint="as you write it on the glass"
         />
-        <TextField
+        <QuantityField
           v-model="draft.stated"
           label="Called, in %"
           placeholder="its true strength"
           hint="of the first solute"
+          dimension="fraction"
+          unit="percent"
         />
       </div>
     </WeighingOut>
@@ -126,12 +129,21 @@ useMarginNotes((): MarginNote[] => {
       <div class="MakeSolution-row">
         <SelectField v-model="recipeId" class="MakeSolution-recipe" label="Recipe" :options="recipeOptions" />
         <TextField v-model="draft.name" label="Name" placeholder="what it is" />
-        <TextField v-model="draft.volume" label="How much" :fault="read.faults.volume" hint="100 ml, 1/2 l" />
-        <TextField
+        <QuantityField
+          v-model="draft.volume"
+          label="How much"
+          :fault="read.faults.volume"
+          hint="100 ml, 1/2 l"
+          dimension="volume"
+          unit="ml"
+        />
+        <QuantityField
           v-model="draft.stated"
           label="Called, in %"
           placeholder="its true strength"
           hint="of the first solute"
+          dimension="fraction"
+          unit="percent"
         />
       </div>
       <ChoiceRow v-model="draft.finish" label="Water" :options="finishOptions" />

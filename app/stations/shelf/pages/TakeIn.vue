@@ -16,6 +16,7 @@ import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import { hazardNotes } from '../../../words/stepNotes'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { freeLabel, writtenLabel } from '../bottleLabel'
 import { putOnShelf, takeBottleBack } from '../../../state/actions/shelf.actions'
 
@@ -177,27 +178,33 @@ useMarginNotes((): MarginNote[] => {
       :options="substance.forms.map((one) => ({ id: one.id, name: `${one.name}, ${one.formula}` }))"
     />
     <div class="TakeIn-row">
-      <TextField
+      <QuantityField
         v-model="amount"
         label="How much"
         :fault="faults.amount"
         :placeholder="isLiquid ? '500 ml' : '100 g'"
         hint="empty: not measured"
+        :dimension="isLiquid ? 'volume' : 'mass'"
+        :unit="isLiquid ? 'ml' : 'g'"
       />
-      <TextField
+      <QuantityField
         v-model="purity"
         :label="isLiquid ? 'Strength, % by weight' : 'Purity, %'"
         :fault="faults.purity"
         :placeholder="digits(byDensity?.value ?? usualPurity)"
         :hint="byDensity ? 'by its density' : 'empty: the usual'"
+        dimension="fraction"
+        unit="percent"
       />
-      <TextField
+      <QuantityField
         v-if="substance?.densities"
         v-model="density"
         label="Density, g/ml"
         :fault="faults.density"
         :placeholder="String(substance.liquid?.gramsPerMillilitre ?? '')"
         hint="a hydrometer tells the strength"
+        dimension="liquidDensity"
+        unit="gPerMl"
       />
       <TextField v-model="price" label="What it cost" :fault="faults.price" placeholder="in your own money" />
       <TextField v-model="label" label="Label" :fault="faults.label" :placeholder="suggestedLabel" />

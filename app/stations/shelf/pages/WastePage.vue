@@ -16,6 +16,7 @@ import { dayOf } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { addWaste, handOver, takeWasteBack } from '../../../state/actions/shelf.actions'
 import { usePour } from '../../../state/usePour'
 
@@ -116,7 +117,14 @@ useMarginNotes(() => [
         hint="everything in it, as far as you know"
         clearable
       />
-      <TextField v-model="amount" label="How much" placeholder="250 ml" :fault="fault" />
+      <QuantityField
+        v-model="amount"
+        label="How much"
+        placeholder="250 ml"
+        :fault="fault"
+        dimension="volume"
+        unit="ml"
+      />
       <SelectField v-model="wasteClass" label="Waste jar" :options="classOptions" />
     </div>
     <FindingList :findings="findings" />

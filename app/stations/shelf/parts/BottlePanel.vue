@@ -11,7 +11,7 @@ import { useWorkroom } from '../../../state/workroom.store'
 import FindingList from '../../../kit/FindingList.vue'
 import { dayOf } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
-import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { downloadLabel } from '../downloadLabel'
 import {
   changeBottle,
@@ -32,15 +32,12 @@ const [workroom, notice, router] = [useWorkroom(), useNotice(), useRouter()]
 
 const bottle = computed(() => props.standing.bottle)
 const unit = computed(() => (bottle.value.kind === 'solid' ? 'g' : 'ml'))
+const dimension = computed(() => (bottle.value.kind === 'solid' ? 'mass' : 'volume'))
 const amount = ref('')
 const fault = ref<CoreError['refusal'] | undefined>()
 
 function readAmount(): number {
-  const isSolid = bottle.value.kind === 'solid'
-  return parseQuantity(amount.value, isSolid ? 'mass' : 'volume', {
-    field: 'amount',
-    bareUnit: isSolid ? 'g' : 'ml',
-  })
+  return parseQuantity(amount.value, dimension.value, { field: 'amount', bareUnit: unit.value })
 }
 /** Runs an act with the amount that is written, or says what is wrong with it. */
 async function withAmount(act: (value: number) => Promise<void>): Promise<void> {
@@ -182,11 +179,13 @@ const shown = (value: number) => formatQuantity(value, unit.value === 'g' ? 'mas
           {{ standing.left === null ? 'not measured' : `${shown(standing.left)} left` }}
         </span>
       </h2>
-      <TextField
+      <QuantityField
         v-model="amount"
         :label="`How much, ${unit}`"
         :fault="fault"
         :placeholder="unit === 'g' ? '5 g' : '20 ml'"
+        :dimension="dimension"
+        :unit="unit"
       />
       <div class="BottlePanel-buttons">
         <KitButton @click="take">Take out</KitButton>

@@ -2,7 +2,7 @@
 import SelectField from '../../../kit/SelectField.vue'
 import InlineField from '../../../kit/InlineField.vue'
 import KitButton from '../../../kit/KitButton.vue'
-import { numberOrNull } from '@core/quantity/number'
+import { numberOrNull, toSignificant } from '@core/quantity/number'
 import { digits } from '@core/quantity/format'
 import { computed } from 'vue'
 import type { Measure } from '@core/chemistry/solution'
@@ -73,6 +73,12 @@ const portionOf = (row: RecipeRow) => {
   return props.read.solution?.portions[at]
 }
 const figureOf = (row: RecipeRow) => portionOf(row)?.grams ?? portionOf(row)?.millilitres ?? null
+/** What to do with a portion, and how far its figure may be out. */
+function figureWords(row: RecipeRow): string {
+  const [portion, spread] = [portionOf(row), figureOf(row)?.uncertainty]
+  const doing = portion?.grams ? 'weigh' : 'pour'
+  return `${doing} ${portion?.name ?? ''}${spread ? `, ± ${toSignificant(spread, 2)}` : ''}`
+}
 function choose(row: RecipeRow, source: string): void {
   row.source = source
   row.jarId = jarsFor(row)[0]?.id ?? ''
@@ -117,11 +123,7 @@ const remove = (row: RecipeRow) => {
         :label="`From which jar, ${at + 1}`"
       />
       <span v-else class="es-quiet">{{ row.source && !isBottle(row) ? 'no jar on the shelf' : '' }}</span>
-      <FigureValue
-        v-if="figureOf(row)"
-        :label="`${portionOf(row)?.grams ? 'weigh' : 'pour'} ${portionOf(row)?.name ?? ''}${figureOf(row)?.uncertainty ? `, ± ${Number(figureOf(row)?.uncertainty?.toPrecision(2))}` : ''}`"
-        :figure="figureOf(row)!"
-      />
+      <FigureValue v-if="figureOf(row)" :label="figureWords(row)" :figure="figureOf(row)!" />
       <span v-else />
       <KitButton kind="link" :aria-label="`Leave ingredient ${at + 1} out`" @click="remove(row)">
         leave out

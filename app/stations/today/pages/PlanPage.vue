@@ -21,7 +21,8 @@ import TextField from '../../../kit/TextField.vue'
 import { useAttempt } from '../../../state/useAttempt'
 import type { MadePlan } from '../../../workers/plan.worker'
 import PlanTable from '../parts/PlanTable.vue'
-import { usePlan, wasStopped, type Planning, type PlanWish } from '../../../state/plan.store'
+import { usePlan, type PlanWish } from '../../../state/plan.store'
+import { wasStopped } from '../../../workers/call'
 import { reasonLine } from '../planWords'
 import { readTime } from '../readTime'
 import { partGlass, shareGlass } from '../../../state/actions/batch.actions'
@@ -100,7 +101,7 @@ async function wish(): Promise<PlanWish | null> {
 const titleOf = (sheetId: string, stepId: string) =>
   stepNamed(workroom.find(sheetId), stepId)?.title ?? stepId
 
-const planning = shallowRef<Planning | null>(null)
+const planning = shallowRef<AbortController | null>(null)
 const soFar = ref<{ endsAt: number; boundAt: number } | null>(null)
 const made = shallowRef<{ wish: PlanWish; plan: MadePlan } | null>(null)
 const none = shallowRef<{ isProven: boolean; lines: string[] } | null>(null)
@@ -108,12 +109,13 @@ async function make(): Promise<void> {
   const asked = await wish()
   if (!asked || planning.value) return
   made.value = none.value = soFar.value = null
-  const looking = plans.look(asked, undefined, undefined, (answer) => {
-    if (answer.kind === 'better') soFar.value = answer
-  })
+  const looking = new AbortController()
   planning.value = looking
   try {
-    const answer = await looking.answer
+    const answer = await plans.look(asked, {
+      signal: looking.signal,
+      heard: (better) => (soFar.value = better),
+    })
     if (answer.kind === 'made') made.value = { wish: asked, plan: answer.plan }
     if (answer.kind === 'none')
       none.value = {
@@ -126,7 +128,7 @@ async function make(): Promise<void> {
     planning.value = null
   }
 }
-const cancel = () => planning.value?.stop()
+const cancel = () => planning.value?.abort()
 onUnmounted(cancel)
 
 async function work(): Promise<void> {

@@ -17,7 +17,7 @@ import FindingList from '../../../kit/FindingList.vue'
 import { momentSaid } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
-import TextField from '../../../kit/TextField.vue'
+import QuantityField from '../../../kit/QuantityField.vue'
 import { useAttempt } from '../../../state/useAttempt'
 import { useNow } from '../../../state/useNow'
 import {
@@ -216,9 +216,22 @@ async function pourAway(): Promise<void> {
         :figure="standing.strength"
         :text="`${digits(100 * standing.strength.value, 3)} %`"
       />
-      <TextField v-model="celsius" label="Temperature, °C" :fault="faults.temperature" @change="warm" />
+      <QuantityField
+        v-model="celsius"
+        label="Temperature, °C"
+        :fault="faults.temperature"
+        dimension="temperature"
+        unit="degC"
+        @change="warm"
+      />
       <template v-if="bath.manner !== 'oneShot'">
-        <TextField v-model="addition" label="Add fresh" :fault="faults.addition" />
+        <QuantityField
+          v-model="addition"
+          label="Add fresh"
+          :fault="faults.addition"
+          dimension="volume"
+          unit="ml"
+        />
         <SelectField v-if="ready.length" v-model="bottleId" label="Poured from" :options="bottleOptions" />
         <BigTarget quiet label="Replenish it" @press="add" />
       </template>
@@ -226,12 +239,20 @@ async function pourAway(): Promise<void> {
     </div>
 
     <form v-else class="BathPanel-row" @submit.prevent="fill">
-      <TextField v-model="volume" label="Into the tray" :fault="faults.volume" />
-      <TextField
+      <QuantityField
+        v-model="volume"
+        label="Into the tray"
+        :fault="faults.volume"
+        dimension="volume"
+        unit="ml"
+      />
+      <QuantityField
         v-model="celsius"
         label="Temperature, °C"
         :fault="faults.temperature"
         placeholder="as it is"
+        dimension="temperature"
+        unit="degC"
       />
       <SelectField v-if="ready.length" v-model="bottleId" label="Poured from" :options="bottleOptions" />
       <ChoiceRow v-model="manner" label="It serves" :options="MANNERS" />

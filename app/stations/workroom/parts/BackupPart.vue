@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { writtenNumber } from '@core/quantity/number'
 import { computed } from 'vue'
 import { isDemo } from '../../../storage/whichWorkroom'
 import { useNow } from '../../../state/useNow'
@@ -32,7 +33,7 @@ const REMIND = [
 ]
 const remind = computed({
   get: () => String(preferences.chosen.remindDays),
-  set: (days) => (preferences.chosen.remindDays = Number(days)),
+  set: (days) => (preferences.chosen.remindDays = writtenNumber(days)),
 })
 </script>
 
