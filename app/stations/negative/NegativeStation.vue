@@ -1,141 +1,41 @@
 <script setup lang="ts">
 import FileChoice from '../../kit/FileChoice.vue'
 import PressCard from '../../kit/PressCard.vue'
-import { computed, ref, useTemplateRef, watch } from 'vue'
-import { placeOf } from '@core/run/place'
-import { formatSize } from '@core/quantity/format'
-import { useNow } from '../../state/useNow'
-import { useWorkroom } from '../../state/workroom.store'
 import BigTarget from '../../kit/BigTarget.vue'
 import ChoiceRow from '../../kit/ChoiceRow.vue'
-import { useMarginNotes, type MarginNote } from '../../state/margin.store'
-import { dateOf } from '../../words/moments'
-import { usePreferences } from '../../state/preferences.store'
-import { useNegativeDesk } from './desk.store'
 import FilmAndPrint from './parts/FilmAndPrint.vue'
 import FilmFields from './parts/FilmFields.vue'
 import FilmQueue from './parts/FilmQueue.vue'
 import LayerFields from './parts/LayerFields.vue'
 import MadeList from './parts/MadeList.vue'
-import { fileNameOf, tintOf } from './negative.draft'
+import { tintOf } from './negative.draft'
 import PictureFields from './parts/PictureFields.vue'
 import PrintFields from './parts/PrintFields.vue'
-import { useNegativeQueue } from '../../state/queue.store'
 import ToneLadder from './parts/ToneLadder.vue'
-import { useFilms } from './useFilms'
+import { useNegativeStation } from './useNegativeStation'
 
-const [workroom, preferences, now] = [useWorkroom(), usePreferences(), useNow()]
-const [desk, queue] = [useNegativeDesk(), useNegativeQueue()]
-const shownLayer = ref(0)
-const { withCurve, sheet, read, film, print, pixels, proof, rungs, histogram, notes, colours, dryDown } =
-  useFilms(shownLayer)
-const file = useTemplateRef<InstanceType<typeof FileChoice>>('file')
-const isOver = ref(false)
-const PARTS = [
-  { id: 'print', name: 'the print' },
-  { id: 'picture', name: 'the picture' },
-  { id: 'film', name: 'the film' },
-  { id: 'layers', name: 'layers' },
-] as const
-const part = ref<string | undefined>('print')
-
-/** Prints that may still need a negative. */
-const sheetOptions = computed(() =>
-  workroom.sheets
-    .filter(
-      (one) =>
-        !one.state.setAside && ['planned', 'coat', 'light'].includes(placeOf(one.state)) && !one.sheet.strip,
-    )
-    .map((one) => ({ id: one.sheet.id, name: `Sheet ${one.sheet.number}, ${one.sheet.title}` })),
-)
-watch(sheet, (one) => {
-  if (one) desk.draft.size = formatSize(one.sheet, { length: preferences.chosen.length, temperature: 'degC' })
-})
-const curveOptions = computed(() => [
-  { id: 'plain', name: 'plain inversion' },
-  ...withCurve.value.map(({ calibration }) => ({ id: calibration.id, name: calibration.name })),
-])
-const curveName = (id: string) => curveOptions.value.find((one) => one.id === id)?.name ?? 'plain inversion'
-
-/** The preview is seen through the mix of the film that is shown. */
-const mix = computed(() => film.value?.mix ?? null)
-watch(
-  () => JSON.stringify(mix.value),
-  () => {
-    if (desk.picture) void desk.look(desk.picture.file, mix.value)
-  },
-)
-
-async function take(list: FileList | readonly File[] | null | undefined): Promise<void> {
-  isOver.value = false
-  const chosen = list?.[0]
-  if (chosen && (await desk.open(chosen)) && mix.value) await desk.look(chosen, mix.value)
-}
-
-function make(isPlain = false): void {
-  const [picture, films] = [desk.picture, read.value.films]
-  if (!picture || !films) return
-  if (isPlain) desk.draft.curveId = 'plain'
-  const wanted = isPlain ? (read.value.films ?? []) : films
-  const { draft } = desk
-  queue.add(
-    wanted.map(({ layer, mix: of, plan, curveId }) => {
-      const fileName = fileNameOf(picture.name, layer, draft.format)
-      const words = [
-        sheet.value ? `Sheet ${sheet.value.sheet.number}` : picture.name,
-        layer,
-        curveName(curveId),
-        dateOf(now.now, now.now),
-      ]
-      return {
-        name: layer ? `The ${layer} of ${picture.name}` : `The negative of ${picture.name}`,
-        fileName,
-        question: {
-          act: 'make',
-          file: picture.file,
-          mix: of,
-          plan,
-          format: draft.format,
-          tint: tintOf(draft.tint),
-          writing: draft.hasLabel ? words.filter(Boolean).join(' · ') : '',
-        },
-        record: {
-          picture: picture.name.slice(0, 200),
-          ...(draft.sheetId && { sheetId: draft.sheetId }),
-          ...(curveId !== 'plain' && { calibrationId: curveId }),
-          curve: curveName(curveId),
-          ...(layer && { layer }),
-          widthMillimetres: plan.widthMillimetres,
-          heightMillimetres: plan.heightMillimetres,
-          pixelsPerInch: plan.pixelsPerInch,
-        },
-      }
-    }),
-  )
-}
-const makeLabel = computed(() =>
-  desk.draft.layers.length ? `Make ${desk.draft.layers.length} negatives` : 'Make the negative',
-)
-
-useMarginNotes(() => {
-  const own: MarginNote[] = [
-    ...notes.value,
-    {
-      title: 'Emulsion to emulsion',
-      lines: [
-        'The printed, duller side of the film lies on the coat, so the picture is turned left to right on it.',
-      ],
-    },
-  ]
-  if (!withCurve.value.length)
-    own.push({
-      title: 'Tones where you planned them',
-      lines: [
-        'Print a chart once on film at your base exposure, scan it at Calibrate, and every negative after it lands.',
-      ],
-    })
-  return own
-})
+const {
+  desk,
+  shownLayer,
+  sheet,
+  read,
+  print,
+  pixels,
+  proof,
+  rungs,
+  histogram,
+  colours,
+  dryDown,
+  file,
+  isOver,
+  PARTS,
+  part,
+  sheetOptions,
+  curveOptions,
+  take,
+  make,
+  makeLabel,
+} = useNegativeStation()
 </script>
 
 <template>

@@ -1,226 +1,28 @@
 <script setup lang="ts">
 import KitButton from '../../kit/KitButton.vue'
-import { computed } from 'vue'
-import { useRouter } from 'vue-router'
-import { clocksOf } from '@core/run/deadlines'
-import { looksDue, nextThing } from '@core/schedule/nextThing'
-import { schoolStocks, startingChoices } from '@core/process/plan'
-import { placeOf } from '@core/run/place'
-import { classicCyanotype } from '@library/processes/classicCyanotype'
-import { useNow } from '../../state/useNow'
 import { hasServer } from '../../storage/server'
 import { goToWorkroom } from '../../storage/whichWorkroom'
-import { useWorkroom, type SheetInRoom } from '../../state/workroom.store'
-import { useLights } from '../../state/lights.store'
 import BigTarget from '../../kit/BigTarget.vue'
 import EmptyPage from '../../kit/EmptyPage.vue'
-import { useKeyRows } from '../../state/keys.store'
-import { momentSaid, nameOfDay, timeOfDay } from '../../words/moments'
-import { useNotice } from '../../state/notice.store'
-import { useMarginNotes, type MarginNote } from '../../state/margin.store'
-import { stationOfSheet } from '../../state/stations'
-import { cautionNotes } from '../../words/stepNotes'
-import { CoreError } from '@core/errors'
-import type { Pin } from '@core/schema/plan'
+import { timeOfDay } from '../../words/moments'
 import DayThreads from './parts/DayThreads.vue'
-import { usePlan } from '../../state/plan.store'
-import { preparationLine, reasonLine, refusalLine, slipLine } from './planWords'
-import { stepNamed } from './stepNamed'
-import { usePreparations } from './usePreparations'
-import { dayLine, headline } from './todayWords'
+import { headline } from './todayWords'
+import { useTodayStation } from './useTodayStation'
 
-const [workroom, now, router, lights, plans, notice] = [
-  useWorkroom(),
-  useNow(),
-  useRouter(),
-  useLights(),
-  usePlan(),
-  useNotice(),
-]
-
-/** A longer list in the margin is no list. */
-const MOST_NAMED = 12
-
-const thing = computed(() => nextThing(workroom.states, now.now, lights.courseOf))
-const next = computed(() => ('sheetId' in thing.value ? workroom.work(thing.value.sheetId) : undefined))
-const isAtWork = computed(() =>
-  workroom.open.some((one) => ['coat', 'light', 'wet', 'line'].includes(placeOf(one.state))),
-)
-/** No sheet yet, and no paper in a treatment either. */
-const isBare = computed(() => !workroom.sheets.length && thing.value.kind === 'nothing')
-const nextWords = computed(() => (next.value ? `Go to ${next.value.name.toLowerCase()}` : 'Begin a sheet'))
-
-function go(): void {
-  if (next.value)
-    void router.push({ name: stationOfSheet(next.value.state), params: { sheetId: next.value.id } })
-  else void router.push({ name: 'begin' })
-}
-const goToPlan = () => void router.push({ name: 'plan' })
-useKeyRows('Today', () => [
-  { key: ' ', name: nextWords.value, run: go },
-  { key: 'p', name: 'Plan the day', run: goToPlan },
-  ...(plans.current
-    ? [
-        { key: 'r', name: 'Plan again from now', run: () => void replan() },
-        { key: 'h', name: 'What to have ready', run: () => void router.push({ name: 'prepare' }) },
-      ]
-    : []),
-])
-
-const DUE_LOOK = {
-  dry: {
-    title: 'Due for a dry look',
-    line: 'They have hung a day. Judge them now, not from the wet notes.',
-  },
-  settled: { title: 'Settled by now', line: 'Two weeks on: has the colour held?' },
-  later: { title: 'To be looked at again', line: 'Measure where you measured before, in the same light.' },
-} as const
-const numbered = (sheetId: string) => `Sheet ${workroom.find(sheetId)?.sheet.number ?? ''}`
-const titleOf = (sheetId: string, stepId: string) =>
-  stepNamed(workroom.find(sheetId), stepId)?.title ?? stepId
-/** Looks for a plan from this moment on; with a moved step, whether it may be. */
-async function replan(pins?: readonly Pin[], moved?: { sheetId: string; stepId: string }): Promise<void> {
-  const wish = plans.wishFromNow(pins)
-  if (!wish || plans.isBusy) return
-  if (!wish.sheetIds.length) return notice.say('Everything in the plan is done.')
-  try {
-    const answer = await plans.look(wish, { effort: plans.QUICK, moved })
-    if (answer.kind === 'made') {
-      const id = await plans.keep(wish, answer.plan)
-      notice.say(`Planned again: over by ${timeOfDay(answer.plan.endsAt)}.`, () => plans.takeBack(id))
-    } else if (answer.kind === 'notMoved')
-      notice.refuse(
-        new CoreError({ code: 'not-moved', field: 'plan', ...refusalLine(answer.why, numbered, now.now) }),
-        'this',
-      )
-    else if (answer.kind === 'none')
-      notice.refuse(
-        new CoreError({
-          code: 'no-plan',
-          field: 'plan',
-          problem: 'From here there is no plan any more.',
-          remedy:
-            answer.reasons.map((reason) => reasonLine(reason, numbered, now.now, titleOf))[0] ??
-            'Plan the day again with fewer sheets.',
-        }),
-        'this',
-      )
-  } catch (error) {
-    notice.refuse(error, 'planning')
-  }
-}
-function moveStep(step: { sheetId: string; stepId: string; from: number; to: number }): void {
-  const plan = plans.current
-  if (!plan || step.to === step.from) return
-  const edge = step.to > step.from ? ('notBefore' as const) : ('notAfter' as const)
-  const others = plan.pins.filter((pin) => pin.sheetId !== step.sheetId || pin.stepId !== step.stepId)
-  // A moment that is past by the time the plan is looked for would say nothing.
-  const pin: Pin = {
-    sheetId: step.sheetId,
-    stepId: step.stepId,
-    edge,
-    at: Math.max(step.to, Date.now() + 60_000),
-  }
-  void replan([...others, pin], step)
-}
-/** How much of the plan the busiest light burns for. */
-const lightShare = computed(() => {
-  const plan = plans.current
-  if (!plan) return null
-  const busy = new Map<string, number>()
-  for (const move of plan.moves) {
-    const one = workroom.find(move.sheetId)
-    if (one?.sheet.lightId && stepNamed(one, move.stepId)?.kind === 'expose')
-      busy.set(one.sheet.lightId, (busy.get(one.sheet.lightId) ?? 0) + move.to - move.from)
-  }
-  return Math.round((100 * Math.max(0, ...busy.values())) / Math.max(1, plan.endsAt - plan.startsAt))
-})
-const stepTitle = (sheetId: string, stepId: string) =>
-  stepNamed(workroom.find(sheetId), stepId)?.title.toLowerCase() ?? stepId
-const kicker = computed(() => {
-  const planned = plans.current ? `, planned until ${timeOfDay(plans.current.endsAt)}` : ''
-  return `${nameOfDay(now.now)}, ${dayLine(workroom.open)}${planned}`
-})
-const prepared = usePreparations(() => plans.current)
-
-const named = (one: SheetInRoom) => `${one.sheet.number} ${one.sheet.title}`
-/** What to gather for a first print, and what to know before a bottle opens. */
-function firstNotes(): MarginNote[] {
-  const stocks = schoolStocks(classicCyanotype, startingChoices(classicCyanotype))
-  const bottles = classicCyanotype.components.map(
-    (one) => `${one.letter}: ${one.name.toLowerCase()}, ${stocks[one.id]?.[0]?.percentWv} %`,
-  )
-  const cautions = [...new Set(classicCyanotype.components.flatMap((one) => one.cautions))]
-  return [
-    {
-      title: 'To have ready',
-      lines: [...bottles, 'A soft brush without metal, distilled water, a frame or a sheet of glass.'],
-    },
-    ...cautions.flatMap((id) => cautionNotes(classicCyanotype, id)),
-    { title: 'At the bench', lines: ['d dims the room, ? lists every key, space does the next thing.'] },
-  ]
-}
-
-useMarginNotes(() => {
-  if (isBare.value) return firstNotes()
-  const notes: MarginNote[] = []
-  if (plans.slipping.length)
-    notes.push({
-      title: 'Slipped',
-      lines: [
-        ...plans.slipping
-          .slice(0, 4)
-          .map((slip) => slipLine(slip, numbered, stepTitle(slip.sheetId, slip.stepId))),
-        'Press r to plan again from now.',
-      ],
-      tone: 'caution',
-    })
-  const ready = (prepared.value?.list ?? []).filter((one) => one.wantedAt > now.now - 600_000).slice(0, 5)
-  if (ready.length)
-    notes.push({
-      title: 'To have ready',
-      lines: ready.map(
-        (one) =>
-          `${one.beginBy <= now.now ? 'now' : momentSaid(one.beginBy, now.now)}: ${preparationLine(one)}`,
-      ),
-    })
-  const due = looksDue(workroom.states, now.now)
-  for (const id of ['dry', 'settled', 'later'] as const) {
-    const sheets = due.filter((look) => look.id === id).flatMap((look) => workroom.find(look.sheetId) ?? [])
-    if (sheets.length)
-      notes.push({
-        title: DUE_LOOK[id].title,
-        lines: [
-          ...sheets.slice(0, MOST_NAMED).map(named),
-          ...(sheets.length > MOST_NAMED ? [`and ${sheets.length - MOST_NAMED} more`] : []),
-          DUE_LOOK[id].line,
-        ],
-        tone: 'caution',
-      })
-  }
-  const coats = workroom.open.flatMap((one) => {
-    const life = clocksOf(one.state, now.now).find((clock) => clock.kind === 'keeps')
-    return life?.dueAt ? [`${named(one)}: print before ${momentSaid(life.dueAt, now.now)}`] : []
-  })
-  if (coats.length) notes.push({ title: 'Coats that will not wait', lines: coats, tone: 'caution' })
-  const waiting = workroom.open.filter(
-    (one) => placeOf(one.state) === 'light' && one.state.steps[one.state.current]?.status === 'waiting',
-  )
-  if (waiting.length) notes.push({ title: 'Dry, in the dark drawer', lines: waiting.map(named) })
-  const planned = workroom.open.filter((one) => placeOf(one.state) === 'planned')
-  if (planned.length) notes.push({ title: 'Planned', lines: planned.map(named) })
-  if (isAtWork.value)
-    notes.push({
-      title: 'How to read the threads',
-      lines: [
-        'Time runs down. Thick where hands are needed, dotted where a sheet may wait, pale for what lies ahead if nothing slips.',
-        ...(plans.current
-          ? ['Drag a pale stretch to another time, or move a thread’s next step by alt and the arrows.']
-          : []),
-      ],
-    })
-  return notes
-})
+const {
+  workroom,
+  router,
+  plans,
+  thing,
+  isAtWork,
+  isBare,
+  nextWords,
+  go,
+  replan,
+  moveStep,
+  lightShare,
+  kicker,
+} = useTodayStation()
 </script>
 
 <template>

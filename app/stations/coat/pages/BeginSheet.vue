@@ -1,151 +1,44 @@
 <script setup lang="ts">
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
-import { parsePaperWeight } from '@core/paper/weight'
-import { computed, watch } from 'vue'
-import { holdsStock, leftIn } from '@core/chemistry/lots'
-import { partsOf, mixesFor } from '@core/process/mixPlan'
-import { leastTime, schoolStocks, stepsFor } from '@core/process/plan'
-import { digits, formatSize, formatSpan } from '@core/quantity/format'
-import { tools } from '@library/index'
-import { useWorkroom } from '../../../state/workroom.store'
+import { digits, formatSpan } from '@core/quantity/format'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import FigureValue from '../../../kit/FigureValue.vue'
-import { useMarginNotes } from '../../../state/margin.store'
-import { usePreferences } from '../../../state/preferences.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
 import CoatFigures from '../parts/CoatFigures.vue'
-import { repeatLine } from '../../../words/repeatWords'
-import { layerNotes } from '../layerNotes'
-import { planNotes } from '../../../words/planNotes'
 import SaltBalance from '../parts/SaltBalance.vue'
-import { useBalance } from '../useBalance'
-import { arePlans, useMixPlans } from '../useMixPlans'
-import { useSheetForm } from '../useSheetForm'
+import { arePlans } from '../useMixPlans'
+import { useBeginSheet } from '../useBeginSheet'
 
-const [workroom, preferences] = [useWorkroom(), usePreferences()]
 const {
+  workroom,
+  preferences,
   changing,
   under,
-  again,
-  tested,
   processId,
   definition,
   draft,
   faults,
-  figured,
   coverage,
   dropper,
   light,
   exposure,
   fromBase,
   save,
-} = useSheetForm()
-
-const plans = useMixPlans(
-  () => definition.value,
-  () => figured.value,
-)
-const balance = useBalance(
-  () => definition.value,
-  () => figured.value,
-)
-const processOptions = computed(() =>
-  workroom.allProcesses.map((one) => ({ id: one.id, name: one.copyOf ? `${one.name} (yours)` : one.name })),
-)
-/** Lights by their own names, then kinds of which there may be another. */
-const lightOptions = computed(() => [
-  ...workroom.lights.map((one) => ({ id: one.id, name: one.name })),
-  ...definition.value.lights
-    .filter((range) => !workroom.lights.some((one) => one.name === range.name))
-    .map((range) => {
-      const isOwned = workroom.lights.some((one) => one.kind === range.kind)
-      return { id: range.kind, name: isOwned ? `another ${range.name}` : range.name }
-    }),
-])
-const toolOptions = computed(() => definition.value.tools.map((id) => ({ id, name: tools[id].name })))
-/** Torn pieces that no sheet has taken yet. */
-const pieceOptions = computed(() => {
-  const used = new Set(workroom.everySheet.map((one) => one.sheet.pieceId))
-  const free = workroom.pieces.filter((one) => !one.goneAt && !used.has(one.id))
-  const papers = new Map(workroom.papers.map((paper) => [paper.id, paper.name]))
-  return free.map((one) => ({
-    id: one.id,
-    name: `${one.label}, ${papers.get(one.paperId) ?? ''} ${formatSize(one, { length: preferences.chosen.length, temperature: 'degC' })}`,
-  }))
-})
-watch(
-  () => draft.value.pieceId,
-  (id) => {
-    const piece = workroom.pieces.find((one) => one.id === id)
-    const paper = workroom.papers.find((one) => one.id === piece?.paperId)
-    if (paper) draft.value.paperName = paper.name
-  },
-)
-const paper = computed(() => workroom.papers.find((one) => one.name === draft.value.paperName.trim()))
-const weight = computed(() => {
-  try {
-    return parsePaperWeight(draft.value.paperWeight)
-  } catch {
-    return paper.value?.gramsPerM2
-  }
-})
-const wash = computed(() => {
-  const step = stepsFor(definition.value, draft.value.choices).find((one) => one.heavyPaper)
-  return step ? leastTime(step, weight.value) : null
-})
-watch(
-  () => draft.value.paperName,
-  () => {
-    if (paper.value?.gramsPerM2) draft.value.paperWeight = String(paper.value.gramsPerM2)
-  },
-)
-/** With its spread, once one's own coats tell it. */
-const coverageText = computed(() => {
-  const { value, uncertainty, unit } = coverage.value
-  return `${digits(value)}${uncertainty ? ` ± ${digits(uncertainty, 2)}` : ''}\u00a0${unit}`
-})
-const mixes = computed(() =>
-  mixesFor(definition.value, draft.value.choices).map((mix) => ({
-    mix,
-    parts: partsOf(definition.value, mix, draft.value.choices),
-  })),
-)
-const components = computed(() => [
-  ...new Set(mixes.value.flatMap(({ parts }) => parts.map((part) => part.component))),
-])
-const stocks = computed(() => schoolStocks(definition.value, draft.value.choices))
-const bottleOptions = (component: string) =>
-  workroom.bottles
-    .filter((one) => !one.ended && holdsStock(one, stocks.value[component] ?? []))
-    .filter((one) => leftIn(one, workroom.taken) !== 0)
-    .map((one) => one.label)
-
-useMarginNotes(() => [
-  ...(tested
-    ? [
-        {
-          title: `One thing changed: ${tested.name.toLowerCase()}`,
-          lines: [tested.doing],
-          tone: 'caution' as const,
-        },
-      ]
-    : []),
-  ...(again.value
-    ? [
-        {
-          title: 'Printed again',
-          lines: again.value.notices.length
-            ? again.value.notices.map(repeatLine)
-            : ['Everything it was made with is still to be had.'],
-        },
-      ]
-    : []),
-  ...(under.value ? layerNotes(workroom.find(under.value.id)?.state) : []),
-  ...planNotes(definition.value, draft.value.choices, paper.value?.buffered),
-])
+  plans,
+  balance,
+  processOptions,
+  lightOptions,
+  toolOptions,
+  pieceOptions,
+  wash,
+  coverageText,
+  mixes,
+  components,
+  bottleOptions,
+} = useBeginSheet()
 </script>
 
 <template>

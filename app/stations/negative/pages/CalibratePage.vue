@@ -1,131 +1,37 @@
 <script setup lang="ts">
-import { numberOrNull, writtenNumber } from '@core/quantity/number'
-import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
-import { chartLayout, chartPlaces, type ChartPlan } from '@core/chart/chart'
-import type { Refusal } from '@core/errors'
-import { CoreError } from '@core/errors'
-import { formatSpan } from '@core/quantity/format'
-import { parseQuantity } from '@core/quantity/parse'
-import { useNow } from '../../../state/useNow'
-import { useWorkroom } from '../../../state/workroom.store'
-import { useLights } from '../../../state/lights.store'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
-import { useMarginNotes } from '../../../state/margin.store'
 import { dateOf } from '../../../words/moments'
-import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
 import { stageWords, standingWords } from '../calibrationWords'
 import FieldGrid from '../parts/FieldGrid.vue'
-import { beginCalibration } from '../../../state/actions/calibration.actions'
-import { useCalibrations } from '../useCalibrations'
+import { useCalibratePage } from '../useCalibratePage'
 
-/** Calibrations with where they stand, and a new one begun. */
-const [workroom, lights, notice, now, router] = [
-  useWorkroom(),
-  useLights(),
-  useNotice(),
-  useNow(),
-  useRouter(),
-]
-const { all, isLoaded } = useCalibrations()
-const isBeginning = ref(false)
-const options = (list: readonly { id: string; name: string }[]) => list.map(({ id, name }) => ({ id, name }))
-
-const name = ref('')
-const processId = ref(workroom.sheets[0]?.sheet.process.id ?? workroom.allProcesses[0]?.id ?? '')
-const paperId = ref('')
-const lightId = ref(workroom.lights[0]?.id ?? '')
-const film = ref('')
-const exposure = ref('')
-const steps = ref<string | undefined>('31')
-const repeats = ref<string | undefined>('2')
-const scattered = ref<string | undefined>('scattered')
-const strip = ref<string | undefined>('with')
-
-const base = computed(() =>
-  lights.bases.find(
-    (one) =>
-      one.processId === processId.value &&
-      one.lightId === lightId.value &&
-      (!paperId.value || !one.paperId || one.paperId === paperId.value),
-  ),
-)
-watch(base, (one) => (exposure.value = one ? formatSpan(Math.round(one.seconds)) : ''), { immediate: true })
-const ownSteps = ref('')
-const chart = computed<ChartPlan>(() => ({
-  steps: (steps.value === 'own' ? numberOrNull(ownSteps.value) : writtenNumber(steps.value)) ?? Number.NaN,
-  repeats: writtenNumber(repeats.value),
-  isScattered: scattered.value === 'scattered',
-  hasStrip: strip.value === 'with',
-  // Another scattering for every calibration, so that no paper fault falls on the same tones twice.
-  seed: all.value.length % 32,
-  tag: 0,
-}))
-const drawn = computed((): { said: string; fault?: Refusal } => {
-  try {
-    const { width, height } = chartLayout(chart.value)
-    return {
-      said: `${chartPlaces(chart.value).length} patches on ${Math.round(width)} × ${Math.round(height)} mm`,
-    }
-  } catch (error) {
-    if (error instanceof CoreError) return { said: '', fault: error.refusal }
-    throw error
-  }
-})
-const exposureFault = ref<Refusal | undefined>()
-
-async function begin(): Promise<void> {
-  exposureFault.value = undefined
-  try {
-    const seconds = exposure.value.trim()
-      ? parseQuantity(exposure.value, 'time', { field: 'base exposure', bareUnit: 'min' })
-      : undefined
-    const id = await beginCalibration({
-      name:
-        name.value.trim() || `${workroom.definitionOf(processId.value).name}, ${dateOf(now.now, now.now)}`,
-      chart: chart.value,
-      film: film.value.trim(),
-      ...(processId.value && { processId: processId.value }),
-      ...(paperId.value && { paperId: paperId.value }),
-      ...(lightId.value && { lightId: lightId.value }),
-      ...(seconds !== undefined && { seconds }),
-    })
-    await router.push({ name: 'calibration', params: { calibrationId: id } })
-  } catch (error) {
-    if (error instanceof CoreError) exposureFault.value = error.refusal
-    else notice.refuse(error, 'the calibration')
-  }
-}
-
-useMarginNotes(() => [
-  {
-    title: 'What it is for',
-    lines: [
-      'One fixed exposure that always gives the planned tones: a chart is printed once, read, and turned round. It takes an evening, and can be left at any step and taken up days later.',
-    ],
-  },
-  {
-    title: 'One combination',
-    lines: [
-      'A curve holds for its process, paper, light, film and base exposure. Change one, and print a checking chart.',
-    ],
-  },
-  ...(base.value || !isBeginning.value
-    ? []
-    : [
-        {
-          title: 'The exposure comes first',
-          tone: 'caution' as const,
-          lines: [
-            'No base exposure is kept for this process and light. Print a test strip through the clear film first: a chart that was exposed too short or too long tells of little else.',
-          ],
-        },
-      ]),
-])
+const {
+  workroom,
+  now,
+  all,
+  isLoaded,
+  isBeginning,
+  options,
+  name,
+  processId,
+  paperId,
+  lightId,
+  film,
+  exposure,
+  steps,
+  repeats,
+  scattered,
+  strip,
+  base,
+  ownSteps,
+  drawn,
+  exposureFault,
+  begin,
+} = useCalibratePage()
 </script>
 
 <template>

@@ -1,174 +1,40 @@
 <script setup lang="ts">
 import KitButton from '../../../kit/KitButton.vue'
-import { removeCalibration } from '../../../state/actions/calibration.actions'
-import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
 import { chartPlaces } from '@core/chart/chart'
 import { formatSpan } from '@core/quantity/format'
-import type { Calibration, ChartCheck } from '@core/schema/light'
-import { curveAdvice } from '@core/tone/curveAdvice'
-import { densityFromLightness } from '@core/tone/density'
-import { aimOf, inkOf, printOf, type CurveAim } from '@core/tone/curve'
-import { useNow } from '../../../state/useNow'
-import { useWorkroom } from '../../../state/workroom.store'
-import { useLights } from '../../../state/lights.store'
 import BigTarget from '../../../kit/BigTarget.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
-import { useMarginNotes, type MarginNote } from '../../../state/margin.store'
 import { dateOf } from '../../../words/moments'
-import { useNotice } from '../../../state/notice.store'
 import { standingWords } from '../calibrationWords'
 import ChartFilm from '../parts/ChartFilm.vue'
 import CheckPart from '../parts/CheckPart.vue'
 import CurvePart from '../parts/CurvePart.vue'
 import PathStep from '../parts/PathStep.vue'
 import ReadPart from '../parts/ReadPart.vue'
-import { useCalibration } from '../useCalibration'
+import { useCalibrationPath } from '../useCalibrationPath'
 
-/** One calibration, step by step: film, print, reading, curve, check. It can be left at any step. */
-const [route, router, workroom, notice, now, lights] = [
-  useRoute(),
-  useRouter(),
-  useWorkroom(),
-  useNotice(),
-  useNow(),
-  useLights(),
-]
-const id = () => String(route.params.calibrationId)
-const { one, withCurve, isLoaded, checks, change } = useCalibration(id)
-const calibration = computed(() => one.value?.calibration ?? null)
-const curve = computed(() => one.value?.curve ?? null)
-
-/** The step in hand opens by itself; any that is done can be opened again. */
-type StepName = 'film' | 'print' | 'read' | 'curve' | 'check'
-const chosen = ref<StepName | null>(null)
-const open = computed<StepName>(() => {
-  if (chosen.value) return chosen.value
-  const stage = one.value?.stage ?? 'film'
-  if (stage === 'film' || stage === 'print' || stage === 'read') return stage
-  // A curve that nobody has checked is looked at first.
-  return calibration.value?.checks.length ? 'check' : 'curve'
-})
-watch(
-  () => one.value?.stage,
-  () => (chosen.value = null),
-)
-
-const moment = () => Date.now()
-async function keepReading(what: Partial<Calibration>): Promise<void> {
-  // Checks belong to the reading they were laid through.
-  await change({ ...what, checks: [], readAt: moment() }, 'The reading is kept, and the curve solved.')
-  chosen.value = 'curve'
-}
-const keepCheck = (check: ChartCheck) =>
-  change({ checks: [...(calibration.value?.checks ?? []), check] }, 'The check is kept.')
-const mend = (index: number) =>
-  change(
-    {
-      checks: (calibration.value?.checks ?? []).map((check, i) =>
-        i === index ? { ...check, isUsed: true } : check,
-      ),
-    },
-    'The curve is mended by this check.',
-  )
-
-const others = computed(() =>
-  withCurve.value
-    .filter((other) => other.calibration.id !== id())
-    .map(({ calibration: of, curve: its }) => {
-      const [print, ink] = [printOf(its), inkOf(its)]
-      const points = Array.from({ length: 5 }, (_, i) => ({ tone: i / 4, lightness: print(ink(i / 4)) }))
-      return { id: of.id, name: of.name, aim: { name: of.name, points } }
-    }),
-)
-const setAim = (aim: CurveAim) => void change({ aim: aim as Calibration['aim'] })
-
-/** A base exposure that was found since, for the same process and light. */
-const base = computed(() =>
-  lights.bases.find(
-    (found) =>
-      found.processId === calibration.value?.processId && found.lightId === calibration.value.lightId,
-  ),
-)
-/** What is known of the film, the print and their circumstances, in one line. */
-const combination = computed(() => {
-  const of = calibration.value
-  if (!of) return ''
-  const paper = workroom.papers.find((one_) => one_.id === of.paperId)?.name
-  const light = workroom.lights.find((one_) => one_.id === of.lightId)?.name
-  const process = of.processId ? workroom.definitionOf(of.processId).name : undefined
-  const exposure = of.seconds !== undefined ? formatSpan(Math.round(of.seconds)) : undefined
-  return [process, paper, light && `under ${light}`, of.film, exposure].filter(Boolean).join(' · ')
-})
-const when = (at: number | undefined) => (at === undefined ? '' : dateOf(at, now.now))
-const slug = computed(() =>
-  (calibration.value?.name ?? '')
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .toLowerCase()
-    .slice(0, 60),
-)
-
-async function takeBack(): Promise<void> {
-  const of = calibration.value
-  if (!of) return
-  notice.say(`Removed: ${of.name}.`, await removeCalibration(of.id))
-  await router.push({ name: 'calibrate' })
-}
-
-const residualNote = computed((): MarginNote[] => {
-  const [of, its] = [calibration.value, curve.value]
-  if (!of || !its) return []
-  const last = checks.value.at(-1)?.result
-  if (!last) return []
-  const worst = last.rows.reduce((a, b) =>
-    Math.abs(b.read - b.wanted) > Math.abs(a.read - a.wanted) ? b : a,
-  )
-  const wanted = aimOf(of.aim, its.black, its.white)(worst.tone)
-  return [
-    {
-      title: 'Where it is furthest off',
-      lines: [
-        `Tone ${Math.round(100 * worst.tone)} should print at L* ${wanted.toFixed(1)} and came to ${worst.read.toFixed(1)}, density ${densityFromLightness(Math.max(1, worst.read)).toFixed(2)}.`,
-      ],
-    },
-  ]
-})
-useMarginNotes(() => {
-  const notes: MarginNote[] = []
-  if (one.value?.standing.hasDrifted)
-    notes.push({
-      title: 'It has drifted',
-      tone: 'caution',
-      lines: [
-        'The last check is clearly worse than an earlier one. A dimmer lamp, a new lot or another paper? Mend the curve by the check, or print a new chart.',
-      ],
-    })
-  if (curve.value)
-    notes.push(
-      ...curveAdvice(curve.value).map(({ title, lines, code }) => ({
-        title,
-        lines,
-        ...(code !== 'good' && { tone: 'caution' as const }),
-      })),
-      ...residualNote.value,
-    )
-  if (open.value === 'print')
-    notes.push({
-      title: 'Printed like any other',
-      lines: [
-        'Coat a sheet a little larger than the film, expose it at the base exposure, process and dry it as you always do. The coat must reach beyond all four rings.',
-        'A strip of clear film, where there is one, can be cut off and exposed in steps beforehand: its black tells whether the exposure is right.',
-      ],
-    })
-  if (open.value === 'read' || open.value === 'check')
-    notes.push({
-      title: 'A plain scanner will do',
-      lines: [
-        'Dry, flat, with every automatic correction turned off; any direction. A photo serves as well: from straight above, in even light, not too bright.',
-      ],
-    })
-  return notes
-})
+const {
+  now,
+  one,
+  isLoaded,
+  checks,
+  change,
+  calibration,
+  curve,
+  chosen,
+  open,
+  moment,
+  keepReading,
+  keepCheck,
+  mend,
+  others,
+  setAim,
+  base,
+  combination,
+  when,
+  slug,
+  takeBack,
+} = useCalibrationPath()
 </script>
 
 <template>

@@ -1,128 +1,35 @@
 <script setup lang="ts">
 import ChoiceCard from '../../../kit/ChoiceCard.vue'
 import KitButton from '../../../kit/KitButton.vue'
-import PressCard from '../../../kit/PressCard.vue'
-import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import type { RankedCause } from '@core/judge/diagnosis'
-import { faults } from '@library/index'
-import { useWorkroom } from '../../../state/workroom.store'
 import BigTarget from '../../../kit/BigTarget.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
-import { useKeyRows } from '../../../state/keys.store'
-import { useMarginNotes } from '../../../state/margin.store'
-import { useNotice } from '../../../state/notice.store'
 import TintedPicture from '../../../kit/TintedPicture.vue'
-import { beginDiagnosis } from '../../../state/actions/print.actions'
+import CauseList from '../parts/CauseList.vue'
 import SymptomSwatch from '../parts/SymptomSwatch.vue'
-import { useDiagnosis } from '../useDiagnosis'
+import { useDiagnosePage } from '../useDiagnosePage'
 
-/** A talk with a print about what went wrong: what is seen, what its record knows, what it asks, what to try next. */
-const [route, router, workroom, notice] = [useRoute(), useRouter(), useWorkroom(), useNotice()]
-const sheetId = computed(() => String(route.params.sheetId))
-const one = computed(() => workroom.find(sheetId.value))
-const talk = useDiagnosis(() => sheetId.value)
-const { current, ranked, questions, tests, test, symptoms, recorded, confirmed, confirmedCause } = talk
-
-const picked = ref<string[]>([])
-const isPicking = ref(false)
-watch(
-  [current, talk.isReady],
-  () => {
-    if (!talk.isReady.value) return
-    picked.value = [...(current.value?.symptoms ?? [])]
-    isPicking.value = current.value === null
-  },
-  { immediate: true },
-)
-const SHOWN = 4
-const showsAll = ref(false)
-const shown = computed(() => ranked.value.slice(0, showsAll.value ? 12 : SHOWN))
-const opened = ref<string | null>(null)
-watch(ranked, ([first]) => (opened.value ??= first?.cause.id ?? null), { immediate: true })
-const question = computed(() => questions.value[0] ?? null)
-const best = computed(() => tests.value[0] ?? null)
-const testSheet = computed(() => {
-  const id = current.value?.test?.sheetId
-  return id ? workroom.find(id) : undefined
-})
-
-/** Every step of the talk can be taken back. */
-async function done(work: Promise<() => Promise<void>>, said: string): Promise<void> {
-  try {
-    const back = await work
-    notice.say(said, back)
-  } catch (error) {
-    notice.refuse(error, 'the diagnosis')
-  }
-}
-async function see(): Promise<void> {
-  if (!picked.value.length) return
-  if (current.value) await done(talk.see([...picked.value]), 'Seen.')
-  else
-    try {
-      await beginDiagnosis(sheetId.value, [...picked.value])
-    } catch (error) {
-      notice.refuse(error, 'the diagnosis')
-    }
-  isPicking.value = false
-}
-const toggle = (id: string) => {
-  picked.value = picked.value.includes(id)
-    ? picked.value.filter((each) => each !== id)
-    : [...picked.value, id]
-}
-/** The next sheet, with the one thing changed. */
-function plan(): void {
-  if (!best.value || !current.value) return
-  void router.push({
-    name: 'begin',
-    query: { again: sheetId.value, diagnosis: current.value.id, test: best.value.test.id },
-  })
-}
-const share = ({ probability }: RankedCause) =>
-  probability < 0.005 ? 'under 1 in 100' : `${Math.round(100 * probability)} in 100`
-const times = (ratio: number) =>
-  ratio >= 1
-    ? `${ratio >= 9.5 ? Math.round(ratio) : ratio.toFixed(1)} times likelier`
-    : `${1 / ratio >= 9.5 ? Math.round(1 / ratio) : (1 / ratio).toFixed(1)} times less likely`
-const nameOf = (id: string) => faults.symptoms.find((each) => each.id === id)?.name ?? id
-
-useKeyRows('What went wrong', () => [
-  ...(question.value && !isPicking.value
-    ? [
-        { key: 'y', name: 'Yes', run: () => answer('yes') },
-        { key: 'x', name: 'No', run: () => answer('no') },
-      ]
-    : []),
-  { key: 'escape', name: 'Back to the print', run: () => void router.push({ name: 'print', params: { sheetId: sheetId.value } }) },
-]) // prettier-ignore
-const answer = (said: 'yes' | 'no') =>
-  question.value && void done(talk.answer(question.value.id, said), `Answered: ${said}.`)
-
-useMarginNotes(() => [
-  {
-    title: 'What its record says',
-    lines: recorded.value.filter((fact) => fact.is).length
-      ? recorded.value.filter((fact) => fact.is).map((fact) => fact.said)
-      : ['Nothing in it is known for faults; what was not written down cannot speak.'],
-    tone: recorded.value.some((fact) => fact.is) ? 'caution' : 'plain',
-  },
-  {
-    title: 'In order',
-    lines: [...new Set(recorded.value.filter((fact) => !fact.is).map((fact) => fact.said))].slice(0, 8),
-  },
-  {
-    title: 'How it weighs',
-    lines: [
-      'Each cause begins with how often it is the cause at all. What is seen and known then makes it so many times likelier, or less likely.',
-      `${faults.source}.`,
-      confirmed.value.length
-        ? `${confirmed.value.length} of your own confirmed cases have moved the beginnings.`
-        : 'What you confirm moves the beginnings for your prints.',
-    ],
-  },
-])
+const {
+  router,
+  one,
+  talk,
+  current,
+  ranked,
+  test,
+  symptoms,
+  confirmedCause,
+  picked,
+  isPicking,
+  opened,
+  question,
+  best,
+  testSheet,
+  done,
+  see,
+  toggle,
+  plan,
+  nameOf,
+  answer,
+} = useDiagnosePage()
 </script>
 
 <template>
@@ -183,65 +90,13 @@ useMarginNotes(() => [
         </div>
       </section>
 
-      <section aria-labelledby="causes">
-        <h2 id="causes">Likely causes</h2>
-        <ol>
-          <li v-for="each in shown" :key="each.cause.id" :class="{ 'is-open': opened === each.cause.id }">
-            <PressCard
-              class="DiagnosePage-cause"
-              :aria-expanded="opened === each.cause.id"
-              @click="opened = opened === each.cause.id ? null : each.cause.id"
-            >
-              <span>{{ each.cause.name }}</span>
-              <span class="es-quiet">{{ share(each) }}</span>
-              <span class="DiagnosePage-bar" :style="{ width: `${100 * each.probability}%` }" />
-            </PressCard>
-            <div v-if="opened === each.cause.id" class="DiagnosePage-why">
-              <p>{{ each.cause.why }}</p>
-              <ul v-if="each.for.length" aria-label="Speaks for it">
-                <li v-for="line in each.for.slice(0, 5)" :key="line.said">
-                  <span aria-hidden="true">+</span>
-                  {{ line.said }}
-                  <span class="es-quiet">{{ times(line.ratio) }}</span>
-                </li>
-              </ul>
-              <ul v-if="each.against.length" aria-label="Speaks against it">
-                <li v-for="line in each.against.slice(0, 4)" :key="line.said">
-                  <span aria-hidden="true">−</span>
-                  {{ line.said }}
-                  <span class="es-quiet">{{ times(line.ratio) }}</span>
-                </li>
-              </ul>
-              <p v-if="each.own.confirmed" class="es-quiet">
-                It was the cause in {{ each.own.confirmed }} of your own prints: its beginning counts
-                {{ each.own.factor.toFixed(2) }} times the book’s.
-              </p>
-              <p>
-                <strong>To mend it:</strong>
-                {{ each.cause.mend }}
-              </p>
-              <div v-if="!confirmedCause" class="DiagnosePage-acts">
-                <BigTarget
-                  quiet
-                  label="That was it"
-                  @press="done(talk.confirm(each.cause.id), 'Written down: it counts for later prints.')"
-                />
-                <BigTarget
-                  plain
-                  label="Not this one"
-                  @press="done(talk.ruleOut(each.cause.id), 'Ruled out.')"
-                />
-              </div>
-            </div>
-          </li>
-        </ol>
-        <BigTarget
-          v-if="!showsAll && ranked.length > SHOWN"
-          plain
-          label="Further causes"
-          @press="showsAll = true"
-        />
-      </section>
+      <CauseList
+        v-model:opened="opened"
+        :causes="ranked"
+        :is-settled="confirmedCause !== null"
+        @confirm="done(talk.confirm($event), 'Written down: it counts for later prints.')"
+        @rule-out="done(talk.ruleOut($event), 'Ruled out.')"
+      />
 
       <section v-if="test && !confirmedCause" class="DiagnosePage-test" aria-labelledby="under-way">
         <h2 id="under-way">Under way: {{ test.name.toLowerCase() }}</h2>
@@ -376,48 +231,5 @@ section {
   padding-left: var(--es-space-5);
   border-left: 3px solid var(--es-ember);
   font: 400 var(--es-size-lead)/1.4 var(--es-serif);
-}
-
-ol {
-  width: 100%;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
-.DiagnosePage-cause {
-  position: relative;
-  display: flex;
-  gap: var(--es-space-5);
-  justify-content: space-between;
-  width: 100%;
-  min-height: 48px;
-  padding: var(--es-space-4) var(--es-space-2);
-  border: 0;
-  border-bottom: 1px solid var(--es-rule);
-  background: none;
-  cursor: pointer;
-  font-size: var(--es-size-lead);
-  text-align: left;
-}
-
-.DiagnosePage-bar {
-  position: absolute;
-  bottom: -2px;
-  left: 0;
-  height: 3px;
-  background: var(--es-ember);
-}
-
-.DiagnosePage-why {
-  display: grid;
-  gap: var(--es-space-3);
-  padding: var(--es-space-4) var(--es-space-2) var(--es-space-5);
-}
-
-.DiagnosePage-why ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 </style>

@@ -1,130 +1,25 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import type { Signal } from '@core/judge/controlChart'
-import { trendsOf, type Trend } from '@core/judge/trends'
-import { digits, formatSpan } from '@core/quantity/format'
-import { useCalibrationRows } from '../../../state/queries'
-import { useNow } from '../../../state/useNow'
-import { useWorkroom } from '../../../state/workroom.store'
-import { useLights } from '../../../state/lights.store'
-import ChartFigure, { type ChartSeries } from '../../../kit/ChartFigure.vue'
+import ChartFigure from '../../../kit/ChartFigure.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
-import { useMarginNotes } from '../../../state/margin.store'
 import { dateOf } from '../../../words/moments'
 import SelectField from '../../../kit/SelectField.vue'
 import PrintsNav from '../parts/PrintsNav.vue'
+import { useTrendsPage } from '../useTrendsPage'
 
-/** What drifts over months: lamps, base exposures, blacks, whites and charts, each with the limits of chance. */
-const [workroom, lights, now, router] = [useWorkroom(), useLights(), useNow(), useRouter()]
-const calibrations = useCalibrationRows()
-const portfolio = ref('')
-const portfolioOptions = computed(() => workroom.portfolios.map((id) => ({ id, name: id })))
-const trends = computed(() =>
-  trendsOf({
-    prints: workroom.sheets.filter((one) => !portfolio.value || one.sheet.portfolio === portfolio.value),
-    bases: lights.bases,
-    lightEntries: lights.entries,
-    calibrations: calibrations.value ?? [],
-  }),
-)
-
-const TITLE = {
-  lamp: 'Light of the lamp',
-  base: 'Base exposure',
-  black: 'Deepest black',
-  white: 'Bare white',
-  residual: 'Charts off their curve',
-} as const
-const MEANS: Readonly<Record<Trend['kind'], string>> = {
-  lamp: 'Less light at the same distance: the tubes age, or something stands in its way. Count dose, or renew them.',
-  base: 'A base exposure that grows tells of a lamp that dims or a lot that tires; one that falls, of a stronger mix.',
-  black: 'Blacks that thin are the first sign of a tired lot, a thin coat or a dim lamp.',
-  white: 'Whites that sink tell of poor clearing, fog in the coat, or light in the room.',
-  residual:
-    'Charts stray when anything in the chain has moved: printer, film, mix or light. Print a new one.',
-}
-const placeOf = ({ processId, paperId, lightId }: Trend) =>
-  [
-    processId && workroom.definitionOf(processId).name,
-    paperId && workroom.papers.find((one) => one.id === paperId)?.name,
-    lightId && workroom.lights.find((one) => one.id === lightId)?.name,
-  ]
-    .filter(Boolean)
-    .join(', ')
-const valueText = (trend: Trend) => (value: number) =>
-  trend.kind === 'base' ? formatSpan(value) : digits(value, 3)
-const SIGN: Readonly<Record<Signal, string>> = {
-  beyond: 'is outside of what chance explains',
-  run: 'is the eighth in a row on one side',
-  drift: 'is the sixth in a row going one way',
-}
-const warnings = (trend: Trend): string[] =>
-  (trend.chart?.signals ?? []).slice(-3).map(({ index, sign }) => {
-    const point = trend.points[index]
-    return point ? `${valueText(trend)(point.value)} on ${dateOf(point.at, now.now)} ${SIGN[sign]}.` : ''
-  })
-
-function series(trend: Trend): ChartSeries[] {
-  const points = trend.points.map((one) => ({ x: one.at, y: one.value }))
-  const [from, to] = [points[0]?.x ?? 0, points.at(-1)?.x ?? 0]
-  const level = (name: string, y: number, dashed: boolean): ChartSeries => ({
-    name,
-    kind: 'line',
-    colour: 'quiet',
-    dashed,
-    isDrawnOnly: true,
-    points: [
-      { x: from, y },
-      { x: to, y },
-    ],
-  })
-  const { chart } = trend
-  const marked = new Set(chart?.signals.map((one) => one.index))
-  return [
-    ...(chart
-      ? [
-          level('mean', chart.mean, false),
-          level('upper limit', chart.upper, true),
-          level('lower limit', chart.lower, true),
-        ]
-      : []),
-    { name: TITLE[trend.kind].toLowerCase(), kind: 'line', colour: 'ink', isDrawnOnly: true, points },
-    {
-      name: TITLE[trend.kind],
-      kind: 'points',
-      colour: 'ink',
-      points,
-    },
-    ...(marked.size
-      ? [
-          {
-            name: 'not by chance',
-            kind: 'points' as const,
-            colour: 'ember' as const,
-            points: points.filter((_, i) => marked.has(i)),
-          },
-        ]
-      : []),
-  ]
-}
-const keyOf = (trend: Trend) => [trend.kind, trend.processId, trend.paperId, trend.lightId].join('/')
-
-useMarginNotes(() => [
-  {
-    title: 'How the limits come about',
-    lines: [
-      'The first eight values tell what chance alone does: their mean, and three standard deviations from the mean of their steps to either side (mean of the moving range over 1.128).',
-      'NIST/SEMATECH e-Handbook of Statistical Methods, 6.3.2.2. Fewer than four values have no limits yet.',
-    ],
-  },
-  {
-    title: 'Change one thing',
-    lines: [
-      'A new lot, lamp or paper moves the level by right. Look at what changed on that day before mending.',
-    ],
-  },
-])
+const {
+  now,
+  router,
+  portfolio,
+  portfolioOptions,
+  trends,
+  TITLE,
+  MEANS,
+  placeOf,
+  valueText,
+  warnings,
+  series,
+  keyOf,
+} = useTrendsPage()
 </script>
 
 <template>

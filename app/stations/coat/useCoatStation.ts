@@ -1,0 +1,248 @@
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { lifeOf } from '@core/run/deadlines'
+import { auditMix } from '@core/process/mixAudit'
+import { planMix } from '@core/process/mixPlan'
+import { checkUnder } from '@core/run/layers'
+import { beginning, schoolStocks, stepsFor } from '@core/process/plan'
+import { digits, formatSize } from '@core/quantity/format'
+import { substances, tools } from '@library/index'
+import { isAcidTreated } from '@core/process/acidTreated'
+import { useNow } from '../../state/useNow'
+import { useWorkroom } from '../../state/workroom.store'
+import { useKeyRows } from '../../state/keys.store'
+import { useMarginNotes, type MarginNote } from '../../state/margin.store'
+import { useNotice } from '../../state/notice.store'
+import { momentSaid } from '../../words/moments'
+import { usePreferences } from '../../state/preferences.store'
+import { stepNotes } from '../../words/stepNotes'
+import { useStation } from '../../state/useStation'
+import { chalkNotes, roomNotes } from '../../words/planNotes'
+import { useBalance } from './useBalance'
+import { arePlans, useLots, useMixPlans } from './useMixPlans'
+
+/** What CoatStation.vue shows, and what can be done there. */
+export function useCoatStation() {
+  const [router, workroom, preferences, now, notice] = [
+    useRouter(),
+    useWorkroom(),
+    usePreferences(),
+    useNow(),
+    useNotice(),
+  ]
+  const {
+    here,
+    inHand,
+    step,
+    stepWords,
+    reading,
+    hasMovedOn,
+    placeTitle,
+    record,
+    takeBack,
+    move,
+    follow,
+    choose,
+  } = useStation('coat')
+
+  const definition = () => inHand.value?.definition ?? null
+  const sheet = () => inHand.value?.sheet ?? null
+  const lots = useLots(definition, sheet)
+  const plans = useMixPlans(definition, sheet)
+  const balance = useBalance(definition, sheet)
+  const isCounting = computed(() => step.value?.planned.kind === 'count')
+  /** The plan of the mix that is being counted. */
+  const plan = computed(() =>
+    arePlans(plans.value) ? (plans.value.find((one) => one.mix.id === stepWords.value?.mix) ?? null) : null,
+  )
+  const findings = computed(() => {
+    if (!inHand.value || !arePlans(plans.value)) return []
+    const stocks = schoolStocks(inHand.value.definition, inHand.value.sheet.choices)
+    const asked = isCounting.value && plan.value ? [plan.value] : plans.value
+    return asked.flatMap((one) => auditMix(one, stocks, now.now))
+  })
+  const isOthersGlass = computed(() => (inHand.value?.sheet.batch?.place ?? 1) > 1)
+
+  const title = computed(() => {
+    if (!inHand.value) return ''
+    const { definition, sheet } = inHand.value
+    if (hasMovedOn.value) return inHand.value.state.setAside ? 'Set aside' : 'Coated and dry'
+    if (step.value && !isCounting.value) {
+      const { coat } = step.value.planned
+      const named = `${stepWords.value?.title ?? ''}${coat && sheet.coats > 1 ? `, coat ${coat} of ${sheet.coats}` : ''}`
+      return step.value.status === 'waiting' ? `Ready: ${named.toLowerCase()}` : named
+    }
+    const coats = sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`
+    const many = sheet.batch && !isOthersGlass.value ? `, glass for ${sheet.batch.of} sheets` : ''
+    return `${definition.name}, ${formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })}, ${coats}${many}`
+  })
+  const bottleLabels = computed(() =>
+    Object.fromEntries(
+      (plan.value?.pours ?? []).map(({ component, from }) => [
+        component.id,
+        from
+          .filter(({ lot }) => lot.bottleId)
+          .map(
+            ({ lot }) => `${lot.name}, ${lot.solutes.map((one) => `${digits(one.percentWv)} %`).join(' + ')}`,
+          )
+          .join(', then '),
+      ]),
+    ),
+  )
+  const swatch = computed(() => {
+    const colours = inHand.value?.definition.colours ?? {}
+    const isDry = hasMovedOn.value || step.value?.planned.kind === 'wait'
+    return {
+      colour: (isDry ? colours.dryCoat : colours.wetCoat) ?? '#cccc99',
+      label: isDry ? 'Dry coat' : 'Wet coat',
+    }
+  })
+  const paper = computed(() => workroom.papers.find((one) => one.id === inHand.value?.sheet.paperId))
+  const offered = computed(() =>
+    arePlans(plans.value) && plans.value.length === 1 ? (plans.value[0]?.offer ?? null) : null,
+  )
+  const dropsSaid = computed(() =>
+    arePlans(plans.value)
+      ? plans.value
+          .map((one) =>
+            one.pours
+              .map(({ component }, i) => `${one.count.drops[i]} drops of ${component.name.toLowerCase()}`)
+              .join(', '),
+          )
+          .join('; ')
+      : '',
+  )
+  const firstStep = computed(() =>
+    inHand.value ? stepsFor(inHand.value.definition, inHand.value.sheet.choices)[0] : undefined,
+  )
+  const beginWords = computed(() =>
+    isOthersGlass.value || firstStep.value?.kind !== 'count' ? 'Begin' : 'Begin: count the drops',
+  )
+
+  /** Begins with the drops that were worked out, or with the slightly larger count that was offered. */
+  async function begin(drops?: readonly number[]): Promise<void> {
+    if (!inHand.value || !arePlans(plans.value)) return
+    const { definition, sheet } = inHand.value
+    if (sheet.over !== undefined) {
+      try {
+        checkUnder(workroom.find(sheet.over)?.state, Date.now())
+      } catch (error) {
+        notice.refuse(error, 'this layer')
+        return
+      }
+    }
+    const counts = Object.fromEntries(plans.value.map((one) => [one.mix.id, drops ?? one.count.drops]))
+    await record(beginning(definition, sheet, counts, paper.value?.gramsPerM2))
+  }
+  const finishWords = computed(() => stepWords.value?.press.finish ?? '')
+  /** The end of a count takes what was really counted off the shelf; the log holds it, so an undo gives it back. */
+  async function finish(): Promise<void> {
+    const said = `Sheet ${inHand.value?.sheet.number}: ${stepWords.value?.title.toLowerCase()}, done.`
+    const counted = step.value
+    if (!inHand.value || !plan.value || counted?.planned.kind !== 'count') return move(said)
+    const drops = plan.value.pours.map(({ component }) => counted.drops[component.id] ?? 0)
+    const { draws } = planMix(inHand.value.definition, plan.value.mix, inHand.value.sheet, lots.value, drops)
+    await record({ type: 'stepFinished', step: counted.planned.id, drawn: draws }, said)
+  }
+  const startOrFinish = () => (step.value?.status === 'waiting' ? move() : finish())
+  const stepTarget = computed(() =>
+    step.value?.status === 'waiting' ? (stepWords.value?.press.start ?? '') : finishWords.value,
+  )
+
+  /** The coat that was laid last and may be judged: the one in hand, while it dries. */
+  const coatLaid = computed(() =>
+    step.value?.planned.kind === 'wait' || hasMovedOn.value
+      ? (inHand.value?.state.steps.findLast((one) => one.planned.coat && one.finishedAt)?.planned.coat ??
+        null)
+      : null,
+  )
+  const life = computed(() => (inHand.value ? lifeOf(inHand.value.state) : null))
+  const lifeWords = computed(() => {
+    if (!life.value) return ''
+    const { notBefore, bestUntil, notAfter } = life.value
+    return [
+      notBefore && `not before ${momentSaid(notBefore, now.now)}`,
+      bestUntil && `best until ${momentSaid(bestUntil, now.now)}`,
+      notAfter && `not after ${momentSaid(notAfter, now.now)}`,
+    ]
+      .filter(Boolean)
+      .join(', ')
+  })
+
+  useKeyRows('At the bench', () => [
+    ...(hasMovedOn.value ? [{ key: ' ', name: `On to ${placeTitle.value}`, run: follow }] : []),
+    ...(inHand.value && !inHand.value.state.begunAt
+      ? [{ key: ' ', name: beginWords.value, run: () => void begin() }]
+      : []),
+    ...(step.value && !isCounting.value && !hasMovedOn.value
+      ? [{ key: ' ', name: stepTarget.value, run: () => void startOrFinish() }]
+      : []),
+    ...(inHand.value ? [{ key: 'u', name: 'Undo the last thing', run: () => void takeBack() }] : []),
+  ])
+  useMarginNotes((): MarginNote[] => {
+    if (!inHand.value) return []
+    const { definition, sheet } = inHand.value
+    // A process that is floated has no tool to get ready.
+    const tool = definition.tools.length
+      ? [{ title: `The ${tools[sheet.tool].name.toLowerCase()}`, lines: [tools[sheet.tool].prepare] }]
+      : []
+    if (!step.value) {
+      const chosen = definition.choices.flatMap((choice) =>
+        choice.options.filter((option) => option.id === sheet.choices[choice.id]),
+      )
+      return [
+        ...chalkNotes(
+          definition,
+          paper.value?.buffered,
+          isAcidTreated(sheet, workroom.treatmentRuns, substances),
+        ),
+        ...stepNotes(definition, firstStep.value ?? null),
+        ...tool,
+        ...roomNotes(definition),
+        ...(chosen.length
+          ? [{ title: 'As you chose', lines: chosen.map((option) => `${option.name}. ${option.reason}`) }]
+          : []),
+      ]
+    }
+    if (hasMovedOn.value) return roomNotes(definition)
+    const isLaying = step.value.planned.kind === 'act'
+    return [
+      ...stepNotes(definition, stepWords.value),
+      ...(isCounting.value ? [...tool, ...roomNotes(definition).slice(0, 1)] : []),
+      ...(isLaying ? tool.map((note) => ({ ...note, lines: [tools[sheet.tool].lay] })) : []),
+    ]
+  })
+  return {
+    router,
+    here,
+    inHand,
+    step,
+    stepWords,
+    reading,
+    hasMovedOn,
+    placeTitle,
+    record,
+    takeBack,
+    follow,
+    choose,
+    plans,
+    balance,
+    isCounting,
+    plan,
+    findings,
+    isOthersGlass,
+    title,
+    bottleLabels,
+    swatch,
+    offered,
+    dropsSaid,
+    beginWords,
+    begin,
+    finishWords,
+    finish,
+    startOrFinish,
+    stepTarget,
+    coatLaid,
+    lifeWords,
+  }
+}

@@ -1,0 +1,145 @@
+import { v4 as uuid } from 'uuid'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { firstExposure, startingChoices } from '@core/process/plan'
+import { needsOf } from '@core/shelf/readiness'
+import type { LightKind } from '@core/schema/definition'
+import { processes, substances } from '@library/index'
+import { classicCyanotype } from '@library/processes/classicCyanotype'
+import { writeSheets } from '../../state/actions/sheet.actions'
+import { emptyDraft, ofProcess, readDraft, type SheetDraft } from './sheet.draft'
+import { useWorkroom } from '../../state/workroom.store'
+import { useMarginNotes } from '../../state/margin.store'
+import { useNotice } from '../../state/notice.store'
+import { usePreferences } from '../../state/preferences.store'
+import { cautionNotes } from '../../words/stepNotes'
+
+/** From an empty workroom to a first real print, in the fewest questions: which process, which light, what size. */
+export function useStartPage() {
+  const [router, workroom, preferences, notice] = [useRouter(), useWorkroom(), usePreferences(), useNotice()]
+
+  /** Where most people begin, the gentlest first; all others are a word away. */
+  const FIRST = [
+    {
+      id: 'classic-cyanotype',
+      says: 'Blue. Two bottles, water, and nothing that bites. The one to begin with.',
+    },
+    { id: 'van-dyke', says: 'Brown. One bottle, with silver: gloves and goggles. Fixed in weak hypo.' },
+    { id: 'salted-paper', says: 'Red-brown to violet. Salt and silver, seen as it prints.' },
+    { id: 'kallitype', says: 'Brown to black. Developed; four baths, and a toner if you like.' },
+  ] as const
+  const processId = ref<string>('classic-cyanotype')
+  const others = Object.values(processes).map((one) => ({ id: one.id, name: one.name }))
+  const definition = computed(() => processes[processId.value] ?? classicCyanotype)
+  const lightKind = ref<string | undefined>('sun')
+  const lightOptions = computed(() =>
+    definition.value.lights.map((one) => ({ id: one.kind, name: one.name })),
+  )
+  watch(lightOptions, (options) => {
+    if (!options.some((one) => one.id === lightKind.value)) lightKind.value = options[0]?.id
+  })
+  const subject = ref<string | undefined>('things')
+  const SUBJECTS = [
+    { id: 'things', name: 'Leaves, lace, things that lie flat' },
+    { id: 'negative', name: 'A negative' },
+  ]
+  const title = ref('')
+  const size = ref(emptyDraft(preferences.chosen.length).size)
+  const paperName = ref('')
+
+  const choices = computed(() => {
+    const starting = startingChoices(definition.value)
+    const asked = definition.value.choices.find((one) => one.id === 'subject')
+    const wanted = subject.value === 'things' ? 'photogram' : 'negative'
+    return asked?.options.some((one) => one.id === wanted) ? { ...starting, subject: wanted } : starting
+  })
+  const draft = computed<SheetDraft>(() => ({
+    ...emptyDraft(preferences.chosen.length),
+    ...ofProcess(definition.value),
+    choices: choices.value,
+    title: title.value,
+    size: size.value,
+    light: lightKind.value ?? 'sun',
+    paperName: paperName.value,
+  }))
+  const isTried = ref(false)
+  const reading = computed(() =>
+    readDraft(
+      definition.value,
+      { ...draft.value, title: draft.value.title.trim() || 'First print' },
+      {
+        papers: workroom.papers,
+        bottles: workroom.bottles,
+        lights: workroom.lights,
+        lengthUnit: preferences.chosen.length,
+        coverageMillilitresPerM2: definition.value.coverage?.millilitresPerM2 ?? 38.8,
+        dropsPerMillilitre: preferences.chosen.dropsPerMillilitre,
+        fromBase: null,
+        now: Date.now(),
+        newId: uuid,
+      },
+    ),
+  )
+  const exposure = computed(() =>
+    firstExposure(definition.value, {
+      kind: (lightKind.value ?? 'sun') as LightKind,
+      choices: choices.value,
+    }),
+  )
+  /** What it takes from the shelf, for this one sheet. */
+  const needs = computed(() => {
+    const { read } = reading.value
+    return read
+      ? needsOf(definition.value, {
+          input: read.sheet,
+          bottles: workroom.bottles,
+          taken: workroom.taken,
+          book: substances,
+          now: Date.now(),
+        })
+      : []
+  })
+  async function begin(): Promise<void> {
+    isTried.value = true
+    const { read } = reading.value
+    if (!read) return
+    try {
+      const id = await writeSheets(read)
+      await router.push({ name: 'coat', params: { sheetId: id } })
+    } catch (error) {
+      notice.refuse(error, 'writing the sheet down')
+    }
+  }
+
+  useMarginNotes(() => [
+    { title: definition.value.name, lines: [definition.value.summary] },
+    ...definition.value.components
+      .flatMap((one) => one.cautions)
+      .slice(0, 3)
+      .flatMap((id) => cautionNotes(definition.value, id)),
+    {
+      title: 'What happens next',
+      lines: [
+        'The sheet is planned, with drops, times and baths of the usual way. At Coat the app counts the drops with you; then it goes with the sheet from place to place.',
+        'Everything can be changed until the first drop falls.',
+      ],
+    },
+  ])
+  return {
+    workroom,
+    FIRST,
+    processId,
+    others,
+    lightKind,
+    lightOptions,
+    subject,
+    SUBJECTS,
+    title,
+    size,
+    paperName,
+    reading,
+    exposure,
+    needs,
+    begin,
+  }
+}

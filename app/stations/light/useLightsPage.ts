@@ -1,0 +1,118 @@
+import { saveLight } from '../../state/actions/light.actions'
+import { measuredAgainst } from '@core/light/ageing'
+import { v4 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { litSince, healthOf } from '@core/light/lightLedger'
+import { expectedLight } from '@core/light/lightNow'
+import { eyeLimitSeconds } from '@core/light/eyeLimit'
+import { digits, formatSpan } from '@core/quantity/format'
+import type { LightKind } from '@core/schema/definition'
+import { useNow } from '../../state/useNow'
+import { useMarginNotes, type MarginNote } from '../../state/margin.store'
+import { dayOf } from '../../words/moments'
+import { useNotice } from '../../state/notice.store'
+import { useLights } from '../../state/lights.store'
+import { irradianceText, KIND_WORDS } from './lightWords'
+
+/** What LightsPage.vue shows, and what can be done there. */
+export function useLightsPage() {
+  const [route, router, lights, now, notice] = [
+    useRoute(), useRouter(), useLights(), useNow(), useNotice(),
+  ] // prettier-ignore
+
+  const standing = computed(() =>
+    [...lights.histories.values()].map((history) => {
+      const isSun = history.light.kind === 'sun'
+      const health = healthOf(history, now.now)
+      const expected = expectedLight(history, now.now)
+      return {
+        history,
+        light: history.light,
+        health,
+        isLit: isSun ? (expected?.value ?? 0) > 0.05 : litSince(history) !== null,
+        strength: Math.min(1, (health.left?.value ?? 100) / 100),
+        /** The line under its name. */
+        says: isSun
+          ? [
+              history.light.place
+                ? expected && expected.value > 0.005
+                  ? `about ${irradianceText(expected.value)} now`
+                  : 'the sun is down'
+                : 'no place yet',
+            ]
+          : [
+              `${digits(Math.round(health.hours.value * 10) / 10)}\u00a0h`,
+              ...(health.left
+                ? [`${Math.round(health.left.value)}\u00a0% ${measuredAgainst(health.firstReadAtHours)}`]
+                : []),
+              ...(expected ? [irradianceText(expected.value)] : ['not read yet']),
+            ],
+        isDue: !isSun && health.nextCheckHours < 0,
+        milliwattsPerCm2: expected && expected.value > 0.05 ? expected.value : null,
+      }
+    }),
+  )
+  const chosen = computed(() => standing.value.find((one) => one.light.id === route.params.lightId) ?? null)
+  const choose = (id: string) =>
+    void router.replace({ name: 'lights', params: { lightId: chosen.value?.light.id === id ? '' : id } })
+
+  const name = ref('')
+  const kind = ref<string | undefined>('uvBox')
+  const kinds = (Object.keys(KIND_WORDS) as LightKind[]).map((id) => ({ id, name: KIND_WORDS[id] }))
+  const isAdding = ref(false)
+  async function add(): Promise<void> {
+    try {
+      const light = await saveLight({
+        id: uuid(),
+        name: name.value.trim() || `the ${KIND_WORDS[kind.value as LightKind]}`,
+        kind: kind.value as LightKind,
+        note: '',
+      })
+      isAdding.value = false
+      name.value = ''
+      choose(light.id)
+    } catch (error) {
+      notice.refuse(error, 'the light')
+    }
+  }
+
+  useMarginNotes(() => {
+    const notes: MarginNote[] = standing.value
+      .filter((one) => one.isDue)
+      .map((one) => ({
+        title: `Read ${one.light.name}`,
+        lines: ['It has burnt long enough since it was last read to have changed.'],
+        tone: 'caution',
+      }))
+    const last = chosen.value?.history.entries.filter((one) => one.what.type === 'read').at(-1)
+    if (last?.what.type === 'read')
+      notes.push({
+        title: 'Last reading',
+        lines: [`${irradianceText(last.what.milliwattsPerCm2)}, ${dayOf(last.at)}`],
+      })
+    notes.push(
+      {
+        title: 'Eyes',
+        tone: 'caution',
+        lines: [
+          ...(chosen.value?.milliwattsPerCm2
+            ? [
+                `Under ${chosen.value.light.name} the eye’s daily limit is reached in ${formatSpan(Math.round(eyeLimitSeconds(chosen.value.milliwattsPerCm2).value))} (ICNIRP 2004, from memory).`,
+              ]
+            : []),
+          'Cover closed before the lamp goes on. Do not look into it; UV-blocking glasses. Your local code comes first.',
+        ],
+      },
+      {
+        title: 'Why read a lamp',
+        lines: [
+          'Bulbs grow dim unnoticed: two prints alike are not alike any more.',
+          'Same place in the frame, lamp warm. Without a meter, every base exposure that is found tells the same.',
+        ],
+      },
+    )
+    return notes
+  })
+  return { standing, chosen, choose, name, kind, kinds, isAdding, add }
+}

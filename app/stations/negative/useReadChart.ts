@@ -1,0 +1,171 @@
+import type { ReadOfChart } from './chartReading'
+import type FileChoice from '../../kit/FileChoice.vue'
+import { parseQuantity } from '@core/quantity/parse'
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { CoreError, type Refusal } from '@core/errors'
+import { readReadings } from '@core/formats/chartText'
+import { laidOutByName, readingsOf } from '@core/calibration/calibration'
+import { chartPlaces, type ChartPlan } from '@core/chart/chart'
+import type { Anchor, ChartScan } from '@core/scan/chartScan'
+import { refusalOfWork, workOn } from '../../workers/negativeWork'
+import { readTyped, wrongCount, type ChartReading } from './chartReading'
+
+/** What a ReadChart is given. */
+export interface ReadChartProps {
+  plan: ChartPlan
+}
+
+/** What ReadChart.vue shows, and what can be done there. */
+export function useReadChart(
+  props: Readonly<ReadChartProps>,
+  emit: (event: 'read', found: ReadOfChart | null) => void,
+) {
+  const WAYS = [
+    { id: 'scan', name: 'a scan or photo' },
+    { id: 'typed', name: 'by hand' },
+    { id: 'file', name: 'a file of readings' },
+  ] as const
+  const way = ref<string | undefined>('scan')
+  const scale = ref<string | undefined>('density')
+  const typed = ref('')
+  const isByInstrument = ref(false)
+  const white = ref('0.08')
+  const black = ref('')
+  const tablet = shallowRef<Anchor[] | null>(null)
+  const scan = shallowRef<ChartScan | null>(null)
+  const fromFile = shallowRef<ChartReading[] | null>(null)
+  const fault = ref<Refusal | null>(null)
+  const isReading = ref(false)
+  const input = useTemplateRef<InstanceType<typeof FileChoice>>('input')
+
+  const number = (text: string) => {
+    try {
+      return parseQuantity(text, 'opticalDensity', { field: 'density', bareUnit: 'D' })
+    } catch {
+      return Number.NaN
+    }
+  }
+  const whiteFault = computed<Refusal | undefined>(() =>
+    number(white.value) >= -0.05 && number(white.value) < 2.5
+      ? undefined
+      : {
+          code: 'unreadable',
+          field: 'white',
+          problem: 'This is no density of a white.',
+          remedy: 'Write 0.05 to 0.12 for paper.',
+        },
+  )
+  const blackFault = computed<Refusal | undefined>(() =>
+    !black.value.trim() || (number(black.value) > number(white.value) + 0.2 && number(black.value) < 6)
+      ? undefined
+      : {
+          code: 'unreadable',
+          field: 'black',
+          problem: 'This black is no darker than the white.',
+          remedy: 'Write the density of the print through clear film, or leave it empty.',
+        },
+  )
+  const byHand = computed(() =>
+    readTyped(typed.value, props.plan, scale.value === 'lightness' ? 'lightness' : 'density'),
+  )
+  const next = computed(() => typed.value.split(/[\s;]+/).filter(Boolean).length)
+  const shown = computed(() => {
+    if (way.value === 'scan') {
+      if (!scan.value || (whiteFault.value && !tablet.value)) return null
+      const blackDensity = black.value.trim() && !blackFault.value ? number(black.value) : undefined
+      return readingsOf(scan.value, {
+        whiteDensity: number(white.value),
+        blackDensity,
+        tablet: tablet.value ?? undefined,
+      })
+    }
+    return way.value === 'typed' ? byHand.value.readings : fromFile.value
+  })
+  watch(shown, (readings) =>
+    emit(
+      'read',
+      readings && {
+        readings,
+        by:
+          way.value === 'scan'
+            ? 'scan'
+            : way.value === 'file'
+              ? 'file'
+              : isByInstrument.value
+                ? 'instrument'
+                : 'typed',
+        ...(way.value === 'scan' &&
+          !tablet.value &&
+          !whiteFault.value && { whiteDensity: number(white.value) }),
+      },
+    ),
+  )
+  const mapped = computed(() => {
+    if (way.value === 'scan' && scan.value)
+      return scan.value.patches.map((patch, i) => ({
+        density: shown.value?.[i]?.density ?? null,
+        damage: patch.damage,
+      }))
+    const readings = shown.value
+    return readings?.length === chartPlaces(props.plan).length ? readings : undefined
+  })
+
+  async function take([file]: File[]): Promise<void> {
+    if (!file) return
+    fault.value = null
+    isReading.value = true
+    try {
+      if (way.value === 'file') fromFile.value = fileReadings(await file.text())
+      else scan.value = await scanned(file)
+    } catch (error) {
+      fault.value = refusalOfWork(error)
+    } finally {
+      isReading.value = false
+    }
+  }
+  async function scanned(file: File): Promise<ChartScan> {
+    const read = await workOn({ act: 'scan', file })
+    const found = read.plan
+    const differs = (Object.keys(found) as (keyof ChartPlan)[]).some((key) => found[key] !== props.plan[key])
+    if (differs)
+      throw new CoreError({
+        code: 'other-chart',
+        field: 'the scan',
+        problem: `This is another chart: ${found.steps} tones, each ${found.repeats} times${found.tag ? `, laid through curve ${found.tag}` : ', without a curve'}.`,
+        remedy: props.plan.tag
+          ? `Scan the checking chart of this calibration, marked ${props.plan.tag}.`
+          : 'Scan the chart that was made for this calibration.',
+      })
+    return read
+  }
+  function fileReadings(text: string): ChartReading[] {
+    const rows = readReadings(text, scale.value === 'lightness' ? 'lightness' : 'density')
+    const readings = laidOutByName(props.plan, rows)
+    if (!readings) throw wrongCount(rows.length, props.plan)
+    return readings
+  }
+  function takeReading(value: number): void {
+    isByInstrument.value = true
+    typed.value = `${typed.value.trim()} ${value.toFixed(3)}`.trim()
+  }
+  return {
+    WAYS,
+    way,
+    scale,
+    typed,
+    white,
+    black,
+    tablet,
+    scan,
+    fault,
+    isReading,
+    input,
+    whiteFault,
+    blackFault,
+    byHand,
+    next,
+    mapped,
+    take,
+    takeReading,
+  }
+}

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { RankedCause } from '@core/judge/diagnosis'
+import BigTarget from '../../../kit/BigTarget.vue'
+import PressCard from '../../../kit/PressCard.vue'
+
+/** Causes in the order of their probability, each with what speaks for and against it. */
+const props = defineProps<{ causes: readonly RankedCause[]; isSettled: boolean }>()
+const emit = defineEmits<{ confirm: [causeId: string]; ruleOut: [causeId: string] }>()
+const opened = defineModel<string | null>('opened', { required: true })
+
+const SHOWN = 4
+const MOST_SHOWN = 12
+const showsAll = ref(false)
+const shown = computed(() => props.causes.slice(0, showsAll.value ? MOST_SHOWN : SHOWN))
+
+const share = ({ probability }: RankedCause) =>
+  probability < 0.005 ? 'under 1 in 100' : `${Math.round(100 * probability)} in 100`
+const times = (ratio: number) =>
+  ratio >= 1
+    ? `${ratio >= 9.5 ? Math.round(ratio) : ratio.toFixed(1)} times likelier`
+    : `${1 / ratio >= 9.5 ? Math.round(1 / ratio) : (1 / ratio).toFixed(1)} times less likely`
+</script>
+
+<template>
+  <section aria-labelledby="causes">
+    <h2 id="causes">Likely causes</h2>
+    <ol>
+      <li v-for="each in shown" :key="each.cause.id" :class="{ 'is-open': opened === each.cause.id }">
+        <PressCard
+          class="CauseList-cause"
+          :aria-expanded="opened === each.cause.id"
+          @click="opened = opened === each.cause.id ? null : each.cause.id"
+        >
+          <span>{{ each.cause.name }}</span>
+          <span class="es-quiet">{{ share(each) }}</span>
+          <span class="CauseList-bar" :style="{ width: `${100 * each.probability}%` }" />
+        </PressCard>
+        <div v-if="opened === each.cause.id" class="CauseList-why">
+          <p>{{ each.cause.why }}</p>
+          <ul v-if="each.for.length" aria-label="Speaks for it">
+            <li v-for="line in each.for.slice(0, 5)" :key="line.said">
+              <span aria-hidden="true">+</span>
+              {{ line.said }}
+              <span class="es-quiet">{{ times(line.ratio) }}</span>
+            </li>
+          </ul>
+          <ul v-if="each.against.length" aria-label="Speaks against it">
+            <li v-for="line in each.against.slice(0, 4)" :key="line.said">
+              <span aria-hidden="true">−</span>
+              {{ line.said }}
+              <span class="es-quiet">{{ times(line.ratio) }}</span>
+            </li>
+          </ul>
+          <p v-if="each.own.confirmed" class="es-quiet">
+            It was the cause in {{ each.own.confirmed }} of your own prints: its beginning counts
+            {{ each.own.factor.toFixed(2) }} times the book’s.
+          </p>
+          <p>
+            <strong>To mend it:</strong>
+            {{ each.cause.mend }}
+          </p>
+          <div v-if="!isSettled" class="CauseList-acts">
+            <BigTarget quiet label="That was it" @press="emit('confirm', each.cause.id)" />
+            <BigTarget plain label="Not this one" @press="emit('ruleOut', each.cause.id)" />
+          </div>
+        </div>
+      </li>
+    </ol>
+    <BigTarget
+      v-if="!showsAll && causes.length > SHOWN"
+      plain
+      label="Further causes"
+      @press="showsAll = true"
+    />
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: var(--es-space-3);
+  width: 100%;
+}
+
+ol {
+  width: 100%;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.CauseList-cause {
+  position: relative;
+  display: flex;
+  gap: var(--es-space-5);
+  justify-content: space-between;
+  width: 100%;
+  min-height: 48px;
+  padding: var(--es-space-4) var(--es-space-2);
+  border: 0;
+  border-bottom: 1px solid var(--es-rule);
+  background: none;
+  cursor: pointer;
+  font-size: var(--es-size-lead);
+  text-align: left;
+}
+
+.CauseList-bar {
+  position: absolute;
+  bottom: -2px;
+  left: 0;
+  height: 3px;
+  background: var(--es-ember);
+}
+
+.CauseList-why {
+  display: grid;
+  gap: var(--es-space-3);
+  padding: var(--es-space-4) var(--es-space-2) var(--es-space-5);
+}
+
+.CauseList-why ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.CauseList-acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-3);
+  align-items: center;
+}
+</style>

@@ -1,0 +1,131 @@
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { faults } from '@library/index'
+import { useWorkroom } from '../../state/workroom.store'
+import { useKeyRows } from '../../state/keys.store'
+import { useMarginNotes } from '../../state/margin.store'
+import { useNotice } from '../../state/notice.store'
+import { beginDiagnosis } from '../../state/actions/print.actions'
+import { useDiagnosis } from './useDiagnosis'
+
+/** A talk with a print about what went wrong: what is seen, what its record knows, what it asks, what to try next. */
+export function useDiagnosePage() {
+  const [route, router, workroom, notice] = [useRoute(), useRouter(), useWorkroom(), useNotice()]
+  const sheetId = computed(() => String(route.params.sheetId))
+  const one = computed(() => workroom.find(sheetId.value))
+  const talk = useDiagnosis(() => sheetId.value)
+  const { current, ranked, questions, tests, test, symptoms, recorded, confirmed, confirmedCause } = talk
+
+  const picked = ref<string[]>([])
+  const isPicking = ref(false)
+  watch(
+    [current, talk.isReady],
+    () => {
+      if (!talk.isReady.value) return
+      picked.value = [...(current.value?.symptoms ?? [])]
+      isPicking.value = current.value === null
+    },
+    { immediate: true },
+  )
+  const opened = ref<string | null>(null)
+  watch(ranked, ([first]) => (opened.value ??= first?.cause.id ?? null), { immediate: true })
+  const question = computed(() => questions.value[0] ?? null)
+  const best = computed(() => tests.value[0] ?? null)
+  const testSheet = computed(() => {
+    const id = current.value?.test?.sheetId
+    return id ? workroom.find(id) : undefined
+  })
+
+  /** Every step of the talk can be taken back. */
+  async function done(work: Promise<() => Promise<void>>, said: string): Promise<void> {
+    try {
+      const back = await work
+      notice.say(said, back)
+    } catch (error) {
+      notice.refuse(error, 'the diagnosis')
+    }
+  }
+  async function see(): Promise<void> {
+    if (!picked.value.length) return
+    if (current.value) await done(talk.see([...picked.value]), 'Seen.')
+    else
+      try {
+        await beginDiagnosis(sheetId.value, [...picked.value])
+      } catch (error) {
+        notice.refuse(error, 'the diagnosis')
+      }
+    isPicking.value = false
+  }
+  const toggle = (id: string) => {
+    picked.value = picked.value.includes(id)
+      ? picked.value.filter((each) => each !== id)
+      : [...picked.value, id]
+  }
+  /** The next sheet, with the one thing changed. */
+  function plan(): void {
+    if (!best.value || !current.value) return
+    void router.push({
+      name: 'begin',
+      query: { again: sheetId.value, diagnosis: current.value.id, test: best.value.test.id },
+    })
+  }
+  const nameOf = (id: string) => faults.symptoms.find((each) => each.id === id)?.name ?? id
+
+  useKeyRows('What went wrong', () => [
+    ...(question.value && !isPicking.value
+      ? [
+          { key: 'y', name: 'Yes', run: () => answer('yes') },
+          { key: 'x', name: 'No', run: () => answer('no') },
+        ]
+      : []),
+    { key: 'escape', name: 'Back to the print', run: () => void router.push({ name: 'print', params: { sheetId: sheetId.value } }) },
+  ]) // prettier-ignore
+  const answer = (said: 'yes' | 'no') =>
+    question.value && void done(talk.answer(question.value.id, said), `Answered: ${said}.`)
+
+  useMarginNotes(() => [
+    {
+      title: 'What its record says',
+      lines: recorded.value.filter((fact) => fact.is).length
+        ? recorded.value.filter((fact) => fact.is).map((fact) => fact.said)
+        : ['Nothing in it is known for faults; what was not written down cannot speak.'],
+      tone: recorded.value.some((fact) => fact.is) ? 'caution' : 'plain',
+    },
+    {
+      title: 'In order',
+      lines: [...new Set(recorded.value.filter((fact) => !fact.is).map((fact) => fact.said))].slice(0, 8),
+    },
+    {
+      title: 'How it weighs',
+      lines: [
+        'Each cause begins with how often it is the cause at all. What is seen and known then makes it so many times likelier, or less likely.',
+        `${faults.source}.`,
+        confirmed.value.length
+          ? `${confirmed.value.length} of your own confirmed cases have moved the beginnings.`
+          : 'What you confirm moves the beginnings for your prints.',
+      ],
+    },
+  ])
+  return {
+    router,
+    one,
+    talk,
+    current,
+    ranked,
+    test,
+    symptoms,
+    confirmedCause,
+    picked,
+    isPicking,
+    opened,
+    question,
+    best,
+    testSheet,
+    done,
+    see,
+    toggle,
+    plan,
+    nameOf,
+    answer,
+  }
+}

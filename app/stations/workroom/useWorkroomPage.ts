@@ -1,0 +1,146 @@
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { logCsv, printsCsv } from '@core/archive/tables'
+import { allLogs } from '../../state/queries'
+import { reloadDemo } from '../../state/demo'
+import type { Progress } from '../../storage/holdings'
+import { useStorage } from '../../state/persistence'
+import { useWorkroom } from '../../state/workroom.store'
+import { useRoomRecords } from '../../state/useRoomRecords'
+import { useKeyRows } from '../../state/keys.store'
+import { useMarginNotes } from '../../state/margin.store'
+import { useNotice } from '../../state/notice.store'
+import { saveFile } from '../../state/saveFile'
+import { usePreferences } from '../../state/preferences.store'
+import { speak } from '../../state/voice'
+import { useBackup } from '../../state/backup.store'
+import type RestorePart from './parts/RestorePart.vue'
+
+/** What WorkroomPage.vue shows, and what can be done there. */
+export function useWorkroomPage() {
+  const [preferences, notice, storage, backup, workroom] = [
+    usePreferences(),
+    useNotice(),
+    useStorage(),
+    useBackup(),
+    useWorkroom(),
+  ]
+  const { recordOf } = useRoomRecords()
+  const restoring = useTemplateRef<InstanceType<typeof RestorePart>>('restoring')
+  const doing = ref('')
+  const share = ref(0)
+  let stopper: AbortController | null = null
+
+  /** Does one long thing at a time, says how far it is, and what went wrong. */
+  async function busy(
+    what: string,
+    work: (progress: Progress, signal: AbortSignal) => Promise<void>,
+  ): Promise<void> {
+    if (doing.value) return
+    doing.value = what
+    share.value = 0
+    stopper = new AbortController()
+    try {
+      await work((done) => (share.value = done), stopper.signal)
+    } catch (error) {
+      notice.refuse(error, what)
+    } finally {
+      doing.value = ''
+      void storage.look()
+    }
+  }
+  const stop = () => {
+    stopper?.abort()
+    backup.stop()
+  }
+  const said = computed(() => (backup.isBusy ? 'Backing up…' : doing.value))
+  const shown = computed(() => (backup.isBusy ? (backup.share ?? 0) : share.value))
+  const again = () =>
+    busy('Setting up the demo…', async () => {
+      await reloadDemo()
+      notice.say('The demo starts afresh, with its clocks running from now.')
+    })
+  /** Two tables for a spreadsheet: the prints, and every line of their threads. */
+  const tables = () =>
+    busy('Writing the tables…', async () => {
+      const records = [...workroom.sheets].reverse().flatMap((one) => recordOf(one.sheet.id) ?? [])
+      const { logs, lost } = await allLogs()
+      if (lost > 0)
+        notice.say(`${lost} of the logs cannot be read and are not in the tables. Check the stored data.`)
+      const day = new Date().toISOString().slice(0, 10)
+      const csv = (text: string) => new Blob(['\ufeff', text], { type: 'text/csv' })
+      saveFile(csv(printsCsv(records)), `ember-sheet-prints-${day}.csv`)
+      saveFile(csv(logCsv(records, logs)), `ember-sheet-log-${day}.csv`)
+    })
+  onMounted(() => void storage.look())
+  const spaceSaid = (bytes: number) =>
+    bytes < 2 ** 30
+      ? `${(bytes / 2 ** 20).toFixed(bytes < 2 ** 24 ? 1 : 0)} MB`
+      : `${(bytes / 2 ** 30).toFixed(1)} GB`
+  const room = computed(() =>
+    storage.used === null || storage.quota === null
+      ? ''
+      : `${spaceSaid(storage.used)} used of ${spaceSaid(storage.quota)} that this browser gives.`,
+  )
+
+  async function notify(isOn: boolean): Promise<void> {
+    if (isOn && 'Notification' in window) await Notification.requestPermission()
+    preferences.chosen.notify = isOn && 'Notification' in window && Notification.permission === 'granted'
+    if (isOn && !preferences.chosen.notify)
+      notice.say('This browser does not allow notifications here; sound and the ledge still tell.')
+  }
+  const speakNow = (isOn: boolean) => {
+    if (isOn) speak('Spoken cues are on.')
+  }
+  const keep = () =>
+    busy('Asking the browser…', async () => {
+      notice.say(
+        (await storage.askToKeep())
+          ? 'The browser has promised to keep this workroom.'
+          : 'The browser makes no promise. Choose a backup folder.',
+      )
+    })
+
+  useKeyRows('Workroom', () => [
+    { key: 'e', name: 'Back up now', run: () => void backup.backUp() },
+    { key: 'i', name: 'Import an archive', run: () => restoring.value?.choose() },
+  ])
+  useMarginNotes(() => [
+    {
+      title: 'Backups',
+      lines: [
+        'A backup is a ZIP with every record as JSON, and the pictures as they were added. Any ZIP tool opens it; docs/formats.md describes it.',
+        'Restoring never overwrites: what differs is shown, and what is here stays unless you choose otherwise.',
+      ],
+    },
+    {
+      title: 'Where the workroom is',
+      lines: ['In this browser, on this machine. Nothing is sent anywhere.'],
+    },
+  ])
+
+  const PALETTES = [
+    { id: 'daylight', name: 'Daylight' },
+    { id: 'dim', name: 'Dim room' },
+  ]
+  const LENGTHS = [
+    { id: 'in', name: 'Inches' },
+    { id: 'cm', name: 'Centimetres' },
+    { id: 'mm', name: 'Millimetres' },
+  ]
+  return {
+    preferences,
+    storage,
+    busy,
+    stop,
+    said,
+    shown,
+    again,
+    tables,
+    room,
+    notify,
+    speakNow,
+    keep,
+    PALETTES,
+    LENGTHS,
+  }
+}
