@@ -1,6 +1,7 @@
 import { outlineOf, startingChoices } from '@core/process/plan'
 import { startingParts } from '@core/process/mixPlan'
-import { advance, emptyRun, type RunState } from '@core/run/run'
+import { advance } from '@core/run/run'
+import { emptyRun, type RunState } from '@core/run/runState'
 import { nextMove } from '@core/run/nextMove'
 import { sheet as anySheet, T0, uuid } from '@core/fixtures/workroom'
 import { beginning } from '@core/process/plan'
@@ -17,7 +18,8 @@ import {
 import { preparationsFor } from '@core/schedule/preparation'
 import { brokenRule } from '@core/schedule/problem'
 import { solved, whyNone, whyRefused } from '@core/schedule/reasons'
-import { bookingsOf, movesOf, sessionOf, type SessionInput } from '@core/schedule/session'
+import { sessionOf, type SessionInput } from '@core/schedule/session'
+import { bookingsOf, movesOf } from '@core/schedule/bookings'
 import { processes, substances } from './index'
 
 const room: PlanRoom = {

@@ -1,6 +1,6 @@
 import { watch } from 'vue'
 import { ledgeOf, type ClockReading } from '@core/run/deadlines'
-import { stepInHand } from '@core/run/run'
+import { stepInHand } from '@core/run/runState'
 import { nextRocking } from '@core/run/timing'
 import { useNow } from '../state/useNow'
 import { useWorkroom } from '../state/workroom.store'

@@ -1,16 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { USUAL_UPTAKE } from '@core/chemistry/saltBalance'
-import {
-  bathStanding,
-  passesOf,
-  standingBath,
-  useOf,
-  type BathStanding,
-  type Pass,
-} from '@core/process/baths'
+import { bathStanding, passesOf, standingBath, useOf, type BathStanding } from '@core/process/baths'
+import { type Pass } from '@core/process/bathCapacity'
 import { schoolStocks, startingChoices } from '@core/process/plan'
-import { stepInHand, wordsIdOf } from '@core/run/run'
+import { stepInHand, wordsIdOf } from '@core/run/runState'
 import { silverLaid } from '@core/process/silverOnPaper'
 import { trayOf } from '@core/process/trays'
 import type { Figure } from '@core/quantity/figure'

@@ -15,7 +15,7 @@ import { writeArchive } from '@core/archive/archive'
 import { readArchive } from '@core/archive/archiveReading'
 import { eventsIn, linesOf, lengthOf, logBook } from '@core/archive/logs'
 import { emptyRecords, type WorkroomRecords } from '@core/schema/records'
-import type { RunState } from '@core/run/run'
+import type { RunState } from '@core/run/runState'
 import { placeOf } from '@core/run/place'
 import type * as bundles from '../storage/bundles'
 

@@ -1,5 +1,5 @@
 import { placeOf, type SheetPlace } from '@core/run/place'
-import type { RunState } from '@core/run/run'
+import type { RunState } from '@core/run/runState'
 
 /** The stations in the order of work. A station is listed here once it works. */
 export const stations = [

@@ -1,5 +1,5 @@
 import type { Happening } from '@core/schema/event'
-import { emptyRun } from '@core/run/run'
+import { emptyRun } from '@core/run/runState'
 import { useNotice } from './notice.store'
 import { undoneWords } from './undoneWords'
 import { append, undo } from '../storage/log'

@@ -1,6 +1,7 @@
 import { v4 as uuid } from 'uuid'
 import { CoreError } from '@core/errors'
-import { advance, emptyRun, replay, type RunState } from '@core/run/run'
+import { advance, replay } from '@core/run/run'
+import { emptyRun, type RunState } from '@core/run/runState'
 import { SheetEvent, type Happening } from '@core/schema/event'
 import { eventsIn } from '@core/archive/logs'
 import { db } from './db'

@@ -1,4 +1,5 @@
-import { emptyRun, replay, revisionOf, type RunState } from '@core/run/run'
+import { replay } from '@core/run/run'
+import { emptyRun, revisionOf, type RunState } from '@core/run/runState'
 import type { SheetEvent } from '@core/schema/event'
 import { eventsIn } from '@core/archive/logs'
 import { bundleKey } from './bundles'

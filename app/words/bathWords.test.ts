@@ -1,4 +1,5 @@
-import { bathStanding, PRINT_SQUARE_METRES } from '@core/process/baths'
+import { bathStanding } from '@core/process/baths'
+import { PRINT_SQUARE_METRES } from '@core/process/bathCapacity'
 import { T0, uuid, workroom } from '@core/fixtures/workroom'
 import { kallitype } from '@library/processes/kallitype'
 import { bathLine, isWanting, meetsLines, slipLine } from './bathWords'

@@ -1,4 +1,4 @@
-import { stepInHand, wordsIdOf } from '@core/run/run'
+import { stepInHand, wordsIdOf } from '@core/run/runState'
 import { dueLooks, placeOf, verdictOf } from '@core/run/place'
 import type { ProcessDefinition, SecondLookDefinition } from '@core/schema/definition'
 import type { Edition, LookMoment } from '@core/schema/judgement'

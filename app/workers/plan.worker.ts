@@ -1,12 +1,6 @@
 import { whyNone, whyRefused, type Reason, type Refusal as PinRefusal } from '@core/schedule/reasons'
-import {
-  bookingsOf,
-  movesOf,
-  sessionOf,
-  type PlannedMove,
-  type Session,
-  type SessionInput,
-} from '@core/schedule/session'
+import { sessionOf, type Session, type SessionInput } from '@core/schedule/session'
+import { bookingsOf, movesOf, type PlannedMove } from '@core/schedule/bookings'
 import { solve, type Effort, type Found } from '@core/schedule/solve'
 import { serve, type Call } from './call'
 

@@ -1,4 +1,5 @@
-import { tearingPlan, type Sides, type TearingPlan, type Wanted } from '@core/paper/tearing'
+import { tearingPlan, type TearingPlan } from '@core/paper/tearing'
+import { type Sides, type Wanted } from '@core/paper/tearingBlocks'
 import { serve } from './call'
 
 export interface TearingQuestion {

@@ -1,5 +1,5 @@
 import { SHEET, T0, uuid, workroom } from '../fixtures/workroom'
-import { emptyRun } from '../run/run'
+import { emptyRun } from '../run/runState'
 import { checkedRecords } from './archiveReading'
 import { checkLogs, checkPictures, flawsOf, type Flaw } from './integrity'
 import { linked } from './links'

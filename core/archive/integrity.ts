@@ -1,4 +1,4 @@
-import { emptyRun, type RunState } from '../run/run'
+import { emptyRun, type RunState } from '../run/runState'
 import type { Holdings, Photo } from '../schema/records'
 import type { SalvageNote } from './salvage'
 

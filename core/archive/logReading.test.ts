@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { logOf, SHEET, uuid, wholeJob } from '../fixtures/workroom'
-import { replay, revisionOf } from '../run/run'
+import { replay } from '../run/run'
+import { revisionOf } from '../run/runState'
 import { logTexts } from './archive'
 import { lookThroughLogs } from './logReading'
 import { eventsIn, lengthOf, linesOf, logBook } from './logs'

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors'
-import { replay, revisionOf } from '../run/run'
+import { replay } from '../run/run'
+import { revisionOf } from '../run/runState'
 import { SheetEvent } from '../schema/event'
 import type { LogLines } from './logs'
 

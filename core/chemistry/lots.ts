@@ -1,4 +1,4 @@
-import type { RunState } from '../run/run'
+import type { RunState } from '../run/runState'
 import type { SoluteDefinition } from '../schema/definition'
 import type { Bottle, Taking } from '../schema/records'
 import type { Substance } from '../schema/substance'

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { book } from '../fixtures/substances'
 import { dilute, scaleToHand } from './dilution'
-import { makeSolution, type Ingredient, type Measure, type Recipe } from './solution'
+import { makeSolution } from './solution'
+import { type Ingredient, type Measure, type Recipe } from './recipe'
 
 type SubstanceId = keyof typeof book
 const of = (id: SubstanceId, amount: number, measure: Measure, more: object = {}): Ingredient => ({

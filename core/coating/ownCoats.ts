@@ -1,4 +1,4 @@
-import type { RunState, StepState } from '../run/run'
+import type { RunState, StepState } from '../run/runState'
 import type { Sheet } from '../schema/records'
 import type { JudgedCoat } from './coverage'
 

@@ -1,6 +1,6 @@
 import { digits, formatSpan } from '../quantity/format'
 import { elapsedSeconds } from '../run/clock'
-import { clockOf, wordsIdOf } from '../run/run'
+import { clockOf, wordsIdOf } from '../run/runState'
 import type { Standing } from '../quantity/figure'
 import { exposureOf, secondsGiven, wordsOf, type PrintRecord } from './printRecord'
 

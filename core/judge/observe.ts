@@ -1,26 +1,22 @@
 import { measuredAgainst } from '../light/ageing'
 import { usualCoverage } from '../coating/coverage'
 import { elapsedSeconds } from '../run/clock'
-import { clockOf, type StepState } from '../run/run'
+import { clockOf, type StepState } from '../run/runState'
 import { digits, formatSpan } from '../quantity/format'
-import type { StepDefinition } from '../schema/definition'
 import type { Observed } from './diagnosis'
-import { exposureOf, secondsGiven, wordsOf, type PrintRecord } from './printRecord'
+import { exposureOf, secondsGiven, type PrintRecord } from './printRecord'
+import { slackOf, fact, wetSteps, bathsMet } from './observeWetSide'
 
 /** A sixth of a stop, the least change one gives on purpose. */
 const SIXTH = 2 ** (1 / 6)
 /** Off a base exposure by more than this is worth a word: a third of a stop. */
 const THIRD = 2 ** (1 / 3)
-/** A wet step that ended within this of its least time was done: as `core/run/timing.ts` has it. */
-const slackOf = (least: number) => Math.max(5, 0.03 * least)
 /** Room in which coats are used to work: common practice, near 50 %. */
 const DRY_AIR = 38
 const DAMP_AIR = 65
 /** A lamp under this gives visibly less, per cent: a quarter of a stop. */
 const DIM = 85
 const REGISTER_SEEN = 0.2
-/** Carry-over has thinned a bath visibly under this share of its strength. */
-const THINNED = 0.7
 
 /**
  * Everything the record of a print says of known faults: what was wrong, and what was in order. What it does not tell is
@@ -37,8 +33,6 @@ export const observe = (record: PrintRecord): Observed[] => [
   ...bathsMet(record),
   ...picture(record),
 ]
-
-const fact = (factId: string, is: boolean, said: string): Observed => ({ factId, is, said })
 
 function exposure({ state, base }: PrintRecord): Observed[] {
   const step = exposureOf(state)
@@ -80,7 +74,7 @@ function lampFacts({ lamp, light }: PrintRecord): Observed[] {
   ]
 }
 
-function paper({ paper: stock, isTreated, definition }: PrintRecord): Observed[] {
+export function paper({ paper: stock, isTreated, definition }: PrintRecord): Observed[] {
   if (definition.chalk.bears || !stock) return []
   if (isTreated) return [fact('chalk-in', false, `${stock.name} was treated with acid before`)]
   if (stock.buffered === 'no') return [fact('chalk-in', false, `${stock.name} has no chalk`)]
@@ -200,83 +194,6 @@ function lots({ bottles, mixedAt }: PrintRecord): Observed[] {
         : 'every bottle was within its life',
     ),
   ]
-}
-
-/** Which fact a wet step that was cut short stands for. */
-const SHORT = { develop: 'developed-short', clear: 'cleared-short', fix: 'fixed-short', tone: 'toned-short' } as const // prettier-ignore
-const DONE = { develop: 'developed', clear: 'cleared', fix: 'fixed', tone: 'toned' } as const
-type Role = keyof typeof SHORT
-
-const isRole = (role: string | undefined): role is Role => role !== undefined && role in SHORT
-const isWash = (words: StepDefinition) => /^(final-)?wash/.test(words.id)
-
-function wetSteps({ state, definition }: PrintRecord): Observed[] {
-  const worst = new Map<string, Observed>()
-  const keep = (one: Observed) => {
-    if (!worst.has(one.factId) || one.is) worst.set(one.factId, one)
-  }
-  for (const step of state.steps) {
-    const [words, clock] = [wordsOf(definition, step), clockOf(step)]
-    if (!words || !clock || step.planned.kind !== 'bath' || step.finishedAt === undefined) continue
-    const took = elapsedSeconds(clock, step.finishedAt)
-    const least = step.planned.leastSeconds
-    const isShort = least !== undefined && took < least - slackOf(least)
-    if (isRole(words.role) && least !== undefined)
-      keep(
-        fact(
-          SHORT[words.role],
-          isShort,
-          `${DONE[words.role]} ${formatSpan(took)}, ${formatSpan(least)} is due`,
-        ),
-      )
-    if (isWash(words) && least !== undefined)
-      keep(fact('washed-short', isShort, `washed ${formatSpan(took)}, ${formatSpan(least)} is due`))
-    const ceiling = words.late?.afterSeconds ?? step.planned.mostSeconds
-    if (words.role === 'fix' && ceiling !== undefined)
-      keep(
-        fact(
-          'fixed-long',
-          took > 1.25 * ceiling,
-          `fixed ${formatSpan(took)}, ${formatSpan(ceiling)} is the most`,
-        ),
-      )
-    if (words.role === 'clear' && words.late?.blames === 'paper' && ceiling !== undefined)
-      keep(
-        fact(
-          'cleared-long',
-          took > ceiling,
-          `clearing took ${formatSpan(took)}, over ${formatSpan(ceiling)}`,
-        ),
-      )
-  }
-  return [...worst.values()]
-}
-
-const SPENT = { develop: 'developer-spent', clear: 'clearing-spent', fix: 'fixer-spent', tone: 'toner-spent' } as const // prettier-ignore
-const VERDICT = {
-  fresh: 'was fresh',
-  serves: 'still served',
-  replenishSoon: 'still served',
-  replenish: 'was due to be replenished',
-  used: 'had been made for one print, and had had it',
-  spent: 'was beyond its capacity',
-  old: 'was past its life',
-} as const
-
-function bathsMet({ baths, definition }: PrintRecord): Observed[] {
-  return baths.flatMap(({ wordsId, bath, standing }) => {
-    const role = definition.steps.find((one) => one.id === wordsId)?.role
-    if (!isRole(role)) return []
-    const isThin = standing.strength.value < THINNED
-    const isSpent = ['replenish', 'used', 'spent', 'old'].includes(standing.verdict) || isThin
-    const had = standing.passes.length
-      ? `, after ${standing.passes.length} print${standing.passes.length === 1 ? '' : 's'}`
-      : ''
-    const how = isThin
-      ? `had thinned to ${digits(100 * standing.strength.value, 2)} % of its strength`
-      : VERDICT[standing.verdict]
-    return [fact(SPENT[role], isSpent, `${bath.name} ${how}${had}`)]
-  })
 }
 
 function picture({ registerWorst, films, sheet }: PrintRecord): Observed[] {

@@ -7,13 +7,13 @@ import { healthOf, historyOf } from '../light/lightLedger'
 import { bathStanding, passesOf, useOf, type BathStanding } from '../process/baths'
 import { schoolStocks } from '../process/plan'
 import { elapsedSeconds } from '../run/clock'
-import { clockOf, wordsIdOf, type RunState, type StepState } from '../run/run'
+import { clockOf, wordsIdOf, type RunState, type StepState } from '../run/runState'
 import type { Bath } from '../schema/bath'
 import type { ProcessDefinition, StepDefinition } from '../schema/definition'
 import type { Base, Light, LightEntry, MadeNegative } from '../schema/light'
 import type { Bottle, Paper, Piece, Sheet } from '../schema/records'
 import type { RegisterCheck } from '../schema/register'
-import { registerOf } from '../scan/register'
+import { registerOf } from '../scan/registerError'
 
 /** A sheet with what its log amounts to and its process. */
 export interface PrintWork {

@@ -1,5 +1,5 @@
 import { hungAtOf } from '../run/place'
-import type { RunState } from '../run/run'
+import type { RunState } from '../run/runState'
 import type { Reading } from '../schema/judgement'
 import { ciede2000, type Lab } from '../tone/colour'
 import { lightnessFromDensity } from '../tone/density'

@@ -1,4 +1,4 @@
-import type { RunState } from '../run/run'
+import type { RunState } from '../run/runState'
 import type { Base, Calibration, LightEntry } from '../schema/light'
 import type { Sheet } from '../schema/records'
 import { lightnessFromDensity } from '../tone/density'

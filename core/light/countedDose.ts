@@ -1,4 +1,4 @@
-import { clockOf, type StepState } from '../run/run'
+import { clockOf, type StepState } from '../run/runState'
 import type { CountedDose } from '../schema/event'
 import {
   doseSeconds,

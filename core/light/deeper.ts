@@ -1,7 +1,7 @@
 import { mean, standardDeviation, sumOf } from '../quantity/statistics'
 import { dryShare, stopsForDrying } from '../tone/dryDown'
 import { densityAt } from '../tone/measured'
-import type { RunState } from '../run/run'
+import type { RunState } from '../run/runState'
 import type { Figure, Standing } from '../quantity/figure'
 
 /** What a process takes back or adds after the light, as the trade has it. */

@@ -1,5 +1,5 @@
-import type { RunState } from '../run/run'
-import { clockOf } from '../run/run'
+import type { RunState } from '../run/runState'
+import { clockOf } from '../run/runState'
 import type { Base, Light, LightEntry } from '../schema/light'
 import { lampHealth, burntHours, type LampHealth, type LampReading } from './ageing'
 import { stretchesOf } from '../run/dose'

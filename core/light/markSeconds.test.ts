@@ -1,4 +1,4 @@
-import type { StepState } from '../run/run'
+import type { StepState } from '../run/runState'
 import { markSeconds } from './stripProgress'
 
 const strip = { firstSeconds: 60, lastSeconds: 480, count: 4, spacing: 'ratio', card: 'covers' } as const

@@ -1,4 +1,4 @@
-import { clockOf, type StepState } from '../run/run'
+import { clockOf, type StepState } from '../run/runState'
 import type { Figure } from '../quantity/figure'
 import { formatSpan } from '../quantity/format'
 import { doseSeconds, STEADY, type LightCourse } from '../run/dose'

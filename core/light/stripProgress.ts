@@ -2,7 +2,7 @@ import { countedDose } from './countedDose'
 import type { LightCourse, Sample } from '../run/dose'
 import { cueWords, stripCues, stripTimes, type StripCue } from './strip'
 import { elapsedSeconds } from '../run/clock'
-import { clockOf, stepInHand, type RunState, type StepState } from '../run/run'
+import { clockOf, stepInHand, type RunState, type StepState } from '../run/runState'
 import type { Sheet } from '../schema/records'
 
 /** How a test strip stands in the frame at a moment. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { tearingPlan, type Sides, type TearingPlan, type Wanted } from './tearing'
+import { tearingPlan, type TearingPlan } from './tearing'
+import { type Sides, type Wanted } from './tearingBlocks'
 
 /** Best area by trying every tear at every whole mark of every piece: slow, and beyond doubt. */
 function bruteForce(sheet: Sides, wanted: readonly Wanted[], loss: number): number {

@@ -1,7 +1,7 @@
 import { book } from '../fixtures/substances'
 import { T0, uuid } from '../fixtures/workroom'
 import { unknownProcess } from './unknownProcess'
-import { emptyRun, type StepState } from '../run/run'
+import { emptyRun, type StepState } from '../run/runState'
 import type { ProcessDefinition } from '../schema/definition'
 import type { PaperRun } from '../schema/records'
 import { isAcidTreated, type TreatmentWork } from './acidTreated'

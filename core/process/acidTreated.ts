@@ -1,6 +1,6 @@
 import type { SubstanceBook } from '../chemistry/lots'
 import { schoolStocks } from './plan'
-import { wordsIdOf, type RunState } from '../run/run'
+import { wordsIdOf, type RunState } from '../run/runState'
 import { trayOf } from './trays'
 import type { ProcessDefinition } from '../schema/definition'
 import type { PaperRun, Sheet } from '../schema/records'

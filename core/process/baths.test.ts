@@ -2,8 +2,9 @@ import { book } from '../fixtures/substances'
 import { sheet, T0, uuid, workroom } from '../fixtures/workroom'
 import type { Bath } from '../schema/bath'
 import type { BathUse } from '../schema/definition'
-import { bathStanding, passesOf, PRINT_SQUARE_METRES, standingBath, wasteOf, type Pass } from './baths'
-import { emptyRun, type RunState, type StepState } from '../run/run'
+import { bathStanding, passesOf, standingBath, wasteOf } from './baths'
+import { PRINT_SQUARE_METRES, type Pass } from './bathCapacity'
+import { emptyRun, type RunState, type StepState } from '../run/runState'
 
 const DAY_MS = 86_400_000
 const developer = workroom().records.baths[0]!

@@ -1,35 +1,21 @@
 import type { SubstanceBook } from '../chemistry/lots'
-import type { Figure, FigureInput } from '../quantity/figure'
+import type { Figure } from '../quantity/figure'
 import type { Bath } from '../schema/bath'
 import type { BathUse, ProcessDefinition } from '../schema/definition'
 import type { Sheet } from '../schema/records'
 import type { WasteClass } from '../schema/substance'
 import { wasteClassOf } from '../chemistry/waste'
-import type { RunState } from '../run/run'
-
-/** A print of 8 × 10 in, m²: what the trade counts prints in. */
-export const PRINT_SQUARE_METRES = 0.2032 * 0.254
-/** A drained sheet carries about so much of one bath into the next, ml for a square metre; from memory. */
-export const CARRIED_MILLILITRES_PER_M2 = 100
-
-/** One print that lay in a bath. */
-export interface Pass {
-  sheetId: string
-  at: number
-  squareMetres: number
-  /** Silver that it brought, g; only known for sheets of silver. */
-  silverGrams?: number
-}
+import type { RunState } from '../run/runState'
+import {
+  PRINT_SQUARE_METRES,
+  type Pass,
+  type FixerAim,
+  capacityOf,
+  usedShare,
+  strengthOf,
+} from './bathCapacity'
 
 type SheetSize = Pick<Sheet, 'id' | 'widthMillimetres' | 'heightMillimetres'>
-
-/** What decides how far a fixer goes. */
-export interface FixerAim {
-  /** Whether a second bath follows, so that this one may hold more silver. */
-  isFirstOfTwo: boolean
-  /** Silver that the next sheet brings, g/m². */
-  silverPerM2: Figure
-}
 
 /** What the bath asks for next. */
 export type BathVerdict =
@@ -173,142 +159,6 @@ function verdictOf(
   if (use?.replenish && printsSince >= use.replenish.atMostPrints - SLACK) return 'replenish'
   if (use?.replenish && printsSince >= use.replenish.afterPrints - SLACK) return 'replenishSoon'
   return count ? 'serves' : 'fresh'
-}
-
-/** How much a bath bears, in what is counted: m² of paper, or g of silver. */
-interface Capacity {
-  kind: 'area' | 'silver'
-  value: number
-  /** What one more print of 8 × 10 in takes of it. */
-  perPrint: number
-  inputs: FigureInput[]
-}
-
-function capacityOf(bath: Bath, use: BathUse | undefined, fixer: FixerAim | undefined): Capacity | null {
-  const litres: FigureInput = {
-    name: 'in the tray',
-    symbol: 'V',
-    value: bath.millilitres / 1000,
-    unit: 'l',
-    standing: 'yours',
-  }
-  if (use?.silver && fixer && fixer.silverPerM2.value > 0) {
-    const aim = fixer.isFirstOfTwo ? use.silver.firstOfTwo : use.silver.alone
-    return {
-      kind: 'silver',
-      value: aim * litres.value,
-      perPrint: fixer.silverPerM2.value * PRINT_SQUARE_METRES,
-      inputs: [
-        {
-          name: fixer.isFirstOfTwo ? 'silver a first bath may hold' : 'silver a single bath may hold',
-          symbol: 'c',
-          value: aim,
-          unit: 'g/l',
-          standing: use.standing,
-        },
-        litres,
-        {
-          name: 'silver the next sheet brings',
-          symbol: 'm',
-          value: fixer.silverPerM2.value,
-          unit: 'g/m²',
-          standing: fixer.silverPerM2.working.standing,
-        },
-      ],
-    }
-  }
-  if (use?.squareMetresPerLitre === undefined) return null
-  return {
-    kind: 'area',
-    value: use.squareMetresPerLitre * litres.value,
-    perPrint: PRINT_SQUARE_METRES,
-    inputs: [
-      {
-        name: 'capacity',
-        symbol: 'c',
-        value: use.squareMetresPerLitre,
-        unit: 'm²/l',
-        standing: use.standing,
-      },
-      litres,
-    ],
-  }
-}
-
-function usedShare(capacity: Capacity, passes: readonly Pass[], use: BathUse | undefined): Figure {
-  const isSilver = capacity.kind === 'silver'
-  const brought = passes.reduce(
-    (sum, pass) => sum + (isSilver ? (pass.silverGrams ?? 0) : pass.squareMetres),
-    0,
-  )
-  return {
-    value: brought / capacity.value,
-    unit: '',
-    working: {
-      words: isSilver
-        ? 'silver brought into it over what it may hold'
-        : 'paper through it over what it bears',
-      formula: isSilver ? 'u = Σ m·A / (c·V)' : 'u = A / (c·V)',
-      inputs: [
-        isSilver
-          ? { name: 'silver brought into it', symbol: 'Σ m·A', value: brought, unit: 'g', standing: 'memory' }
-          : { name: 'paper through it', symbol: 'A', value: brought, unit: 'm²', standing: 'yours' },
-        ...capacity.inputs,
-      ],
-      standing: use?.standing ?? 'memory',
-      source: use?.source ?? '',
-      leavesOut: isSilver
-        ? 'the silver of the picture and what the first water took: it errs to the safe side'
-        : 'how much of each sheet is picture; dense prints and their borders take less or more',
-    },
-  }
-}
-
-/** Every drained sheet brings in what it carries and takes as much along; what is replenished brings it up again. */
-function strengthOf(bath: Bath, passes: readonly Pass[]): Figure {
-  const happened = [
-    ...passes.map((pass) => ({
-      at: pass.at,
-      carried: pass.squareMetres * CARRIED_MILLILITRES_PER_M2,
-      fresh: 0,
-    })),
-    ...bath.replenished.map((one) => ({ at: one.at, carried: 0, fresh: one.millilitres })),
-  ].sort((a, b) => a.at - b.at)
-  let strength = 1
-  for (const { carried, fresh } of happened) {
-    strength *= Math.exp(-carried / bath.millilitres)
-    strength += (1 - strength) * Math.min(1, fresh / bath.millilitres)
-  }
-  return {
-    value: strength,
-    unit: '',
-    working: {
-      words: 'thinned by what each sheet carries in, brought up by what was added',
-      formula: 's = s·e^(−k·A/V), then s + (1 − s)·r/V',
-      inputs: [
-        {
-          name: 'carried by a drained sheet',
-          symbol: 'k',
-          value: CARRIED_MILLILITRES_PER_M2,
-          unit: 'ml/m²',
-          standing: 'memory',
-        },
-        { name: 'sheets through it', symbol: 'n', value: passes.length, unit: '', standing: 'yours' },
-        { name: 'in the tray', symbol: 'V', value: bath.millilitres, unit: 'ml', standing: 'yours' },
-        {
-          name: 'added',
-          symbol: 'r',
-          value: bath.replenished.reduce((sum, one) => sum + one.millilitres, 0),
-          unit: 'ml',
-          standing: 'yours',
-        },
-      ],
-      standing: 'memory',
-      source:
-        'Exponential dilution in a well-stirred tray; what a sheet carries is from memory, about 5 ml on 8 × 10 in',
-      leavesOut: 'what the prints themselves use up',
-    },
-  }
 }
 
 /** Which jar a bath is poured into. */

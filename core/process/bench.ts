@@ -1,5 +1,5 @@
 import type { BathDefinition, ComponentDefinition, ProcessDefinition } from '../schema/definition'
-import { stepInHand, wordsIdOf, type RunState } from '../run/run'
+import { stepInHand, wordsIdOf, type RunState } from '../run/runState'
 import { trayOf } from './trays'
 
 /** One tray as it stands on the bench, in the order of work; a solution that is used twice is one tray. */

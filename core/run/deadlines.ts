@@ -1,6 +1,6 @@
 import { doseMoment, doseSeconds, STEADY, type CountedBy, type LightCourse } from './dose'
 import { elapsedSeconds, isHeld } from './clock'
-import { clockOf, stepInHand, wordsIdOf, type RunState, type StepState } from './run'
+import { clockOf, stepInHand, wordsIdOf, type RunState, type StepState } from './runState'
 
 /** One running clock of one sheet, read at a moment. */
 export interface ClockReading {

@@ -3,7 +3,8 @@ import { begun, logOf, plan, T0, uuid, wholeJob } from '../fixtures/workroom'
 import type { Happening, PlannedStep, SheetEvent } from '../schema/event'
 import { checkUnder, coveredIds, dryForLayerAt, layersWithin, stacksOf } from './layers'
 import { nextMove } from './nextMove'
-import { advance, emptyRun, replay, type RunState } from './run'
+import { advance, replay } from './run'
+import { emptyRun, type RunState } from './runState'
 import { hungAtOf } from './place'
 
 const layer = (id: number, over?: number) => ({

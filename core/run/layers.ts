@@ -1,6 +1,6 @@
 import { CoreError } from '../errors'
 import { hungAtOf } from './place'
-import type { RunState } from './run'
+import type { RunState } from './runState'
 
 interface Layered {
   sheet: { id: string; over?: string | undefined }

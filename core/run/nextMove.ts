@@ -1,6 +1,6 @@
 import type { Happening } from '../schema/event'
 import { clocksOf, type Courses } from './deadlines'
-import { stepInHand, type RunState, type StepState } from './run'
+import { stepInHand, type RunState, type StepState } from './runState'
 
 /** The component whose drops are due: the first short of its count, or `null` when all are in. */
 export function componentInHand(step: StepState): string | null {

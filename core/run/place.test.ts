@@ -1,7 +1,8 @@
 import { begun, logOf, SHEET, T0, wholeJob } from '../fixtures/workroom'
 import type { Happening } from '../schema/event'
 import { componentInHand, isOver, nextMove } from './nextMove'
-import { replay, stepInHand } from './run'
+import { replay } from './run'
+import { stepInHand } from './runState'
 import { dueLooks, hungAtOf, isOpen, placeOf, verdictOf } from './place'
 
 const at = (seconds: number) => T0 + seconds * 1000

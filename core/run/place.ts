@@ -1,5 +1,5 @@
 import type { LookMoment } from '../schema/judgement'
-import { stepInHand, type RunState } from './run'
+import { stepInHand, type RunState } from './runState'
 
 /** Where a sheet stands in the room. */
 export type SheetPlace = 'planned' | 'paper' | 'coat' | 'light' | 'wet' | 'line' | 'finished' | 'setAside'

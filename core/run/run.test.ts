@@ -5,7 +5,8 @@ import { SheetEvent, type Happening } from '../schema/event'
 import { elapsedSeconds } from './clock'
 import { ledgeOf } from './deadlines'
 import { nextMove } from './nextMove'
-import { advance, clockOf, emptyRun, replay, stepInHand, type RunState } from './run'
+import { advance, replay } from './run'
+import { clockOf, emptyRun, stepInHand, type RunState } from './runState'
 import { dueLooks, placeOf } from './place'
 
 const at = (seconds: number) => T0 + seconds * 1000

@@ -2,7 +2,8 @@ import { digits, formatSpan } from '../quantity/format'
 import type { ProcessDefinition } from '../schema/definition'
 import type { CountedDose, SheetEvent } from '../schema/event'
 import { elapsedSeconds } from './clock'
-import { clockOf, replay, standing, wordsIdOf, type StepState } from './run'
+import { replay, standing } from './run'
+import { clockOf, wordsIdOf, type StepState } from './runState'
 
 /** One line of a sheet's record, as a printer would have written it on the back. */
 export interface StoryLine {

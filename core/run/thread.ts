@@ -1,7 +1,7 @@
 import type { PlaceName } from '../schema/definition'
 import type { PlannedStep } from '../schema/event'
 import { targetOf } from './deadlines'
-import { stepInHand, wordsIdOf, type RunState, type StepState } from './run'
+import { stepInHand, wordsIdOf, type RunState, type StepState } from './runState'
 
 /** One stretch of a sheet's day: where it lies, from when to when (milliseconds), and whether hands are needed. */
 export interface ThreadStretch {

@@ -1,6 +1,6 @@
 import type { ProcessDefinition, StepDefinition } from '../schema/definition'
 import { elapsedSeconds } from './clock'
-import { clockOf, wordsIdOf, type RunState, type StepState } from './run'
+import { clockOf, wordsIdOf, type RunState, type StepState } from './runState'
 
 /** A step that was done early or late, as it happened, and what that means. */
 export interface Slip {

@@ -2,7 +2,8 @@ import { seededRandom } from '../quantity/random'
 import { homographyOf, mapped, type Point } from '../negative/homography'
 import { borderShapes } from '../negative/film'
 import { armOf, registerPlaces } from '../negative/registerMarks'
-import { readRegister, registerAdvice, registerOf, type MarkPair } from './register'
+import { readRegister } from './register'
+import { registerAdvice, registerOf, type MarkPair } from './registerError'
 import type { GreyPicture } from '../negative/resample'
 
 const FILM = { width: 80, height: 100, border: 12 }

@@ -1,5 +1,5 @@
 import { dueLooks } from '../run/place'
-import type { RunState } from '../run/run'
+import type { RunState } from '../run/runState'
 import type { DayPlan } from '../schema/plan'
 import type { PlannedLook } from '../schema/event'
 import type { LookMoment } from '../schema/judgement'

@@ -1,6 +1,6 @@
 import { warmAfterSeconds } from '../light/lamp'
 import { trayOf } from '../process/trays'
-import { stepInHand, wordsIdOf } from '../run/run'
+import { stepInHand, wordsIdOf } from '../run/runState'
 import { planMix, mixesFor, startingParts } from '../process/mixPlan'
 import { lotsFor } from '../chemistry/lots'
 import { schoolStocks } from '../process/plan'
@@ -8,7 +8,8 @@ import type { Bottle, Light, Paper, Sheet } from '../schema/records'
 import type { ProcessDefinition, SoluteDefinition } from '../schema/definition'
 import { needsOf, type ReadinessInput } from '../shelf/readiness'
 import type { LampInTime, NeedInTime, PaperInTime } from './preparation'
-import type { PlannedMove, SheetToPlan } from './session'
+import type { SheetToPlan } from './session'
+import type { PlannedMove } from './bookings'
 
 export type SheetWithAll = Omit<SheetToPlan, 'sheet'> & { sheet: Sheet }
 

@@ -1,6 +1,7 @@
 import { begun, logOf, T0, uuid, wholeJob } from '../fixtures/workroom'
 import type { Happening } from '../schema/event'
-import { emptyRun, replay } from '../run/run'
+import { replay } from '../run/run'
+import { emptyRun } from '../run/runState'
 import { looksDue, nextThing } from './nextThing'
 
 const at = (seconds: number) => T0 + seconds * 1000

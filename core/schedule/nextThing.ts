@@ -1,5 +1,5 @@
 import { ledgeOf, lifeOf, type Courses } from '../run/deadlines'
-import { stepInHand, wordsIdOf, type RunState } from '../run/run'
+import { stepInHand, wordsIdOf, type RunState } from '../run/runState'
 import { dueLooks, placeOf, type DueLook } from '../run/place'
 
 /** What deserves the hands next, and why. */

@@ -1,13 +1,12 @@
 import { lifeOf, targetOf } from '../run/deadlines'
 import { elapsedSeconds } from '../run/clock'
-import { clockOf, stepInHand, wordsIdOf, type RunState } from '../run/run'
+import { clockOf, stepInHand, wordsIdOf, type RunState } from '../run/runState'
 import type { ProcessDefinition } from '../schema/definition'
 import type { PlannedStep } from '../schema/event'
 import type { Pin, PlanRoom } from '../schema/plan'
 import type { Sheet } from '../schema/records'
-import { trayOf } from '../process/trays'
-import type { Operation, OperationAt, Problem, Times, Use } from './problem'
-import { spanOf } from './problem'
+import type { Operation, OperationAt, Problem, Use } from './problem'
+import { HANDS, Resources, whole, use } from './resources'
 
 /** A sheet that is to be printed in a session, planned or under way. */
 export interface SheetToPlan {
@@ -47,20 +46,6 @@ export interface Session {
   /** Coats whose life was over before the session could begin: they are planned as if they still served. */
   spent: readonly { sheetId: string; stepId: string }[]
 }
-
-/**
- * How long things take the hands, in seconds: common practice, where this app starts.
- * Counting a mix; laying a sheet into the frame and taking it out; from tray to tray; hanging; a look at a print.
- */
-export const HANDS = {
-  counting: 180,
-  coating: 120,
-  framing: 60,
-  unframing: 30,
-  moving: 20,
-  hanging: 60,
-  looking: 20,
-}
 /** From the frame the sheet goes to its bath, from bath to bath it does not lie about: greatest waits, common practice. */
 const STRAIGHT_FROM_FRAME = 300
 const STRAIGHT_FROM_BATH = 120
@@ -74,17 +59,6 @@ const GLASS_SECONDS = 900
 const ATTENDED_SECONDS = 180
 /** A solution without a ceiling of its own is not left for longer than so many times its least time. */
 const SOLUTION_STRETCH = 2
-/** A water of at least this is a wash, in which sheets lie together; a shorter one is a rinse. */
-const WASH_SECONDS = 600
-
-/** What a session's sheets share, in the order in which it is shown. */
-const NAMES = {
-  hands: 'hands',
-  frames: 'frames',
-  drying: 'drying places',
-  rinse: 'rinse trays',
-  wash: 'the wash',
-}
 
 /** The problem of a session: what is left to do to each sheet, and what of the room each step takes. */
 export function sessionOf(input: SessionInput): Session {
@@ -125,51 +99,6 @@ function leaveOutCrowding(jobs: Operation[][], resources: Problem['resources']):
 }
 
 const secondsAfter = (from: number, at: number) => Math.round((at - from) / 1000)
-
-class Resources {
-  readonly list: { name: string; capacity: number }[] = [
-    { name: NAMES.hands, capacity: 1 },
-    { name: NAMES.frames, capacity: 1 },
-    { name: NAMES.drying, capacity: 1 },
-    { name: NAMES.rinse, capacity: 1 },
-    { name: NAMES.wash, capacity: 1 },
-  ]
-
-  constructor(private readonly room: PlanRoom) {
-    const capacities = [1, room.frames, room.dryingPlaces, room.rinseTrays, room.washPlaces]
-    capacities.forEach((capacity, i) => Object.assign(this.list[i]!, { capacity }))
-  }
-
-  named(name: string, capacity: number): number {
-    const known = this.list.findIndex((one) => one.name === name)
-    return known >= 0 ? known : this.list.push({ name, capacity }) - 1
-  }
-
-  light = ({ sheet, isSun }: SheetToPlan) =>
-    this.named(`light ${sheet.lightId ?? ''}`, isSun ? this.room.frames : this.room.underOneLight)
-
-  trayOf({ definition, sheet }: SheetToPlan, planned: PlannedStep) {
-    const step = definition.steps.find((one) => one.id === wordsIdOf(planned))
-    return step ? trayOf(definition, step, sheet.choices) : null
-  }
-
-  bath(one: SheetToPlan, planned: PlannedStep): number {
-    const tray = this.trayOf(one, planned)
-    // One solution is one tray, whichever process it was made up for.
-    const held = tray?.stock.solutes.map((solute) => solute.substanceId).join('+')
-    if (tray) return this.named(`tray ${tray.id} ${held}`, this.room.sheetsInATray)
-    return (planned.leastSeconds ?? 0) >= WASH_SECONDS ? 4 : 3
-  }
-}
-
-const whole = (resource: number): Use => use(resource, 'start', 0, 'end', 0)
-const use = (
-  resource: number,
-  fromEdge: 'start' | 'end',
-  fromPlus: number,
-  toEdge: 'start' | 'end',
-  toPlus: number,
-): Use => ({ resource, from: { edge: fromEdge, plus: fromPlus }, to: { edge: toEdge, plus: toPlus } })
 
 interface Link {
   step: StepAt
@@ -393,54 +322,4 @@ const DRY_PRINT_SECONDS = 3600
 function dryingOf({ state, outline }: SheetToPlan): number {
   const steps = state.begunAt === null ? outline : state.steps.map((step) => step.planned)
   return steps.find((step) => step.kind === 'hang')?.leastSeconds ?? DRY_PRINT_SECONDS
-}
-
-/** One step of a plan, in milliseconds. */
-export interface PlannedMove {
-  sheetId: string
-  stepId: string
-  from: number
-  to: number
-}
-
-/** A plan of times as moments of the day. */
-export const movesOf = (session: Session, times: Times): PlannedMove[] =>
-  session.steps.flatMap((job, j) =>
-    job.map(({ sheetId, stepId }, k) => ({
-      sheetId,
-      stepId,
-      from: session.from + times[j]![k]!.start * 1000,
-      to: session.from + times[j]![k]!.end * 1000,
-    })),
-  )
-
-/** What each shared thing of the room is busy with, in milliseconds, earliest first. */
-export function bookingsOf(
-  session: Session,
-  times: Times,
-): { name: string; capacity: number; spans: (PlannedMove & { job: number })[] }[] {
-  return session.problem.resources.map(({ name, capacity }, resource) => ({
-    name,
-    capacity,
-    spans: session.problem.jobs
-      .flatMap((job, j) =>
-        job.flatMap((operation, k) =>
-          operation.uses
-            .filter((one) => one.resource === resource)
-            .map((one) => {
-              const [from, to] = spanOf(one, times[j]![k]!)
-              const { sheetId, stepId } = session.steps[j]![k]!
-              return {
-                job: j,
-                sheetId,
-                stepId,
-                from: session.from + from * 1000,
-                to: session.from + to * 1000,
-              }
-            }),
-        ),
-      )
-      .filter((span) => span.to > span.from)
-      .sort((a, b) => a.from - b.from),
-  }))
 }

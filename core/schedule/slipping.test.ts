@@ -1,5 +1,6 @@
 import { logOf, SHEET, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
-import { emptyRun, replay } from '../run/run'
+import { replay } from '../run/run'
+import { emptyRun } from '../run/runState'
 import type { DayPlan } from '../schema/plan'
 import { diaryOf } from './diary'
 import { isOpen, slippingOf } from './slipping'

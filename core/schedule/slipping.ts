@@ -1,4 +1,4 @@
-import { stepInHand, type RunState } from '../run/run'
+import { stepInHand, type RunState } from '../run/runState'
 import type { DayPlan } from '../schema/plan'
 
 /** How a sheet stands against its plan. */

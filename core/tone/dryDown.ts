@@ -1,5 +1,5 @@
 import { mean, standardDeviation, sumOf } from '../quantity/statistics'
-import type { RunState } from '../run/run'
+import type { RunState } from '../run/runState'
 import type { Figure, FigureInput } from '../quantity/figure'
 import type { Reading } from '../schema/judgement'
 import { densityOfReading, lastMeasured } from './measured'

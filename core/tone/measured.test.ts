@@ -1,4 +1,5 @@
-import { emptyRun, replay, type RunState } from '../run/run'
+import { replay } from '../run/run'
+import { emptyRun, type RunState } from '../run/runState'
 import type { Happening, Measured } from '../schema/event'
 import type { Reading } from '../schema/judgement'
 import { logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/workroom'

@@ -1,4 +1,4 @@
-import type { RunState } from '../run/run'
+import type { RunState } from '../run/runState'
 import type { Measured } from '../schema/event'
 import type { LookMoment, Reading } from '../schema/judgement'
 import { ciede2000, type Lab } from './colour'

@@ -1,5 +1,5 @@
 import { SHEET, T0, uuid } from '../fixtures/workroom'
-import { emptyRun, type RunState } from '../run/run'
+import { emptyRun, type RunState } from '../run/runState'
 import type { Measured } from '../schema/event'
 import { ciede2000, type Lab } from './colour'
 import type { DriedPrint } from './dryDown'

@@ -1,5 +1,5 @@
 import { mean } from '../quantity/statistics'
-import type { RunState } from '../run/run'
+import type { RunState } from '../run/runState'
 import type { LookMoment, Reading } from '../schema/judgement'
 import { ciede2000, type Lab } from './colour'
 import { narrowed, type DriedPrint } from './dryDown'

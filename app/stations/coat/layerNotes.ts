@@ -1,4 +1,4 @@
-import type { RunState } from '@core/run/run'
+import type { RunState } from '@core/run/runState'
 import type { MarginNote } from '../../state/margin.store'
 
 /** What to know before a layer goes over a finished print. */

@@ -6,7 +6,8 @@ import { Sheet } from '@core/schema/records'
 import { processes } from '@library/index'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { sheet, T0, uuid } from '@core/fixtures/workroom'
-import { draftOf, readDraft, type DraftRoom, type SheetDraft } from './sheet.draft'
+import { readDraft, type DraftRoom } from './sheet.draft'
+import { draftOf, type SheetDraft } from './newSheet'
 
 const draft = (changes: Partial<SheetDraft> = {}): SheetDraft => ({
   title: 'Tide gauge',

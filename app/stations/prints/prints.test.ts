@@ -1,4 +1,5 @@
-import { emptyRun, replay } from '@core/run/run'
+import { replay } from '@core/run/run'
+import { emptyRun } from '@core/run/runState'
 import type { Happening } from '@core/schema/event'
 import { logOf, sheet, SHEET, T0, uuid, wholeJob } from '@core/fixtures/workroom'
 import { classicCyanotype } from '@library/processes/classicCyanotype'

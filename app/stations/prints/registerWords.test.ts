@@ -1,4 +1,4 @@
-import { registerOf } from '@core/scan/register'
+import { registerOf } from '@core/scan/registerError'
 import { adviceLine, registerLines } from './registerWords'
 
 const moved = (right: number, down: number) =>

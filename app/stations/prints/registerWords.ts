@@ -1,4 +1,4 @@
-import type { Register, RegisterAdvice } from '@core/scan/register'
+import type { Register, RegisterAdvice } from '@core/scan/registerError'
 import { digits } from '@core/quantity/format'
 
 /** To a hundredth: what is less was not measured. */

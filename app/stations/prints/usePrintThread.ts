@@ -1,6 +1,6 @@
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { stepInHand, wordsIdOf } from '@core/run/run'
+import { stepInHand, wordsIdOf } from '@core/run/runState'
 import { dueLooks, hungAtOf, placeOf } from '@core/run/place'
 import { storyOf } from '@core/run/story'
 import type { PrintRecord } from '@core/judge/printRecord'

@@ -1,6 +1,7 @@
 import { incompatibilities, processes, substances, treatments } from '@library/index'
 import { recipesOf } from '@core/shelf/recipes'
-import { draftOfStock, readSolution } from './solution.draft'
+import { readSolution } from './solution.draft'
+import { draftOfStock } from './recipeRows'
 
 // Every stock and bath of the library put through the same audits as a recipe of one's own.
 

@@ -3,15 +3,8 @@ import { saltedPaper } from '@library/processes/saltedPaper'
 import { bottle } from '@core/fixtures/substances'
 import { T0 } from '@core/fixtures/workroom'
 import type { Bottle } from '@core/schema/records'
-import {
-  draftOfStock,
-  mended,
-  readSolution,
-  rowOf,
-  scaleDraft,
-  type RecipeRow,
-  type SolutionDraft,
-} from './solution.draft'
+import { mended, readSolution, scaleDraft } from './solution.draft'
+import { draftOfStock, rowOf, type RecipeRow, type SolutionDraft } from './recipeRows'
 
 const room = (bottles: Bottle[] = [], taken = new Map<string, number>()) => ({
   book: substances,

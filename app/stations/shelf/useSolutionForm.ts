@@ -8,15 +8,8 @@ import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
 import { freeLabel, writtenLabel } from './bottleLabel'
 import { putOnShelf } from '../../state/actions/shelf.actions'
-import {
-  draftOfStock,
-  mended,
-  readSolution,
-  rowOf,
-  scaleDraft,
-  type SolutionDraft,
-  statedIn,
-} from './solution.draft'
+import { mended, readSolution, scaleDraft } from './solution.draft'
+import { draftOfStock, rowOf, type SolutionDraft, statedIn } from './recipeRows'
 import { useShelf } from './useShelf'
 
 const ROOM_CELSIUS = 20

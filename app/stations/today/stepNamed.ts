@@ -1,4 +1,4 @@
-import { wordsIdOf } from '@core/run/run'
+import { wordsIdOf } from '@core/run/runState'
 import type { StepDefinition } from '@core/schema/definition'
 import type { SheetInRoom } from '../../state/workroom.store'
 

@@ -1,4 +1,5 @@
-import { emptyRun, replay } from '@core/run/run'
+import { replay } from '@core/run/run'
+import { emptyRun } from '@core/run/runState'
 import { plannedThread, threadOf } from '@core/run/thread'
 import { nextThing } from '@core/schedule/nextThing'
 import { logOf, sheet, T0, uuid, wholeJob } from '@core/fixtures/workroom'

@@ -1,7 +1,7 @@
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { plannedThread, threadOf, type DueStep, type ThreadStretch } from '@core/run/thread'
-import { stepInHand, wordsIdOf } from '@core/run/run'
+import { stepInHand, wordsIdOf } from '@core/run/runState'
 import { hungAtOf, placeOf } from '@core/run/place'
 import { formatSpan } from '@core/quantity/format'
 import { useNow } from '../../state/useNow'

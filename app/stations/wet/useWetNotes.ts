@@ -1,6 +1,6 @@
 import { computed, type Ref } from 'vue'
 import { slipsOf } from '@core/run/timing'
-import { wordsIdOf } from '@core/run/run'
+import { wordsIdOf } from '@core/run/runState'
 import type { Bath } from '@core/schema/bath'
 import type { StepDefinition } from '@core/schema/definition'
 import type { SheetInRoom } from '../../state/workroom.store'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, ref } from 'vue'
-import type { CoatJudgement } from '@core/run/run'
+import type { CoatJudgement } from '@core/run/runState'
 import { CoreError } from '@core/errors'
 import { parseQuantity } from '@core/quantity/parse'
 import type { Happening } from '@core/schema/event'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Sides, TearingPlan } from '@core/paper/tearing'
+import type { TearingPlan } from '@core/paper/tearing'
+import type { Sides } from '@core/paper/tearingBlocks'
 
 /** The sheet to scale, its pieces, and the tears as numbered lines in the order in which they are made. */
 const props = defineProps<{ sheet: Sides; plan: TearingPlan; sizeNames: readonly string[]; upTo: number }>()

@@ -5,11 +5,11 @@ import KitButton from '../../../kit/KitButton.vue'
 import { numberOrNull, toSignificant } from '@core/quantity/number'
 import { digits } from '@core/quantity/format'
 import { computed } from 'vue'
-import type { Measure } from '@core/chemistry/solution'
+import type { Measure } from '@core/chemistry/recipe'
 import type { Bottle } from '@core/schema/records'
 import { substances } from '@library/index'
 import FigureValue from '../../../kit/FigureValue.vue'
-import type { ReadSolution, RecipeRow } from '../solution.draft'
+import type { ReadSolution, RecipeRow } from '../recipeRows'
 
 /** The lines of a recipe: what, how much in which measure, from which jar, and what that comes to. */
 const props = defineProps<{ read: ReadSolution; bottles: readonly Bottle[] }>()

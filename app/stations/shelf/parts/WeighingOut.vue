@@ -8,7 +8,7 @@ import BigTarget from '../../../kit/BigTarget.vue'
 import { figureText } from '../../../words/figureText'
 import { useKeyRows } from '../../../state/keys.store'
 import TextField from '../../../kit/TextField.vue'
-import type { SolutionDraft } from '../solution.draft'
+import type { SolutionDraft } from '../recipeRows'
 
 /** One act at a time at the balance: what to weigh, large; what the balance says, typed; then the water. */
 const props = defineProps<{ draft: SolutionDraft; solution: Solution; making: readonly string[] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PlannedMove } from '@core/schedule/session'
+import type { PlannedMove } from '@core/schedule/bookings'
 import { formatSpan } from '@core/quantity/format'
 import { useWorkroom } from '../../../state/workroom.store'
 import { timeOfDay } from '../../../words/moments'

@@ -2,7 +2,7 @@
 import PressCard from '../../../kit/PressCard.vue'
 import { computed } from 'vue'
 import { clocksOf } from '@core/run/deadlines'
-import { stepInHand } from '@core/run/run'
+import { stepInHand } from '@core/run/runState'
 import { useNow } from '../../../state/useNow'
 import type { SheetInRoom } from '../../../state/workroom.store'
 import { ledgeFigure } from '../../../words/clockWords'

@@ -1,0 +1,90 @@
+import { type Finding } from '@core/chemistry/audits'
+import { type SubstanceBook } from '@core/chemistry/lots'
+import { type Solution } from '@core/chemistry/solution'
+import { type Measure } from '@core/chemistry/recipe'
+import { type Refusal } from '@core/errors'
+import { parseNumber, toSignificant } from '@core/quantity/number'
+import { parseQuantity } from '@core/quantity/parse'
+import type { StockDefinition } from '@core/schema/definition'
+import type { Bottle } from '@core/schema/records'
+import type { Incompatibility } from '@core/schema/substance'
+
+/** One line of a recipe as it is written. */
+export interface RecipeRow {
+  key: string
+  /** Id of a substance, or of a bottle that is poured from. */
+  source: string
+  amount: string
+  measure: Measure
+  /** Jar it is weighed from; empty for one that is not on the shelf. */
+  jarId: string
+  /** What the balance or the measure really said, once it was read. */
+  read: string
+  /** The hydrate in the jar was pointed out and is reckoned with. */
+  formSeen: boolean
+}
+
+export interface SolutionDraft {
+  name: string
+  volume: string
+  finish: 'topUpTo' | 'addTo'
+  /** What it is called, in % of its first solute; empty for its true strength. */
+  stated: string
+  rows: RecipeRow[]
+}
+
+export interface SolutionRoom {
+  book: SubstanceBook
+  incompatibilities: readonly Incompatibility[]
+  bottles: readonly Bottle[]
+  taken: ReadonlyMap<string, number>
+  dropsPerMillilitre: number
+  celsius: number
+  now: number
+}
+
+export interface ReadSolution {
+  /** `null` where something cannot be read. */
+  solution: Solution | null
+  volumeMillilitres: number | null
+  faults: Record<string, Refusal>
+  findings: (Finding & { rowKey?: string })[]
+  /** How far the recipe has to shrink so that nothing runs short, and what limits it. */
+  fit: { factor: number; limitedBy: string | null }
+  /** Price of what goes in, as far as it is known. */
+  cost: number | null
+}
+
+/** A row of a recipe for so much per cent of a substance. */
+export const rowOf = (key: string, source: string, amount: number, measure: Measure): RecipeRow => ({
+  key,
+  source,
+  amount: String(toSignificant(amount, 4)),
+  measure,
+  jarId: '',
+  read: '',
+  formSeen: false,
+})
+
+/** What the bottle is called, in % of its first solute; `null` where nothing can be read. */
+export function statedIn(draft: SolutionDraft): number | null {
+  try {
+    return parseQuantity(draft.stated, 'fraction', { field: 'stated', bareUnit: 'percent' })
+  } catch {
+    return null
+  }
+}
+
+/** The draft of a stock as a process asks for it. */
+export const draftOfStock = (name: string, stock: StockDefinition, volume: string): SolutionDraft => ({
+  name,
+  volume,
+  finish: 'topUpTo',
+  stated: '',
+  rows: stock.solutes.map((one, i) => rowOf(String(i), one.substanceId, one.percentWv, 'percentWv')),
+})
+
+export const bottleOf = (id: string, room: SolutionRoom) => room.bottles.find((one) => one.id === id)
+
+export const amountIn = (row: RecipeRow): number =>
+  parseNumber(row.amount, { field: 'amount', example: '12 or 1.5' })

@@ -1,0 +1,90 @@
+import { elapsedSeconds } from '../run/clock'
+import { clockOf } from '../run/runState'
+import { digits, formatSpan } from '../quantity/format'
+import type { StepDefinition } from '../schema/definition'
+import type { Observed } from './diagnosis'
+import { wordsOf, type PrintRecord } from './printRecord'
+
+/** A wet step that ended within this of its least time was done: as `core/run/timing.ts` has it. */
+export const slackOf = (least: number) => Math.max(5, 0.03 * least)
+/** Carry-over has thinned a bath visibly under this share of its strength. */
+const THINNED = 0.7
+
+export const fact = (factId: string, is: boolean, said: string): Observed => ({ factId, is, said })
+
+/** Which fact a wet step that was cut short stands for. */
+const SHORT = { develop: 'developed-short', clear: 'cleared-short', fix: 'fixed-short', tone: 'toned-short' } as const // prettier-ignore
+const DONE = { develop: 'developed', clear: 'cleared', fix: 'fixed', tone: 'toned' } as const
+type Role = keyof typeof SHORT
+
+const isRole = (role: string | undefined): role is Role => role !== undefined && role in SHORT
+const isWash = (words: StepDefinition) => /^(final-)?wash/.test(words.id)
+
+export function wetSteps({ state, definition }: PrintRecord): Observed[] {
+  const worst = new Map<string, Observed>()
+  const keep = (one: Observed) => {
+    if (!worst.has(one.factId) || one.is) worst.set(one.factId, one)
+  }
+  for (const step of state.steps) {
+    const [words, clock] = [wordsOf(definition, step), clockOf(step)]
+    if (!words || !clock || step.planned.kind !== 'bath' || step.finishedAt === undefined) continue
+    const took = elapsedSeconds(clock, step.finishedAt)
+    const least = step.planned.leastSeconds
+    const isShort = least !== undefined && took < least - slackOf(least)
+    if (isRole(words.role) && least !== undefined)
+      keep(
+        fact(
+          SHORT[words.role],
+          isShort,
+          `${DONE[words.role]} ${formatSpan(took)}, ${formatSpan(least)} is due`,
+        ),
+      )
+    if (isWash(words) && least !== undefined)
+      keep(fact('washed-short', isShort, `washed ${formatSpan(took)}, ${formatSpan(least)} is due`))
+    const ceiling = words.late?.afterSeconds ?? step.planned.mostSeconds
+    if (words.role === 'fix' && ceiling !== undefined)
+      keep(
+        fact(
+          'fixed-long',
+          took > 1.25 * ceiling,
+          `fixed ${formatSpan(took)}, ${formatSpan(ceiling)} is the most`,
+        ),
+      )
+    if (words.role === 'clear' && words.late?.blames === 'paper' && ceiling !== undefined)
+      keep(
+        fact(
+          'cleared-long',
+          took > ceiling,
+          `clearing took ${formatSpan(took)}, over ${formatSpan(ceiling)}`,
+        ),
+      )
+  }
+  return [...worst.values()]
+}
+
+const SPENT = { develop: 'developer-spent', clear: 'clearing-spent', fix: 'fixer-spent', tone: 'toner-spent' } as const // prettier-ignore
+const VERDICT = {
+  fresh: 'was fresh',
+  serves: 'still served',
+  replenishSoon: 'still served',
+  replenish: 'was due to be replenished',
+  used: 'had been made for one print, and had had it',
+  spent: 'was beyond its capacity',
+  old: 'was past its life',
+} as const
+
+export function bathsMet({ baths, definition }: PrintRecord): Observed[] {
+  return baths.flatMap(({ wordsId, bath, standing }) => {
+    const role = definition.steps.find((one) => one.id === wordsId)?.role
+    if (!isRole(role)) return []
+    const isThin = standing.strength.value < THINNED
+    const isSpent = ['replenish', 'used', 'spent', 'old'].includes(standing.verdict) || isThin
+    const had = standing.passes.length
+      ? `, after ${standing.passes.length} print${standing.passes.length === 1 ? '' : 's'}`
+      : ''
+    const how = isThin
+      ? `had thinned to ${digits(100 * standing.strength.value, 2)} % of its strength`
+      : VERDICT[standing.verdict]
+    return [fact(SPENT[role], isSpent, `${bath.name} ${how}${had}`)]
+  })
+}
