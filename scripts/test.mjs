@@ -31,6 +31,7 @@ const seconds = (began) => Math.round((Date.now() - began) / 1000)
 const inModules = (name) => join('node_modules', name)
 const CHECKS = [
   ['lint', inModules('eslint/bin/eslint.js'), ['.']],
+  ['structure', join('scripts', 'structure.mjs'), []],
   ['styles', inModules('stylelint/bin/stylelint.mjs'), ['app/**/*.{vue,css}']],
   ['format', inModules('prettier/bin/prettier.cjs'), ['--check', '--log-level', 'warn', '.']],
   ['unused', inModules('knip/bin/knip.js'), []],

@@ -141,17 +141,17 @@ describe('undo', () => {
   })
 })
 
-describe('rebuildStandings', () => {
+describe('rebuildAllRunStates', () => {
   it('comes to the same as appending did', async () => {
     for (const [, what] of wholeJob) await data.append(SHEET, what)
     const kept = await stateOf()
     await data.db.standingBundles.clear()
-    await data.rebuildStandings(data.db, [SHEET])
+    await data.rebuildAllRunStates(data.db, [SHEET])
     expect(await stateOf()).toEqual(kept)
   })
 
   it('knows a sheet on which nothing has happened', async () => {
-    await data.rebuildStandings(data.db, [uuid(77)])
+    await data.rebuildAllRunStates(data.db, [uuid(77)])
     expect(await placeIn(uuid(77))).toBe('planned')
   })
 })
@@ -526,7 +526,7 @@ describe('files that the browser has lost', () => {
     expect([...some]).toEqual([[SHEET, await stateOf()]])
     expect([here.logs.size, here.standings.size, here.lost.standings.length]).toEqual([2, 0, 2])
     await data.db.standings.forget(lostRows)
-    await data.standingsAnew(data.db, here.lost.standings)
+    await data.rebuildRunStates(data.db, here.lost.standings)
     expect(await data.contentsOf(data.db)).toEqual(before)
   })
 

@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie'
 import { onScopeDispose, shallowRef, type ShallowRef } from 'vue'
 import { useNotice } from './notice.store'
-import { onBroughtIn } from '../storage/imported'
+import { onImported } from '../storage/imported'
 import type { Rows } from '../storage/rows'
 
 /** Rows read at once: few enough that the page stays answerable while thousands are read. */
@@ -67,7 +67,7 @@ export function useRowsById<Row extends object>(
     },
     error: (error: unknown) => notice.refuse(error, 'reading the workroom'),
   })
-  const stop = onBroughtIn(() => {
+  const stop = onImported(() => {
     revisions.clear()
     wanted = last
     void catchUp()

@@ -8,7 +8,7 @@ import { emptyRun } from '@core/run/runState'
 import { bundleKey, type Legible } from './bundles'
 import { dropPictures, packsOf, picturedIds, storePictures } from './pictures'
 import { inPieces } from './pieces'
-import { rebuildStandings, stateEntry } from './runStates'
+import { rebuildAllRunStates, stateEntry } from './runStates'
 import type { WorkroomDb } from './workroomDb'
 
 /** How far long work has come, 0 to 1, and what it is doing. */
@@ -133,7 +133,7 @@ export async function writeImport(
     // What lay beside what comes back is lost as well; what is shown of it stays, and tells that its log is gone.
     if (lost.logs.some((id) => coming.has(id))) await db.logs.forget(lost.rows.logs)
     await db.standings.forget(lost.rows.standings)
-    await rebuildStandings(
+    await rebuildAllRunStates(
       db,
       lost.standings.filter((id) => here.logs.has(id) && !coming.has(id)),
     )

@@ -5,13 +5,13 @@
 const NAME = 'ember-sheet-brought-in'
 
 /** @returns the way to stop listening. */
-export function onBroughtIn(listen: () => void): () => void {
+export function onImported(listen: () => void): () => void {
   const channel = new BroadcastChannel(NAME)
   channel.onmessage = listen
   return () => channel.close()
 }
 
-export function sayBroughtIn(): void {
+export function announceImport(): void {
   const channel = new BroadcastChannel(NAME)
   channel.postMessage(null)
   channel.close()

@@ -60,12 +60,12 @@ const statesIn = (texts: Iterable<readonly [id: string, text: string]>) =>
   [...texts].map(([id, text]) => [id, JSON.parse(text) as RunState] as const)
 
 /** Works out standings afresh from the logs, for sheets that were written by other means than `append`. */
-export async function rebuildStandings(db: WorkroomDb, sheetIds: readonly string[]): Promise<void> {
+export async function rebuildAllRunStates(db: WorkroomDb, sheetIds: readonly string[]): Promise<void> {
   for (const id of sheetIds) await writeState(db, replay(id, await logIn(db, id)))
 }
 
 /** Makes anew what lists show of sheets, also where it lay in files that are lost. */
-export async function standingsAnew(db: WorkroomDb, sheetIds: readonly string[]): Promise<void> {
+export async function rebuildRunStates(db: WorkroomDb, sheetIds: readonly string[]): Promise<void> {
   await db.standings.forget(await db.standings.lostRows())
-  await rebuildStandings(db, sheetIds)
+  await rebuildAllRunStates(db, sheetIds)
 }

@@ -6,7 +6,7 @@ import type { SalvageNote } from '@core/archive/salvage'
 import { calledOff, legibleContents, writeImport, type Damage } from '../storage/holdings'
 import { picturedIds } from '../storage/pictures'
 import { lookAtStored, repairStored } from './repair'
-import { standingsAnew } from '../storage/runStates'
+import { rebuildRunStates } from '../storage/runStates'
 import { WorkroomDb } from '../storage/workroomDb'
 import { readArchiveFile } from './archiveFile'
 import { serve, type Call } from './call'
@@ -156,7 +156,7 @@ async function repair(sheetIds: readonly string[]): Promise<SalvageNote[]> {
   const notes = await withReaders(async (readers) =>
     repairStored(db, await lookAtStored(db, readers, Date.now(), pace)),
   )
-  if (sheetIds.length) await standingsAnew(db, sheetIds)
+  if (sheetIds.length) await rebuildRunStates(db, sheetIds)
   return notes
 }
 

@@ -5,7 +5,7 @@ import type { Written } from './archiveParts'
 import type { FolderBackup, TrialReport } from './backupFolder'
 import { askWorker } from './call'
 import { startWorker } from './start'
-import { sayBroughtIn } from '../storage/imported'
+import { announceImport } from '../storage/imported'
 import { db } from '../storage/db'
 import { isDemo } from '../storage/whichWorkroom'
 import { clearRecords, type Progress } from '../storage/holdings'
@@ -54,7 +54,7 @@ export async function exportArchive(progress?: Progress, signal?: AbortSignal): 
   const written = await once<'write'>({ act: 'write', name: room, at }, progress, signal)
   const name = `ember-sheet-${new Date(at).toISOString().slice(0, 10)}`
   const { length } = written.files
-  if (written.repaired.length) sayBroughtIn()
+  if (written.repaired.length) announceImport()
   return {
     ...written,
     files: written.files.map((file, i) => ({
@@ -73,7 +73,7 @@ export async function backUpIntoFolder(
   const name = isDemo ? 'Demo workroom' : 'Workroom'
   const question = { act: 'backUp', folder, name, at: Date.now() } as const
   const backup = await once<'backUp'>(question, progress, signal)
-  if (backup.repaired.length) sayBroughtIn()
+  if (backup.repaired.length) announceImport()
   return backup
 }
 
@@ -123,7 +123,7 @@ async function prepared(
         try {
           const question = { act: 'take', theirs: [...takeTheirs] } as const
           const missingPictures = await work.ask<'take'>(question, onProgress, onSignal)
-          sayBroughtIn()
+          announceImport()
           return missingPictures
         } finally {
           work.leave()
@@ -151,7 +151,7 @@ export const checkEverything = (
  */
 export async function repairEverything(sheetIds: readonly string[] = []): Promise<SalvageNote[]> {
   const notes = await once<'repair'>({ act: 'repair', sheetIds })
-  if (notes.length) sayBroughtIn()
+  if (notes.length) announceImport()
   return notes
 }
 

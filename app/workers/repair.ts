@@ -9,7 +9,7 @@ import type { LogsReader } from './lookAtLogs'
 import { runInPieces, within, type Pace } from './pace'
 import { legibleContents, type StoredContents } from '../storage/holdings'
 import { inPieces } from '../storage/pieces'
-import { rebuildStandings } from '../storage/runStates'
+import { rebuildAllRunStates } from '../storage/runStates'
 import type { WorkroomDb } from '../storage/workroomDb'
 
 /** What looking through everything stored found. */
@@ -93,14 +93,14 @@ export async function repairStored(
       if (log?.lines === lines || (await db.logs.textOf(id)) !== lines) continue
       if (log) {
         await db.logs.put(id, lengthOf(log), log.lines)
-        await rebuildStandings(db, [id])
+        await rebuildAllRunStates(db, [id])
       } else {
         await db.logs.drop([id])
         if (
           sound.records.sheets.some((one) => one.id === id) ||
           sound.records.paperRuns.some((one) => one.id === id)
         )
-          await rebuildStandings(db, [id])
+          await rebuildAllRunStates(db, [id])
         else await db.standings.drop([id])
       }
     }

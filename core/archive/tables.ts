@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import { threadFacts } from '../judge/compare'
 import type { PrintRecord } from '../judge/printRecord'
 import { densityAt, DRY } from '../tone/measured'
-import { standing } from '../run/run'
+import { effectiveEvents } from '../run/run'
 import { placeOf, verdictOf } from '../run/place'
 import { storyOf } from '../run/story'
 import type { SheetEvent } from '../schema/event'
@@ -80,7 +80,7 @@ export function logCsv(
     ['sheet', 'title', 'at', 'what', 'detail'],
     records.flatMap(({ sheet, definition }) => {
       const log = logs.get(sheet.id) ?? []
-      return standing(log).length
+      return effectiveEvents(log).length
         ? storyOf(sheet.id, log, definition).map((line) => [
             sheet.number,
             sheet.title,

@@ -1,5 +1,5 @@
 import { ProcessDefinition } from '../schema/definition'
-import { copyProcess, looseEnd, readProcessFile, writeProcessFile } from './processFile'
+import { copyProcess, danglingReference, readProcessFile, writeProcessFile } from './processFile'
 
 const known = new Set(['silver-nitrate', 'sodium-chloride'])
 const process: ProcessDefinition = {
@@ -85,7 +85,7 @@ describe('a process file', () => {
     expect(() => readProcessFile(text, known)).toThrow(expect.objectContaining({ code })),
   )
 
-  it('has no loose end when it is sound', () => expect(looseEnd(process, known)).toBeNull())
+  it('has no loose end when it is sound', () => expect(danglingReference(process, known)).toBeNull())
 })
 
 describe('copyProcess', () => {

@@ -47,14 +47,14 @@ export function readProcessFile(text: string, knownSubstances: ReadonlySet<strin
       'Mend that place and try again.',
     )
   }
-  const loose = looseEnd(result.data.process, knownSubstances)
+  const loose = danglingReference(result.data.process, knownSubstances)
   if (loose)
     throw refuse('wrong-process', `process.${loose.path}: ${loose.problem}`, 'Mend that place and try again.')
   return result.data.process
 }
 
 /** The first thing in a definition that points at nothing, or `null`. */
-export function looseEnd(
+export function danglingReference(
   definition: ProcessDefinition,
   knownSubstances: ReadonlySet<string>,
 ): { path: string; problem: string } | null {

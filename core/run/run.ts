@@ -10,7 +10,7 @@ import { type StepState, type RunState, emptyRun } from './runState'
  * @throws CoreError `out-of-order` when the log has a gap or belongs to another sheet; otherwise as `advance`.
  */
 export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
-  const kept = standing(log)
+  const kept = effectiveEvents(log)
   const grow = growing()
   let state = kept.reduce(
     (before, event) => stamped(transition(before, event, grow), event),
@@ -33,7 +33,7 @@ export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
  *
  * @throws CoreError `nothing-to-undo` when an undo names anything but the last event still standing.
  */
-export function standing(log: readonly SheetEvent[]): SheetEvent[] {
+export function effectiveEvents(log: readonly SheetEvent[]): SheetEvent[] {
   const kept: SheetEvent[] = []
   for (const event of log) {
     if (event.type !== 'undone') kept.push(event)

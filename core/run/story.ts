@@ -2,7 +2,7 @@ import { digits, formatSpan } from '../quantity/format'
 import type { ProcessDefinition } from '../schema/definition'
 import type { CountedDose, SheetEvent } from '../schema/event'
 import { elapsedSeconds } from './clock'
-import { replay, standing } from './run'
+import { replay, effectiveEvents } from './run'
 import { clockOf, wordsIdOf, type StepState } from './runState'
 
 /** One line of a sheet's record, as a printer would have written it on the back. */
@@ -53,7 +53,7 @@ export function storyOf(
     if (at == null) continue
     lines.push({ at, tone: 'work', what: title, detail: detailOf(step, components) })
   }
-  for (const event of standing(log)) {
+  for (const event of effectiveEvents(log)) {
     const line = lineOf(event)
     if (line) lines.push(line)
   }
