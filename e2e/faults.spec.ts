@@ -131,8 +131,8 @@ test('the browser is killed at random moments of a working session: nothing fini
     const ids = new Set((await storedEvents(page)).map((event) => event.id))
     expect(lost(finished, ids)).toEqual([])
     expect(finished.size).toBeGreaterThan(KILLS)
-    // A run of many kills meets running clocks; a short one need not.
-    if (KILLS > 20) expect(clocksSeen).toBeGreaterThan(KILLS / 10)
+    // Presses that come fast leave few clocks running at the moment of a kill, but some in every run.
+    expect(clocksSeen).toBeGreaterThan(KILLS / 10)
     test.info().annotations.push({
       type: 'seen',
       description: `${KILLS} kills, ${finished.size} events, ${clocksSeen} running clocks`,

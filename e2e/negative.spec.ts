@@ -275,7 +275,8 @@ test('what was made hangs on the sheet that uses it', async ({ page }) => {
     .getByRole('link', { name: /for sheet/ })
     .first()
     .click()
-  await expect(page.getByText(/horn-negative\.png/)).toBeVisible()
+  await expect(page).toHaveURL(/\/prints\//)
+  await expect(page.getByRole('complementary').getByText(/horn-negative\.png/)).toBeVisible()
 })
 
 test('the negative in the dim room, its edge drawn by key', async ({ page }) => {

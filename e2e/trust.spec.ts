@@ -12,7 +12,7 @@ import {
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
-import { chromium, expect, test, type Page } from '@playwright/test'
+import { chromium, expect, test, type Download, type Page } from '@playwright/test'
 import { CHROMIUM, DEMO_ADDRESS, FLAGS, freePort, OWN_ADDRESS } from './browser.ts'
 import { open, photograph, plan, turnTo } from './workroom.ts'
 
@@ -103,11 +103,16 @@ test('what is stored is looked through: a picture that is gone and a list that l
   await page.getByRole('button', { name: 'Check stored data' }).click()
   await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
 
-  const tables = [page.waitForEvent('download'), page.waitForEvent('download')]
+  const downloads: Download[] = []
+  page.on('download', (download) => downloads.push(download))
   await page.getByRole('button', { name: 'Tables for a spreadsheet' }).click()
-  void tables
-  const download = await tables[0]!
-  expect(readFileSync(await download.path(), 'utf8')).toContain('Lamp-room lens')
+  await expect.poll(() => downloads.length).toBe(2)
+  const texts = await Promise.all(downloads.map(async (one) => readFileSync(await one.path(), 'utf8')))
+  expect(downloads.map((one) => one.suggestedFilename().replace(/-\d{4}.*/, ''))).toEqual([
+    'ember-sheet-prints',
+    'ember-sheet-log',
+  ])
+  for (const text of texts) expect(text).toContain('Lamp-room lens')
 })
 
 test('files that the browser has lost: named, the rest exported, and all of it back from an archive', async () => {

@@ -1,13 +1,17 @@
 import { cautions } from './cautions'
-import { hazardStatements, processes, substances, tools, treatments, wasteClasses } from './index'
+import { cautionOf, hazardStatements, processes, substances, tools, treatments, wasteClasses } from './index'
 
 const all = [...Object.values(processes), ...Object.values(treatments)]
 
 describe('cautions', () => {
-  it.each(Object.entries(cautions))('%s stands under its own name', (id, caution) => {
-    expect(caution.id).toBe(id)
-    expect(caution.title).toMatch(/^[A-Z]/)
-  })
+  it.each(Object.entries(cautions))(
+    '%s is found by the name that steps and substances give it',
+    (id, caution) => {
+      expect(cautionOf(caution.id)).toBe(caution)
+      expect(cautionOf(id)).toBe(caution)
+      expect(caution.title).toMatch(/^[A-Z]/)
+    },
+  )
 
   it('are each shown somewhere: by a substance or by a process', () => {
     const used = new Set([
