@@ -32,6 +32,16 @@ describe.each([...Object.values(processes), ...Object.values(treatments)])('$nam
       JSON.parse(JSON.stringify(definition)),
     ))
 
+  // The role decides, not the id; here both are held together, so that no wash of the library is forgotten.
+  it('gives its washes their role', () => {
+    const washes = (words: string[]) => words.sort()
+    expect(washes(definition.steps.flatMap(({ id, role }) => (role === 'wash' ? [id] : [])))).toEqual(
+      washes(
+        definition.steps.flatMap(({ id }) => (id.startsWith('wash') || id === 'final-wash' ? [id] : [])),
+      ),
+    )
+  })
+
   it('points only at what it holds', () => {
     const cautions = new Set(definition.cautions.map((caution) => caution.id))
     for (const holder of [...definition.steps, ...definition.components, ...definition.baths])

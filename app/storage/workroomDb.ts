@@ -28,7 +28,7 @@ import { recordGuard } from './recordGuard'
 import { stateEntry } from './runStates'
 
 /** Goes up with every new version of the records, and whenever they are stored in another way. */
-export const STORAGE_VERSION = 8
+export const STORAGE_VERSION = 9
 
 /** What the meter read during one exposure, a stretch at a time. It serves the running clock; what it came to is in the log. */
 export interface TraceRow {
@@ -172,6 +172,7 @@ export class WorkroomDb extends Dexie {
       .upgrade(toVersion6)
     this.version(7).stores({}).upgrade(toVersion7)
     this.version(8).stores({ setAside: 'id', device: 'id' })
+    this.version(9).stores({}).upgrade(toVersion9)
     this.use(recordGuard)
     this.logs = new Bundles(this.logBundles)
     this.standings = new Bundles(this.standingBundles)
@@ -219,4 +220,11 @@ async function toVersion7(transaction: Transaction): Promise<void> {
   const old = { wastes: await rows('wastes'), bottles: await rows('bottles'), baths: await rows('baths') }
   const next = migrate(old, 6, MIGRATIONS, 7) as { wastes: Waste[] }
   await transaction.table<Waste>('wastes').bulkPut(next.wastes)
+}
+
+/** Washes of the user's own processes say that they are washes. */
+async function toVersion9(transaction: Transaction): Promise<void> {
+  const ownProcesses = (await transaction.table('ownProcesses').toArray()) as unknown[]
+  const next = migrate({ ownProcesses }, 8, MIGRATIONS, 9) as { ownProcesses: OwnProcess[] }
+  await transaction.table<OwnProcess>('ownProcesses').bulkPut(next.ownProcesses)
 }

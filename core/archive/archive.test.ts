@@ -485,6 +485,18 @@ describe('migration', () => {
     expect(readArchive(stored).notes).toEqual([])
   }) // prettier-ignore
 
+  it('version 8 is read as it was meant: washes of an own process have their role', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v8.zip')))
+    const { records } = readBack(stored)
+    expect([records.sheets, records.events, records.ownProcesses].map((list) => list.length)).toEqual([25, 1372, 1])
+    const own = records.ownProcesses.find((one) => one.id === uuid(910))
+    const roles = own?.definition.steps.map(({ id, role }) => [id, role])
+    expect(roles).toEqual(
+      expect.arrayContaining([['wash-fixer', 'wash'], ['final-wash', 'wash'], ['fix', 'fix'], ['rinse', undefined]]),
+    )
+    expect(readArchive(stored).notes).toEqual([])
+  }) // prettier-ignore
+
   it('of an archive of version 5 with wrong events, the sound ones are read', () => {
     const old = (events: (events: SheetEvent[]) => unknown) => {
       const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))

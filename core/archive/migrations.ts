@@ -1,4 +1,5 @@
 import { CoreError } from '../errors'
+import { withWashRoles } from '../process/processFile'
 import { RECORD_VERSION } from '../schema/records'
 
 /** Takes the records of one version, as parsed JSON, to the next. It may not look at the clock or invent identities. */
@@ -13,6 +14,7 @@ export const MIGRATIONS: readonly Migration[] = [
   logsOfTheirOwn,
   wasteKeepsItsContents,
   unreadableIsSetAside,
+  washesSayTheirRole,
 ]
 
 type Row = Record<string, unknown>
@@ -103,6 +105,18 @@ function wasteKeepsItsContents(records: unknown): unknown {
 /** Version 8: what cannot be read is set aside instead of being refused; nothing that was there changes. */
 function unreadableIsSetAside(records: unknown): unknown {
   return { ...(records as Row), setAside: [] }
+}
+
+/** Version 9: a wash says that it is one; before, it was known by the name of its step. */
+function washesSayTheirRole(records: unknown): unknown {
+  const old = records as Record<string, Row[]>
+  return {
+    ...old,
+    ownProcesses: rows(old.ownProcesses).map((own) => ({
+      ...own,
+      definition: withWashRoles(own.definition),
+    })),
+  }
 }
 
 /** What is not a list is left for the schema to refuse. */

@@ -1,7 +1,6 @@
 import { elapsedSeconds } from '../run/clock'
 import { clockOf } from '../run/runState'
 import { digits, formatSpan } from '../quantity/format'
-import type { StepDefinition } from '../schema/definition'
 import type { Observed } from './diagnosis'
 import { wordsOf, type PrintRecord } from './printRecord'
 
@@ -18,7 +17,6 @@ const DONE = { develop: 'developed', clear: 'cleared', fix: 'fixed', tone: 'tone
 type Role = keyof typeof SHORT
 
 const isRole = (role: string | undefined): role is Role => role !== undefined && role in SHORT
-const isWash = (words: StepDefinition) => /^(final-)?wash/.test(words.id)
 
 export function wetSteps({ state, definition }: PrintRecord): Observed[] {
   const worst = new Map<string, Observed>()
@@ -39,7 +37,7 @@ export function wetSteps({ state, definition }: PrintRecord): Observed[] {
           `${DONE[words.role]} ${formatSpan(took)}, ${formatSpan(least)} is due`,
         ),
       )
-    if (isWash(words) && least !== undefined)
+    if (words.role === 'wash' && least !== undefined)
       keep(fact('washed-short', isShort, `washed ${formatSpan(took)}, ${formatSpan(least)} is due`))
     const ceiling = words.late?.afterSeconds ?? step.planned.mostSeconds
     if (words.role === 'fix' && ceiling !== undefined)

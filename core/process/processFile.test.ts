@@ -1,5 +1,11 @@
 import { ProcessDefinition } from '../schema/definition'
-import { copyProcess, danglingReference, readProcessFile, writeProcessFile } from './processFile'
+import {
+  copyProcess,
+  danglingReference,
+  readProcessFile,
+  writeProcessFile,
+  withWashRoles,
+} from './processFile'
 
 const known = new Set(['silver-nitrate', 'sodium-chloride'])
 const process: ProcessDefinition = {
@@ -86,6 +92,17 @@ describe('a process file', () => {
   )
 
   it('has no loose end when it is sound', () => expect(danglingReference(process, known)).toBeNull())
+})
+
+describe('a file from before washes had a role', () => {
+  it('gives it to them, by the ids that they were known by then, and to nothing else', () => {
+    const [first] = process.steps
+    const steps = ['wash-2', 'final-wash', 'whitewash', 'wash'].map((id) => ({ ...first!, id }))
+    steps[3] = { ...steps[3]!, role: 'clear' }
+    const read = withWashRoles({ ...process, steps }) as ProcessDefinition
+    expect(read.steps.map(({ role }) => role)).toEqual(['wash', 'wash', first!.role, 'clear'])
+    expect(withWashRoles('nothing')).toBe('nothing')
+  })
 })
 
 describe('copyProcess', () => {

@@ -16,6 +16,29 @@ export const writeProcessFile = (process: ProcessDefinition): string =>
   `${JSON.stringify({ format: PROCESS_FORMAT, formatVersion: 1, process }, null, 2)}\n`
 
 /**
+ * A definition in which every wash has the role `wash`. Before records of version 9 a wash was known by the id of its
+ * step, so what was saved until then is brought up to date by that, once.
+ *
+ * @param definition parsed JSON, not yet checked; what is no definition stays as it is.
+ */
+export function withWashRoles(definition: unknown): unknown {
+  const { steps } = (definition ?? {}) as { steps?: unknown }
+  if (!Array.isArray(steps)) return definition
+  const isUnnamedWash = (step: unknown) => {
+    const { id, role } = (step ?? {}) as { id?: unknown; role?: unknown }
+    return role === undefined && typeof id === 'string' && /^(final-)?wash/.test(id)
+  }
+  return {
+    ...(definition as object),
+    steps: steps.map((step: unknown) => (isUnnamedWash(step) ? { ...(step as object), role: 'wash' } : step)),
+  }
+}
+const withWashesOf = (file: unknown) => ({
+  ...(file as object),
+  process: withWashRoles((file as { process?: unknown }).process),
+})
+
+/**
  * Reads a shared process.
  *
  * @param knownSubstances ids of the substances known here; a process of others cannot be reckoned with.
@@ -38,7 +61,7 @@ export function readProcessFile(text: string, knownSubstances: ReadonlySet<strin
       'This file does not say that it is a process of Ember Sheet.',
       `Its first line should hold "format": "${PROCESS_FORMAT}".`,
     )
-  const result = ProcessFile.safeParse(found)
+  const result = ProcessFile.safeParse(withWashesOf(found))
   if (!result.success) {
     const issue = result.error.issues[0]
     throw refuse(

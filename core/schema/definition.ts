@@ -90,7 +90,7 @@ const Step = z.strictObject({
   /** Where the solution depends on what was chosen: the one of these whose bath belongs to the choices. */
   trays: z.array(Key).min(1).optional(),
   /** What a wet step does, where the order of steps turns on it. */
-  role: z.enum(['develop', 'clear', 'tone', 'fix', 'bleach']).optional(),
+  role: z.enum(['develop', 'clear', 'tone', 'fix', 'bleach', 'wash']).optional(),
   /** Which solution this lays into the paper and how, for the balance of salt and silver. */
   lays: z.strictObject({ component: Key, by: z.enum(['brush', 'soak', 'float']) }).optional(),
   /** Exposure of this step over the sheet's own, where it is not the same: a gum layer takes about a quarter. */

@@ -177,6 +177,7 @@ export const bath: StepDefinition = {
 export const finalWash: StepDefinition = {
   ...bath,
   id: 'final-wash',
+  role: 'wash',
   title: 'Final wash',
   meanwhile: 'in the final wash',
   rock: { everySeconds: 5 * MINUTE, ...starts('Sheets are turned over now and then; every five minutes') },
@@ -206,6 +207,7 @@ export const hanging: StepDefinition = {
 
 export const chlorineWash: StepDefinition = {
   ...bath,
+  role: 'wash',
   title: 'First wash, to no milk',
   meanwhile: 'in the first wash',
   early: 'Loose silver goes on into the toner or the fixer, and mottles the print.',

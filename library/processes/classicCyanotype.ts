@@ -307,6 +307,7 @@ export const classicCyanotype: ProcessDefinition = {
     exposeObjects,
     {
       ...bath,
+      role: 'wash',
       early: 'Salts are still in the paper: yellow where white is due, after a day.',
       doing: 'Face down into cool running water, then change it until it runs clear.',
       why: 'Water carries off the salts that the light did not change. What stays behind will yellow.',

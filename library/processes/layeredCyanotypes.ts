@@ -179,6 +179,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
     {
       ...bath,
       id: 'wash-toned',
+      role: 'wash',
       title: 'Wash the tannin out',
       begins: 'atOnce',
       time: { leastSeconds: 10 * MINUTE, ...starts('Until it runs clear; ten minutes') },

@@ -319,7 +319,12 @@ export const platinumPalladium: ProcessDefinition = {
       press: { start: 'Into the acid', finish: 'Whites clear: rinse' },
     },
     {
-      ...washBetween,
+      // A rinse: how long it was does not say whether the print was washed.
+      ...rinse,
+      doing: washBetween.doing,
+      why: washBetween.why,
+      meanwhile: washBetween.meanwhile,
+      press: washBetween.press,
       id: 'rinse-acid',
       title: 'Rinse the acid out',
       time: { leastSeconds: 2 * MINUTE, ...starts('A wash between acid and sulfite; two minutes') },

@@ -182,6 +182,7 @@ export const rinse: StepDefinition = {
 export const washBetween: StepDefinition = {
   ...bath,
   id: 'wash-1',
+  role: 'wash',
   title: 'Wash between',
   meanwhile: 'washing between baths',
   why: 'Acid must not meet sulfite: it gives off sulfur dioxide.',
