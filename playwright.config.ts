@@ -15,8 +15,8 @@ export default defineConfig({
   fullyParallel: true,
   // Limits only end what hangs; no test depends on how fast the machine is.
   timeout: 300_000,
-  // A browser on a loaded machine may miss a beat. What passes only at the second try is listed as flaky.
-  retries: 1,
+  // No second tries: a test that fails now and then is a fault of the test or of the app.
+  retries: 0,
   expect: { timeout: 60_000 },
   reporter: [
     ['list'],

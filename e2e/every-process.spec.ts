@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { atRest, open, pick } from './workroom.ts'
+import { atRest, hasMovedOn, open, pick } from './workroom.ts'
 
 // Processes walked by the one key from the plan to a dry coat that waits for the light; those that are walked all the way
 // to the line stand in whole-way.spec.ts.
@@ -28,7 +28,7 @@ for (const process of PROCESSES)
     await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
 
     // The main target as it stands: pressed until the sheet has moved on. A step that did not move would never end.
-    const target = page.locator('.BigTarget:not(.is-plain, .is-quiet)').first()
+    const target = page.locator('.BigTarget:not(.is-bare, .is-quiet)').first()
     const seen: string[] = []
     for (let press = 0; press < 40; press++) {
       const before = await atRest(page)
@@ -38,7 +38,7 @@ for (const process of PROCESSES)
       seen.push(heading)
       if (await measured.isVisible()) await measured.click()
       else await target.click()
-      await expect.poll(() => atRest(page), { message: heading }).not.toBe(before)
+      await hasMovedOn(page, before, heading)
     }
     await expect(page.getByRole('heading', { name: 'Coated and dry', level: 1 })).toBeVisible()
     expect(new Set(seen).size).toBeGreaterThanOrEqual(2)

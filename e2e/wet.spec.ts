@@ -14,7 +14,7 @@ const tray = (page: Page, process: string, title: string) =>
     .getByRole('listitem')
     .filter({ hasText: title })
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' })
-const next = (page: Page) => page.locator('.BigTarget:not(.is-plain, .is-quiet)').first()
+const next = (page: Page) => page.locator('.BigTarget:not(.is-bare, .is-quiet)').first()
 
 test('three prints of three processes lie in the trays at once, each with its clock, and come to the line', async ({
   page,

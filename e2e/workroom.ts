@@ -175,6 +175,11 @@ export async function atRest(page: Page): Promise<string> {
   }
 }
 
+/** Waits until a press has been taken in. It is asked often: a long way is made of many presses. */
+export async function hasMovedOn(page: Page, before: string, message: string): Promise<void> {
+  await expect.poll(() => atRest(page), { message, intervals: [20, 30, 50, 100] }).not.toBe(before)
+}
+
 /**
  * Goes on by the one target, an hour and a half at every press so that no exposure is only looked at and no bath is cut
  * short, until something is so. Needs an installed clock.
@@ -190,9 +195,9 @@ export async function walkOn(page: Page, until: () => boolean | Promise<boolean>
     else {
       await page.clock.fastForward('01:30:00')
       if (await takeOut.isVisible()) await takeOut.first().click()
-      else await page.locator('.BigTarget:not(.is-plain, .is-quiet)').first().click()
+      else await page.locator('.BigTarget:not(.is-bare, .is-quiet)').first().click()
     }
-    await expect.poll(() => atRest(page), { message: heading }).not.toBe(before)
+    await hasMovedOn(page, before, heading)
   }
   throw new Error('The way never came to its end.')
 }
