@@ -30,6 +30,17 @@ export class CoreError extends Error {
 }
 
 /**
+ * The one way to refuse where several things may be wrong at one place: a maker of errors for it.
+ *
+ * @param field the field, step or file, in the user's words.
+ * @returns takes a stable code, what is wrong, and what to do instead; each as `Refusal` has them.
+ */
+export const refusalAt =
+  (field: string) =>
+  (code: string, problem: string, remedy: string): CoreError =>
+    new CoreError({ code, field, problem, remedy })
+
+/**
  * A refusal for anything that was thrown, so that no failure reaches the user without words.
  *
  * @param thrown whatever a `catch` caught.

@@ -1,7 +1,8 @@
 import { waysOf } from '@core/fixtures/ways'
 import { colourOf, srgbOf } from '@core/negative/proof'
 import { lotsFor } from '@core/chemistry/lots'
-import { logOf, sheet, wholeJob } from '@core/fixtures/workroom'
+import { sheet } from '@core/fixtures/workroom'
+import { logOf, wholeJob } from '@core/fixtures/logs'
 import { mixesFor, planMix, startingParts } from '@core/process/mixPlan'
 import {
   beginning,

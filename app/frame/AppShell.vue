@@ -16,7 +16,7 @@ import StandingNotices from './StandingNotices.vue'
 import TheLedge from './TheLedge.vue'
 import ThumbIndex from './ThumbIndex.vue'
 import { useAlarms } from './useAlarms'
-import { useWakeLock } from './useWakeLock'
+import { useAwakeScreen } from './useAwakeScreen'
 import { openVoice } from '../state/voice'
 
 // Keys are asked for rarely, and their dialog is half the weight of the first screen.
@@ -34,7 +34,7 @@ const ledge = ref<InstanceType<typeof TheLedge> | null>(null)
 const isClockRunning = computed(() =>
   workroom.states.some((state) => clocksOf(state, now.now).some((clock) => clock.kind !== 'keeps')),
 )
-useWakeLock(() => isClockRunning.value)
+useAwakeScreen(() => isClockRunning.value)
 // The system clock may be moved while a clock runs: that bends nothing, and is said.
 watch(
   () => now.now,

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto'
-import { T0, uuid, workroom } from '@core/fixtures/workroom'
+import { workroom } from '@core/fixtures/workroom'
+import { T0, uuid } from '@core/fixtures/logs'
 import { KINDS } from '@core/archive/merge'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.

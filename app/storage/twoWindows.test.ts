@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { begun, SHEET, uuid } from '@core/fixtures/workroom'
+import { begun, SHEET, uuid } from '@core/fixtures/logs'
 import { nextMove } from '@core/run/nextMove'
 import { replay } from '@core/run/run'
 import type { Happening } from '@core/schema/event'

@@ -1,6 +1,7 @@
 import { bathStanding } from '@core/process/baths'
 import { PRINT_SQUARE_METRES } from '@core/process/bathCapacity'
-import { T0, uuid, workroom } from '@core/fixtures/workroom'
+import { workroom } from '@core/fixtures/workroom'
+import { T0, uuid } from '@core/fixtures/logs'
 import { kallitype } from '@library/processes/kallitype'
 import { bathLine, isWanting, meetsLines, slipLine } from './bathWords'
 

@@ -1,6 +1,6 @@
 import { clocksOf, type ClockReading } from '@core/run/deadlines'
 import { replay } from '@core/run/run'
-import { logOf, SHEET, T0, wholeJob } from '@core/fixtures/workroom'
+import { logOf, SHEET, T0, wholeJob } from '@core/fixtures/logs'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { figureText } from './figureText'
 import { endWords, ledgeFigure, ledgeLine } from './clockWords'

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto'
-import { jpeg, T0, uuid, workroom } from '@core/fixtures/workroom'
+import { jpeg, workroom } from '@core/fixtures/workroom'
+import { T0, uuid } from '@core/fixtures/logs'
 import { writeArchive } from '@core/archive/archive'
 import { readArchive } from '@core/archive/archiveReading'
 import { contentsOf, writeImport } from '../storage/holdings'

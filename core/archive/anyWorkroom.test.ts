@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { samples } from '../fixtures/samples'
-import { begun, jpeg, sheet, T0, uuid } from '../fixtures/workroom'
+import { jpeg, sheet } from '../fixtures/workroom'
+import { begun, T0, uuid } from '../fixtures/logs'
 import { nextMove } from '../run/nextMove'
 import { advance, replay } from '../run/run'
 import { emptyRun } from '../run/runState'

@@ -2,7 +2,7 @@ import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
 import { strFromU8, strToU8 } from 'fflate'
 import { z } from 'zod'
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import { LIMITS, packZip, type ZipLimits } from '../formats/zip'
 import { Id, Stamp } from '../schema/common'
 import { SheetEvent } from '../schema/event'
@@ -223,7 +223,6 @@ export function mimeOf(bytes: Uint8Array): Photo['mime'] | null {
   return null
 }
 
-export const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'archive', problem, remedy })
+export const refuse = refusalAt('archive')
 export const missing = (path: string) =>
   refuse('missing-file', `“${path}” is missing.`, 'Copy or export it again.')

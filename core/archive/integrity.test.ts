@@ -1,4 +1,5 @@
-import { SHEET, T0, uuid, workroom } from '../fixtures/workroom'
+import { workroom } from '../fixtures/workroom'
+import { SHEET, T0, uuid } from '../fixtures/logs'
 import { emptyRun } from '../run/runState'
 import { checkedRecords } from './archiveReading'
 import { checkLogs, checkPictures, flawsOf, type Flaw } from './integrity'

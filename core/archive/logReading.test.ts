@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { logOf, SHEET, uuid, wholeJob } from '../fixtures/workroom'
+import { logOf, SHEET, uuid, wholeJob } from '../fixtures/logs'
 import { replay } from '../run/run'
 import { revisionOf } from '../run/runState'
 import { logTexts } from './archive'

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { begun, logOf, sheet, SHEET, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
+import { sheet, workroom } from '../fixtures/workroom'
+import { begun, logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
 import { logBook } from './logs'
 import { applyMerge, conflictKey, planMerge, summaryOf } from './merge'
 import { emptyRecords, type Paper, type Sheet, type WorkroomRecords } from '../schema/records'

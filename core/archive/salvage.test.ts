@@ -1,4 +1,5 @@
-import { T0, uuid, workroom } from '../fixtures/workroom'
+import { workroom } from '../fixtures/workroom'
+import { T0, uuid } from '../fixtures/logs'
 import { KINDS } from './merge'
 import { RECORD_SCHEMAS, type Kind } from '../schema/records'
 import { Salvage } from './salvage'

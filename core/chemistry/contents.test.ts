@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { book, bottle } from '../fixtures/substances'
-import { begun, logOf, SHEET, T0, uuid } from '../fixtures/workroom'
+import { begun, logOf, SHEET, T0, uuid } from '../fixtures/logs'
 import { replay } from '../run/run'
 import { drawFromLots, holdsStock, leftIn, lotsFor, takenByBottle, type Lot } from './lots'
 import { metalContent } from './metalContent'

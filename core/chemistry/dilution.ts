@@ -144,3 +144,20 @@ export function densityByStrength(substance: Substance, percentWw: number): Figu
     },
   }
 }
+
+/**
+ * How much of a bought liquid, such as hydrochloric acid of 37 %, a litre of some percentage takes: what the percentage
+ * means decides it.
+ *
+ * @param percent wanted, 0 to 100.
+ * @param liquid as sold: percent of the pure substance by weight, and density.
+ * @returns millilitres of the liquid to a litre, `byWeight` for % w/v of the pure substance, `byVolume` for % v/v of the
+ *   liquid as it is.
+ */
+export const concentratePerLitre = (
+  percent: number,
+  liquid: { percentWw: number; gramsPerMillilitre: number },
+): { byWeight: number; byVolume: number } => ({
+  byWeight: (1000 * percent) / liquid.gramsPerMillilitre / liquid.percentWw,
+  byVolume: 10 * percent,
+})

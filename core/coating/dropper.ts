@@ -1,5 +1,5 @@
 import { standardDeviation } from '../quantity/statistics'
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import type { Figure } from '../quantity/figure'
 
 /** One weighing: so many drops, so many grams of them. */
@@ -75,5 +75,4 @@ export function calibrateDropper(
   }
 }
 
-const wrong = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'dropper', problem, remedy })
+const wrong = refusalAt('dropper')

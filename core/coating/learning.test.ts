@@ -1,4 +1,5 @@
-import { begun, logOf, sheet, SHEET, uuid, wholeJob } from '../fixtures/workroom'
+import { sheet } from '../fixtures/workroom'
+import { begun, logOf, SHEET, uuid, wholeJob } from '../fixtures/logs'
 import type { Happening } from '../schema/event'
 import { replay } from '../run/run'
 import { learnedCoverage, usualCoverage, type JudgedCoat } from './coverage'

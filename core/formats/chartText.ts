@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import { densityFromLightness } from '../tone/density'
 
 /** One reading of a chart from a file: which patch it belongs to, where the file says so, and its density. */
@@ -128,8 +128,7 @@ function densityOf(value: number, scale: Scale, line: number): number {
 /** A number with a point or a comma; nothing is not a number. */
 const numberOf = (text: string): number => (text.trim() ? Number(text.trim().replace(',', '.')) : Number.NaN)
 
-const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'the readings', problem, remedy })
+const refuse = refusalAt('the readings')
 
 /** A patch as it goes out of the app. */
 export interface WrittenPatch {

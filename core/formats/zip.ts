@@ -6,7 +6,7 @@ import {
   type UnzipDecoder,
   type Zippable,
 } from 'fflate'
-import { CoreError } from '../errors'
+import { CoreError, refusalAt } from '../errors'
 
 /** Sizes beyond which a file cannot be an honest archive of ours. */
 export interface ZipLimits {
@@ -251,8 +251,7 @@ function join(chunks: readonly Uint8Array[], size: number): Uint8Array {
   return whole
 }
 
-const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'archive', problem, remedy })
+const refuse = refusalAt('archive')
 
 const tooLarge = (what: string) =>
   refuse(

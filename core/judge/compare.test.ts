@@ -1,7 +1,7 @@
 import { differencesOf, type EffectBook, type FactKind, type ThreadFact } from './compare'
 import { trendsOf } from './trends'
 import type { LightEntry } from '../schema/light'
-import { uuid } from '../fixtures/workroom'
+import { uuid } from '../fixtures/logs'
 
 const weights = (by: 'word' | 'ratio' | 'step', weight: number) => ({ by, weight })
 const book = {

@@ -1,5 +1,5 @@
 import { median } from '../quantity/statistics'
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import { linearFromSrgb } from '../negative/grey'
 import type { Reading } from '../schema/judgement'
 import { labOfLinear } from '../tone/colour'
@@ -122,5 +122,4 @@ function middleOf({ width, height, data }: PhotoPixels, { x, y }: Spot, radius: 
   return channels.map((channel) => (channel.length ? median(channel) : 0))
 }
 
-const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'photo', problem, remedy })
+const refuse = refusalAt('photo')

@@ -1,5 +1,5 @@
 import { mean, median, squaredDistances } from '../quantity/statistics'
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import type { Figure } from '../quantity/figure'
 import { leastSquares, type Model } from '../tone/leastSquares'
 
@@ -226,5 +226,4 @@ export function baseByEye(times: readonly number[], mark: number): EyeBase {
   }
 }
 
-const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'test strip', problem, remedy })
+const refuse = refusalAt('test strip')

@@ -1,4 +1,4 @@
-import { logOf, SHEET, T0, wholeJob } from '../fixtures/workroom'
+import { logOf, SHEET, T0, wholeJob } from '../fixtures/logs'
 import { replay } from '../run/run'
 import { countedDose } from './countedDose'
 import { meteredCourse, type Sample } from '../run/dose'

@@ -1,4 +1,4 @@
-import { logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/workroom'
+import { logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
 import { replay } from '../run/run'
 import type { Base, Light, LightEntry } from '../schema/light'
 import { baseFor, exposureFromBase } from './bases'

@@ -1,4 +1,5 @@
-import { logOf, sheet, SHEET, T0, wholeJob } from '../fixtures/workroom'
+import { sheet } from '../fixtures/workroom'
+import { logOf, SHEET, T0, wholeJob } from '../fixtures/logs'
 import { lampCourse } from './lamp'
 import { replay } from '../run/run'
 import { stripStanding } from './stripProgress'

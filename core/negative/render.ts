@@ -218,7 +218,12 @@ function blur(data: Float32Array, count: number, length: number, lineStep: numbe
   }
 }
 
-/** How many of so many pixels of a preview have each whole L*, after its points; shape (101,). */
+/**
+ * How many pixels of a picture have each whole L* from 0 to 100.
+ *
+ * @param picture linear-light grey, after its points of tone.
+ * @returns counts, shape (101,), by L*.
+ */
 export function histogramOf(picture: GreyPicture): number[] {
   const counts = new Array<number>(101).fill(0)
   for (const light of picture.data) counts[Math.round(lightnessOf(Math.min(1, Math.max(0, light))))]!++

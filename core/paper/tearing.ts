@@ -1,4 +1,4 @@
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import {
   type Sides,
   type Wanted,
@@ -163,5 +163,4 @@ function check(sheet: Sides, wanted: readonly Wanted[], loss: number): void {
     throw refuse('out-of-range', 'A torn edge costs nothing or some millimetres.', 'Write 0 or 1 mm.')
 }
 
-export const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'tearing', problem, remedy })
+export const refuse = refusalAt('tearing')

@@ -1,5 +1,5 @@
 import { book } from '../fixtures/substances'
-import { T0, uuid } from '../fixtures/workroom'
+import { T0, uuid } from '../fixtures/logs'
 import { unknownProcess } from './unknownProcess'
 import { emptyRun, type StepState } from '../run/runState'
 import type { ProcessDefinition } from '../schema/definition'

@@ -1,5 +1,6 @@
 import { book } from '../fixtures/substances'
-import { sheet, T0, uuid, workroom } from '../fixtures/workroom'
+import { sheet, workroom } from '../fixtures/workroom'
+import { T0, uuid } from '../fixtures/logs'
 import type { Bath } from '../schema/bath'
 import type { BathUse } from '../schema/definition'
 import { bathStanding, passesOf, standingBath, wasteOf } from './baths'

@@ -1,4 +1,4 @@
-import { begun, logOf, SHEET, T0 } from '../fixtures/workroom'
+import { begun, logOf, SHEET, T0 } from '../fixtures/logs'
 import type { ProcessDefinition } from '../schema/definition'
 import type { Happening, PlannedStep } from '../schema/event'
 import { benchOf, liesIn } from './bench'

@@ -1,6 +1,7 @@
 import { lotsFor } from '../chemistry/lots'
 import { book, bottle } from '../fixtures/substances'
-import { sheet, T0 } from '../fixtures/workroom'
+import { sheet } from '../fixtures/workroom'
+import { T0 } from '../fixtures/logs'
 import type { ProcessDefinition } from '../schema/definition'
 import type { Bottle } from '../schema/records'
 import { auditMix } from './mixAudit'

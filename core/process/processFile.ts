@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import { Key } from '../schema/common'
 import { ProcessDefinition } from '../schema/definition'
 
@@ -185,5 +185,4 @@ export function copyProcess(
   return { ...definition, id, version: 1, name, copyOf: definition.id }
 }
 
-const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'process file', problem, remedy })
+const refuse = refusalAt('process file')

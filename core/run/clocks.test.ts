@@ -1,4 +1,4 @@
-import { begun, logOf, plan, SHEET, T0, wholeJob } from '../fixtures/workroom'
+import { begun, logOf, plan, SHEET, T0, wholeJob } from '../fixtures/logs'
 import type { Happening } from '../schema/event'
 import { nextThing } from '../schedule/nextThing'
 import { elapsedSeconds, isHeld, momentAt } from './clock'

@@ -1,4 +1,4 @@
-import { begun, logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/workroom'
+import { begun, logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
 import { lampCourse } from '../light/lamp'
 import { meteredCourse, type LightCourse, type Sample } from './dose'
 import { exposureShare } from '../light/plannedExposure'

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { begun, logOf, plan, T0, uuid, wholeJob } from '../fixtures/workroom'
+import { begun, logOf, plan, T0, uuid, wholeJob } from '../fixtures/logs'
 import type { Happening, PlannedStep, SheetEvent } from '../schema/event'
 import { checkUnder, coveredIds, dryForLayerAt, layersWithin, stacksOf } from './layers'
 import { nextMove } from './nextMove'

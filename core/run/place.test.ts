@@ -1,4 +1,4 @@
-import { begun, logOf, SHEET, T0, wholeJob } from '../fixtures/workroom'
+import { begun, logOf, SHEET, T0, wholeJob } from '../fixtures/logs'
 import type { Happening } from '../schema/event'
 import { componentInHand, isOver, nextMove } from './nextMove'
 import { replay } from './run'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { CoreError } from '../errors'
-import { begun, logOf, plan, SHEET, T0, uuid, wholeJob } from '../fixtures/workroom'
+import { begun, logOf, plan, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
 import { SheetEvent, type Happening } from '../schema/event'
 import { elapsedSeconds } from './clock'
 import { ledgeOf } from './deadlines'

@@ -1,4 +1,4 @@
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import type { Judged, Measured, SheetEvent } from '../schema/event'
 import type { Hold } from './clock'
 import { type StepState, type RunState, emptyRun } from './runState'
@@ -290,5 +290,4 @@ const put = (state: RunState, step: StepState): RunState => ({
 const closeHolds = (holds: readonly Hold[], at: number): Hold[] =>
   holds.map((hold) => (hold.to === undefined ? { ...hold, to: at } : hold))
 
-const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'sheet', problem, remedy })
+const refuse = refusalAt('sheet')

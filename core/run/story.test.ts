@@ -1,5 +1,5 @@
 import type { ProcessDefinition } from '../schema/definition'
-import { begun, logOf, SHEET, uuid, wholeJob } from '../fixtures/workroom'
+import { begun, logOf, SHEET, uuid, wholeJob } from '../fixtures/logs'
 import type { Happening } from '../schema/event'
 import { replay } from './run'
 import { storyOf, type StoryLine } from './story'

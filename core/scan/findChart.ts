@@ -1,4 +1,4 @@
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import {
   chartLayout,
   CODE_CELLS,
@@ -174,5 +174,4 @@ export function lightAt({ width, height, data }: GreyPicture, [x, y]: Point): nu
   return upper * (1 - dy) + lower * dy
 }
 
-const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'the scan', problem, remedy })
+const refuse = refusalAt('the scan')

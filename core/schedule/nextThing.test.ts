@@ -1,4 +1,4 @@
-import { begun, logOf, T0, uuid, wholeJob } from '../fixtures/workroom'
+import { begun, logOf, T0, uuid, wholeJob } from '../fixtures/logs'
 import type { Happening } from '../schema/event'
 import { replay } from '../run/run'
 import { emptyRun } from '../run/runState'

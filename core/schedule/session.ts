@@ -5,8 +5,9 @@ import type { ProcessDefinition } from '../schema/definition'
 import type { PlannedStep } from '../schema/event'
 import type { Pin, PlanRoom } from '../schema/plan'
 import type { Sheet } from '../schema/records'
-import type { Operation, OperationAt, Problem, Use } from './problem'
+import type { Operation, Problem, Use } from './problem'
 import { HANDS, Resources, whole, use } from './resources'
+import { type Link, linksBetween } from './links'
 
 /** A sheet that is to be printed in a session, planned or under way. */
 export interface SheetToPlan {
@@ -99,11 +100,6 @@ function leaveOutCrowding(jobs: Operation[][], resources: Problem['resources']):
 }
 
 const secondsAfter = (from: number, at: number) => Math.round((at - from) / 1000)
-
-interface Link {
-  step: StepAt
-  operation: Operation
-}
 
 function chainOf(
   one: SheetToPlan,
@@ -287,39 +283,4 @@ function opened(
     notAfter = Math.min(notAfter ?? Infinity, soon)
   }
   return { ...operation, notBefore, ...(notAfter !== undefined && { notAfter }) }
-}
-
-/** Sheets from one glass wait for its count; a layer waits until what lies under it hangs dry. */
-function linksBetween(
-  sheets: readonly SheetToPlan[],
-  steps: readonly (readonly StepAt[])[],
-): Problem['after'] {
-  const links: { first: OperationAt; then: OperationAt; leastSeconds: number }[] = []
-  for (const [j, { sheet, state }] of sheets.entries()) {
-    if (!steps[j]!.length || state.begunAt !== null) continue
-    if (sheet.batch && sheet.batch.place > 1) {
-      const glass = sheets.findIndex(
-        (one) => one.sheet.batch?.id === sheet.batch?.id && one.sheet.batch?.place === 1,
-      )
-      const place = glass < 0 ? -1 : steps[glass]!.findIndex((step) => step.kind === 'count')
-      if (place >= 0)
-        links.push({ first: { job: glass, place }, then: { job: j, place: 0 }, leastSeconds: 0 })
-    }
-    const under = sheet.over ? sheets.findIndex((one) => one.sheet.id === sheet.over) : -1
-    const place = under < 0 ? -1 : steps[under]!.findIndex((step) => step.kind === 'hang')
-    if (place >= 0)
-      links.push({
-        first: { job: under, place },
-        then: { job: j, place: 0 },
-        leastSeconds: dryingOf(sheets[under]!),
-      })
-  }
-  return links
-}
-
-const DRY_PRINT_SECONDS = 3600
-
-function dryingOf({ state, outline }: SheetToPlan): number {
-  const steps = state.begunAt === null ? outline : state.steps.map((step) => step.planned)
-  return steps.find((step) => step.kind === 'hang')?.leastSeconds ?? DRY_PRINT_SECONDS
 }

@@ -1,4 +1,5 @@
-import { logOf, SHEET, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
+import { workroom } from '../fixtures/workroom'
+import { logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
 import { replay } from '../run/run'
 import { emptyRun } from '../run/runState'
 import type { DayPlan } from '../schema/plan'

@@ -1,4 +1,5 @@
-import { logOf, sheet, T0, uuid, wholeJob, workroom } from '../fixtures/workroom'
+import { sheet, workroom } from '../fixtures/workroom'
+import { logOf, T0, uuid, wholeJob } from '../fixtures/logs'
 import { SheetEvent } from './event'
 import { logsBySheet } from '../archive/logs'
 import { Calibration, MadeNegative, Base, Light, LightEntry, Strip, TabletPrint } from './light'

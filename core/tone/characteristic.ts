@@ -1,5 +1,5 @@
 import { mean } from '../quantity/statistics'
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import type { Figure } from '../quantity/figure'
 import {
   densityFunction,
@@ -156,5 +156,4 @@ function readSteps(tablet: readonly number[], print: readonly (number | null)[])
     )
   return sorted
 }
-const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'step tablet', problem, remedy })
+const refuse = refusalAt('step tablet')

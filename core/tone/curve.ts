@@ -1,5 +1,5 @@
 import { mean } from '../quantity/statistics'
-import { CoreError } from '../errors'
+import { refusalAt } from '../errors'
 import { isotonic } from './isotonic'
 import { densityFromLightness, lightnessFromDensity } from './density'
 import { monotoneCubic } from './monotoneCubic'
@@ -251,5 +251,4 @@ export const printOf = ({
 }: Pick<NegativeCurve, 'patchInks' | 'patchLightness'>): ((ink: number) => number) =>
   monotoneCubic(patchInks, patchLightness)
 
-const refuse = (code: string, problem: string, remedy: string) =>
-  new CoreError({ code, field: 'chart', problem, remedy })
+const refuse = refusalAt('chart')

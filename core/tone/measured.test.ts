@@ -2,7 +2,7 @@ import { replay } from '../run/run'
 import { emptyRun, type RunState } from '../run/runState'
 import type { Happening, Measured } from '../schema/event'
 import type { Reading } from '../schema/judgement'
-import { logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/workroom'
+import { logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
 import { dryDown, dryShare, stopsForDrying, wetAim, type DriedPrint } from './dryDown'
 import { changesSince, densityAt, DRY, fadingOf } from './measured'
 

@@ -1,4 +1,4 @@
-import { SHEET, T0, uuid } from '../fixtures/workroom'
+import { SHEET, T0, uuid } from '../fixtures/logs'
 import { emptyRun, type RunState } from '../run/runState'
 import type { Measured } from '../schema/event'
 import { ciede2000, type Lab } from './colour'

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { bottle } from '@core/fixtures/substances'
-import { T0, uuid } from '@core/fixtures/workroom'
+import { T0, uuid } from '@core/fixtures/logs'
 import { leftIn, takenByBottle } from '@core/chemistry/lots'
 import { writeProcessFile } from '@core/process/processFile'
 import { replay } from '@core/run/run'

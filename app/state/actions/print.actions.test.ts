@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
-import { logOf, SHEET, sheet, T0, uuid, wholeJob } from '@core/fixtures/workroom'
+import { sheet } from '@core/fixtures/workroom'
+import { logOf, SHEET, T0, uuid, wholeJob } from '@core/fixtures/logs'
 import { replay } from '@core/run/run'
 import { linesOf } from '@core/archive/logs'
 import type * as database from '../../storage/db'

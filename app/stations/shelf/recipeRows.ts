@@ -1,9 +1,12 @@
+import { concentratePerLitre } from '@core/chemistry/dilution'
+import { digits } from '@core/quantity/format'
+import { substances } from '@library/index'
 import { type Finding } from '@core/chemistry/audits'
 import { type SubstanceBook } from '@core/chemistry/lots'
 import { type Solution } from '@core/chemistry/solution'
 import { type Measure } from '@core/chemistry/recipe'
 import { type Refusal } from '@core/errors'
-import { parseNumber, toSignificant } from '@core/quantity/number'
+import { numberOrNull, parseNumber, toSignificant } from '@core/quantity/number'
 import { parseQuantity } from '@core/quantity/parse'
 import type { StockDefinition } from '@core/schema/definition'
 import type { Bottle } from '@core/schema/records'
@@ -88,3 +91,13 @@ export const bottleOf = (id: string, room: SolutionRoom) => room.bottles.find((o
 
 export const amountIn = (row: RecipeRow): number =>
   parseNumber(row.amount, { field: 'amount', example: '12 or 1.5' })
+
+/** What a percentage of a bought liquid means: of the pure substance by weight, or of the concentrate by volume. */
+export function percentWords(row: RecipeRow): string {
+  const liquid = substances[row.source]?.liquid
+  const percent = numberOrNull(row.amount) ?? 0
+  if (!liquid || liquid.percentWw >= 99 || !(percent > 0)) return ''
+  if (!['percentWv', 'percentVv'].includes(row.measure)) return ''
+  const { byWeight, byVolume } = concentratePerLitre(percent, liquid)
+  return `${digits(percent)} % w/v, by weight: ${digits(byWeight)} ml of ${digits(liquid.percentWw)} % concentrate in a litre. ${digits(percent)} % v/v, by volume: ${digits(byVolume)} ml.`
+}

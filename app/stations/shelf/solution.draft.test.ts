@@ -1,7 +1,7 @@
 import { incompatibilities, substances } from '@library/index'
 import { saltedPaper } from '@library/processes/saltedPaper'
 import { bottle } from '@core/fixtures/substances'
-import { T0 } from '@core/fixtures/workroom'
+import { T0 } from '@core/fixtures/logs'
 import type { Bottle } from '@core/schema/records'
 import { mended, readSolution, scaleDraft } from './solution.draft'
 import { draftOfStock, rowOf, type RecipeRow, type SolutionDraft } from './recipeRows'

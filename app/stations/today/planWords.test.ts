@@ -1,4 +1,4 @@
-import { T0 } from '@core/fixtures/workroom'
+import { T0 } from '@core/fixtures/logs'
 import { CoreError } from '@core/errors'
 import { becauseLine, preparationLine, reasonLine, refusalLine, slipLine } from './planWords'
 import { readTime } from './readTime'

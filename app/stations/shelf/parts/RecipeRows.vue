@@ -2,14 +2,13 @@
 import SelectField from '../../../kit/SelectField.vue'
 import InlineField from '../../../kit/InlineField.vue'
 import KitButton from '../../../kit/KitButton.vue'
-import { numberOrNull, toSignificant } from '@core/quantity/number'
-import { digits } from '@core/quantity/format'
+import { toSignificant } from '@core/quantity/number'
 import { computed } from 'vue'
 import type { Measure } from '@core/chemistry/recipe'
 import type { Bottle } from '@core/schema/records'
 import { substances } from '@library/index'
 import FigureValue from '../../../kit/FigureValue.vue'
-import type { ReadSolution, RecipeRow } from '../recipeRows'
+import { percentWords, type ReadSolution, type RecipeRow } from '../recipeRows'
 
 /** The lines of a recipe: what, how much in which measure, from which jar, and what that comes to. */
 const props = defineProps<{ read: ReadSolution; bottles: readonly Bottle[] }>()
@@ -58,15 +57,6 @@ const jars = computed(() => {
 })
 const NONE: { id: string; name: string }[] = []
 const jarsFor = (row: RecipeRow) => jars.value.get(row.source) ?? NONE
-/** What a percentage of a bought liquid means: of the pure substance by weight, or of the concentrate by volume. */
-function percentWords(row: RecipeRow): string {
-  const liquid = substances[row.source]?.liquid
-  const percent = numberOrNull(row.amount) ?? 0
-  if (!liquid || liquid.percentWw >= 99 || !(percent > 0)) return ''
-  if (!['percentWv', 'percentVv'].includes(row.measure)) return ''
-  const byWeight = (1000 * percent) / liquid.gramsPerMillilitre / liquid.percentWw
-  return `${digits(percent)} % w/v, by weight: ${digits(byWeight)} ml of ${digits(liquid.percentWw)} % concentrate in a litre. ${digits(percent)} % v/v, by volume: ${digits(10 * percent)} ml.`
-}
 /** Portions stand in the order of the rows that name something. */
 const portionOf = (row: RecipeRow) => {
   const at = rows.value.filter((one) => one.source).indexOf(row)
