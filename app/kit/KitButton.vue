@@ -45,9 +45,11 @@ const { kind = 'plain', type = 'button' } = defineProps<{
   --el-button-hover-border-color: transparent;
   --el-button-disabled-border-color: transparent;
 
+  justify-self: start;
   min-height: 28px;
   padding: 0 var(--es-space-2);
   border: 0;
+  vertical-align: baseline;
   text-decoration: underline;
   text-underline-offset: 3px;
 }
