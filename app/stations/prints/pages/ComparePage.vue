@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KitTable from '../../../kit/KitTable.vue'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { differencesOf, threadFacts } from '@core/judge/compare'
@@ -23,6 +24,7 @@ const ids = computed(() =>
     .slice(0, 6),
 )
 const records = computed(() => ids.value.flatMap((id) => recordOf(id) ?? []))
+const columns = computed(() => ['What', ...records.value.map((one) => `Sheet ${one.sheet.number}`)])
 const differences = computed(() => differencesOf(records.value.map(threadFacts), effects))
 const results = computed(() => resultsOf(records.value.map((one) => one.state)))
 const photos = computed(() => records.value.flatMap((one) => one.state.photoIds.slice(-1)))
@@ -92,46 +94,29 @@ useMarginNotes(() => [
     <template v-if="!isStoodBack">
       <section aria-labelledby="came-out">
         <h2 id="came-out">What came out</h2>
-        <table v-if="results.length">
-          <thead>
-            <tr>
-              <th scope="col"><span class="es-unseen">What</span></th>
-              <th v-for="one in records" :key="one.sheet.id" scope="col">Sheet {{ one.sheet.number }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in results" :key="`${row.id}${row.name}`">
-              <th scope="row">{{ resultName(row) }}</th>
-              <td v-for="(said, i) in row.said" :key="i">
-                {{ resultSaid(said) }}
-                <span v-if="row.colour[i] != null" class="es-quiet">{{ colourSaid(row.colour[i]!) }}</span>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <KitTable v-if="results.length" unseen-first :columns="columns">
+          <tr v-for="row in results" :key="`${row.id}${row.name}`">
+            <th scope="row">{{ resultName(row) }}</th>
+            <td v-for="(said, i) in row.said" :key="i">
+              {{ resultSaid(said) }}
+              <span v-if="row.colour[i] != null" class="es-quiet">{{ colourSaid(row.colour[i]!) }}</span>
+            </td>
+          </tr>
+        </KitTable>
         <p v-else class="es-quiet">None of them has been judged or measured dry yet.</p>
       </section>
       <section aria-labelledby="differs">
         <h2 id="differs">What differs in their threads</h2>
-        <table v-if="differences.length">
-          <thead>
-            <tr>
-              <th scope="col"><span class="es-unseen">What</span></th>
-              <th v-for="one in records" :key="one.sheet.id" scope="col">Sheet {{ one.sheet.number }}</th>
-              <th scope="col">likely to matter</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="one in differences" :key="`${one.kind}/${one.of}`">
-              <th scope="row">{{ one.name }}</th>
-              <td v-for="(said, i) in one.said" :key="i">{{ said ?? 'none' }}</td>
-              <td>
-                {{ effectSaid(one.effect) }}
-                <span v-if="one.change" class="es-quiet">{{ one.change }}</span>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <KitTable v-if="differences.length" unseen-first :columns="[...columns, 'likely to matter']">
+          <tr v-for="one in differences" :key="`${one.kind}/${one.of}`">
+            <th scope="row">{{ one.name }}</th>
+            <td v-for="(said, i) in one.said" :key="i">{{ said ?? 'none' }}</td>
+            <td>
+              {{ effectSaid(one.effect) }}
+              <span v-if="one.change" class="es-quiet">{{ one.change }}</span>
+            </td>
+          </tr>
+        </KitTable>
         <p v-else>
           Their threads say the same of all of them, as far as they were written. What differs was not written
           down.
@@ -199,23 +184,6 @@ useMarginNotes(() => [
 section {
   display: grid;
   gap: var(--es-space-3);
-}
-
-table {
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: var(--es-space-3) var(--es-space-5) var(--es-space-3) 0;
-  border-bottom: 1px solid var(--es-rule);
-  font-weight: 400;
-  text-align: left;
-  vertical-align: top;
-}
-
-th {
-  color: var(--es-quiet);
 }
 
 td .es-quiet {

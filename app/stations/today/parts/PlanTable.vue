@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KitTable from '../../../kit/KitTable.vue'
 import { computed } from 'vue'
 import type { PlannedMove } from '@core/schedule/bookings'
 import { formatSpan } from '@core/quantity/format'
@@ -33,29 +34,18 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <table class="PlanTable">
-    <thead>
-      <tr>
-        <th scope="col">At</th>
-        <th scope="col">Sheet</th>
-        <th scope="col">What</th>
-        <th scope="col">Lasts</th>
-        <th scope="col">Hands</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in rows" :key="row.key">
-        <td>{{ row.at }}</td>
-        <td>
-          <span :style="{ background: `var(--es-${row.mark})` }" />
-          {{ row.number }}
-        </td>
-        <td>{{ row.title }}</td>
-        <td>{{ row.lasts }}</td>
-        <td>{{ row.hands }}</td>
-      </tr>
-    </tbody>
-  </table>
+  <KitTable class="PlanTable" :columns="['At', 'Sheet', 'What', 'Lasts', 'Hands']">
+    <tr v-for="row in rows" :key="row.key">
+      <td>{{ row.at }}</td>
+      <td>
+        <span :style="{ background: `var(--es-${row.mark})` }" />
+        {{ row.number }}
+      </td>
+      <td>{{ row.title }}</td>
+      <td>{{ row.lasts }}</td>
+      <td>{{ row.hands }}</td>
+    </tr>
+  </KitTable>
 </template>
 
 <style scoped>
@@ -63,20 +53,6 @@ const rows = computed(() =>
   width: 100%;
   max-width: 760px;
   margin-top: var(--es-space-3);
-  border-collapse: collapse;
-  font-variant-numeric: tabular-nums;
-}
-
-th {
-  color: var(--es-quiet);
-  font-size: var(--es-size-small);
-  font-weight: 400;
-  text-align: left;
-}
-
-td {
-  padding: var(--es-space-2) var(--es-space-4) var(--es-space-2) 0;
-  border-top: 1px solid var(--es-rule);
 }
 
 td span {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KitTable from '../../../kit/KitTable.vue'
 import ChoiceCard from '../../../kit/ChoiceCard.vue'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
@@ -80,24 +81,20 @@ const fieldSaid = (name: string) =>
       </p>
       <SalvageList :notes="report.notes" />
     </template>
-    <table v-if="rows.length">
-      <thead>
-        <tr>
-          <th scope="col"><span class="es-unseen">Kind</span></th>
-          <th scope="col">added</th>
-          <th scope="col">the same</th>
-          <th scope="col">in conflict</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.name">
-          <th scope="row">{{ row.name }}</th>
-          <td>{{ row.added }}</td>
-          <td>{{ row.same }}</td>
-          <td :class="{ 'is-conflict': row.conflicts }">{{ row.conflicts }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <KitTable
+      v-if="rows.length"
+      class="ImportReport-rows"
+      unseen-first
+      numeric
+      :columns="['Kind', 'added', 'the same', 'in conflict']"
+    >
+      <tr v-for="row in rows" :key="row.name">
+        <th scope="row">{{ row.name }}</th>
+        <td>{{ row.added }}</td>
+        <td>{{ row.same }}</td>
+        <td :class="{ 'is-conflict': row.conflicts }">{{ row.conflicts }}</td>
+      </tr>
+    </KitTable>
     <p v-if="same">{{ same === 1 ? 'One record is' : `${same} records are` }} here already, the same.</p>
     <p v-if="report.missing">
       {{
@@ -183,20 +180,8 @@ const fieldSaid = (name: string) =>
   background: var(--es-card);
 }
 
-table {
+.ImportReport-rows {
   justify-self: start;
-  border-spacing: 28px 4px;
-  margin-left: calc(-1 * var(--es-space-7));
-}
-
-th {
-  color: var(--es-quiet);
-  font-weight: 400;
-  text-align: left;
-}
-
-td {
-  text-align: right;
 }
 
 .ImportReport-flawed {
