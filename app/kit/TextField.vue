@@ -24,10 +24,11 @@ onMounted(() => {
   if (props.autofocus) focus()
 })
 /** The library points at suggestions that are not there until the field is used. */
-function tidy(): void {
-  const input = document.getElementById(id)
-  for (const name of ['aria-activedescendant', 'aria-controls']) input?.removeAttribute(name)
-}
+const tidy = () =>
+  setTimeout(() => {
+    const input = document.getElementById(id)
+    for (const name of ['aria-activedescendant', 'aria-controls']) input?.removeAttribute(name)
+  })
 defineExpose({ focus })
 
 const offered = (typed: string, answer: (rows: { value: string }[]) => void) =>
