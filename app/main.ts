@@ -37,10 +37,7 @@ storage
   .then(loadDemoOnce)
   .then(isDemoStale)
   .then((isStale) => {
-    if (isStale)
-      useNotice().say(
-        'This demo was laid out a while ago and its clocks have run out. Start it afresh under Workroom.',
-      )
+    if (isStale) useNotice().say('The clocks of this demo have run out. Start the demo again at Workroom.')
   })
   .then(repairOnce)
   .then((notes) => {

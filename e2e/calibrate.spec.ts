@@ -139,7 +139,7 @@ test('readings by hand and from a file, a flat print and an aim of one’s own',
   await expect(page.getByLabel('Name of the aim')).toHaveValue('my own')
   expect(lightnessOf(today(0))).toBeLessThan(25)
 
-  await page.getByRole('button', { name: 'take it back' }).click()
+  await page.getByRole('button', { name: 'Remove calibration' }).click()
   await expect(page.getByText('No chart has been printed yet.')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('link', { name: 'read slowly' })).toBeVisible()

@@ -296,7 +296,7 @@ test('a print again, and its papers: passport, label, picture with its words', a
   await page.keyboard.press('r')
   await expect(page.getByLabel('What is the picture?')).toHaveValue('Lamp-room lens, second state')
   await expect(margin(page)).toContainText('Printed again')
-  await expect(margin(page)).toContainText('Everything it was made with is still to be had.')
+  await expect(margin(page)).toContainText('Everything it was made with is still here.')
   await expect(page.getByLabel('Exposure', { exact: true })).toHaveValue(/^1\d\smin/)
   await button(page, 'To the bench').click()
   await expect(button(page, 'Begin: count the drops')).toBeVisible()

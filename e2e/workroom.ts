@@ -7,7 +7,7 @@ export async function open(page: Page, address = '/'): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
 }
 
-/** Turns to another page as the application does, without loading it afresh. */
+/** Turns to another page as the application does, without loading it again. */
 export async function turnTo(page: Page, path: string): Promise<void> {
   await page.evaluate((to) => {
     history.pushState({}, '', to)

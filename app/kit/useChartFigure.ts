@@ -41,7 +41,7 @@ export interface ChartFigureProps {
   xTicks?: readonly number[]
 }
 
-/** What ChartFigure.vue shows, and what can be done there. */
+/** The data and options of a chart in the colours of the palette, and its table. */
 export function useChartFigure(props: Readonly<ChartFigureProps>) {
   Chart.register(LinearScale, LogarithmicScale, PointElement, LineElement)
 
@@ -166,7 +166,7 @@ export function useChartFigure(props: Readonly<ChartFigureProps>) {
     const count = reachable.value.length
     if (count) at.value = (Math.max(at.value, by > 0 ? -1 : count) + by + count) % count
   }
-  /** The palette, the point in hand and what lies over the drawing are not data; a new key draws it afresh. */
+  /** The palette, the point in hand and what lies over the drawing are not data; a new key draws it again. */
   const drawing = computed(
     () => `${preferences.chosen.palette}/${at.value}/${JSON.stringify([props.band, props.marks])}`,
   )

@@ -12,19 +12,22 @@ let kept: Worker | null = null
 export function startPacker() {
   const worker = (kept ??= startWorker.packer())
   const waiting = new Set<Promise<unknown>>()
+  let isFirst = true
   const ask = async (question: PackerQuestion, transfer: Transferable[] = []): Promise<PackerAnswer> => {
     try {
       return await askWorker<PackerQuestion, PackerAnswer>(worker, question, { transfer })
     } catch (error) {
       // A packer that failed holds half a picture.
       if (kept === worker) kept = null
+      worker.terminate()
       throw error
     }
   }
   return {
     /** Hands over a piece; its bytes are gone from here afterwards. Resolves as soon as there is room for another. */
     async write(piece: Uint8Array<ArrayBuffer>): Promise<void> {
-      const packing = ask({ piece }, [piece.buffer])
+      const packing = ask({ piece, isFirst }, [piece.buffer])
+      isFirst = false
       waiting.add(packing)
       void packing.then(
         () => waiting.delete(packing),
@@ -34,8 +37,7 @@ export function startPacker() {
     },
     /** @returns everything packed, in order. */
     async finish(): Promise<Uint8Array<ArrayBuffer>[]> {
-      const packed = ask({ end: true })
-      await Promise.all(waiting)
+      const [packed] = await Promise.all([ask({ end: true }), ...waiting])
       return packed
     },
   }

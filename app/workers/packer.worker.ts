@@ -1,7 +1,7 @@
 import { serve } from './call'
 
 /** Packs pieces of a picture by the browser's own deflate, in a worker of its own: it takes as long as the picture. */
-export type PackerQuestion = { piece: Uint8Array<ArrayBuffer> } | { end: true }
+export type PackerQuestion = { piece: Uint8Array<ArrayBuffer>; isFirst: boolean } | { end: true }
 /** At the end all that was packed, in order; before it nothing. */
 export type PackerAnswer = Uint8Array<ArrayBuffer>[]
 
@@ -24,6 +24,8 @@ let last: Promise<unknown> = Promise.resolve()
 serve<PackerQuestion, PackerAnswer>('packing the picture', (question, { handOver }) => {
   const mine = last.then(async () => {
     if ('piece' in question) {
+      // A film that was given up half-way must not leave its beginning to the next.
+      if (question.isFirst) stream = newStream()
       await stream.writer.write(question.piece)
       return []
     }

@@ -88,7 +88,7 @@ export const emptyDraft = (unit: 'in' | 'cm' | 'mm'): SheetDraft => ({
   dropper: '',
 })
 
-/** What starts afresh when another process is chosen. */
+/** What starts again when another process is chosen. */
 export const ofProcess = (definition: ProcessDefinition) => ({
   choices: startingChoices(definition),
   tool: definition.tools[0] ?? 'brush',

@@ -15,7 +15,7 @@ import { useBalance } from './useBalance'
 import { useMixPlans } from './useMixPlans'
 import { useSheetForm } from './useSheetForm'
 
-/** What BeginSheet.vue shows, and what can be done there. */
+/** The form of a new sheet: what follows from what is typed, and the notes beside it. */
 export function useBeginSheet() {
   const [workroom, preferences] = [useWorkroom(), usePreferences()]
   const {
@@ -131,7 +131,7 @@ export function useBeginSheet() {
             title: 'Printed again',
             lines: again.value.notices.length
               ? again.value.notices.map(repeatLine)
-              : ['Everything it was made with is still to be had.'],
+              : ['Everything it was made with is still here.'],
           },
         ]
       : []),

@@ -21,7 +21,7 @@ import { chalkNotes, roomNotes } from '../../words/planNotes'
 import { useBalance } from './useBalance'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
 
-/** What CoatStation.vue shows, and what can be done there. */
+/** The sheet being coated: its mix, its clocks, and what the margin says of paper and room. */
 export function useCoatStation() {
   const [router, workroom, preferences, now, notice] = [
     useRouter(),

@@ -67,7 +67,7 @@ const {
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose" />
 
     <template v-if="hasMovedOn">
-      <p class="LightStation-doing">Keep it from daylight until it lies in the water.</p>
+      <p class="LightStation-doing">Keep the print out of daylight until it is in the water.</p>
       <div class="LightStation-acts">
         <BigTarget :label="`On to ${placeTitle}`" hint=" " @press="follow" />
         <BigTarget plain label="Undo" hint="u" @press="takeBack" />

@@ -27,7 +27,7 @@ export interface LightPanelProps {
   isLit: boolean
 }
 
-/** What LightPanel.vue shows, and what can be done there. */
+/** One light: readings, hours, warm-up, distance, and what another distance or a tissue makes of a time. */
 export function useLightPanel(props: Readonly<LightPanelProps>) {
   const [lights, notice, preferences] = [useLights(), useNotice(), usePreferences()]
   const light = computed(() => props.history.light)
@@ -177,7 +177,7 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
       },
     ] // prettier-ignore
   })
-  const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and readings begin afresh.`)
+  const newTubes = () => told({ type: 'renewed' }, `${light.value.name}: hours and readings start from zero.`)
   return {
     preferences,
     light,

@@ -17,7 +17,7 @@ import { useLights } from '../../state/lights.store'
 import { COUNTED_BY, doseText, irradianceText } from './lightWords'
 import { useDoseClock } from './useDoseClock'
 
-/** What LightStation.vue shows, and what can be done there. */
+/** The sheet under the light: its exposure, dose and looks, and what the margin says. */
 export function useLightStation() {
   const [router, workroom, now] = [useRouter(), useWorkroom(), useNow()]
   const {

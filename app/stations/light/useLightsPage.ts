@@ -15,7 +15,7 @@ import { useNotice } from '../../state/notice.store'
 import { useLights } from '../../state/lights.store'
 import { irradianceText, KIND_WORDS } from './lightWords'
 
-/** What LightsPage.vue shows, and what can be done there. */
+/** The lights of the workroom, each with its health, and adding one. */
 export function useLightsPage() {
   const [route, router, lights, now, notice] = [
     useRoute(), useRouter(), useLights(), useNow(), useNotice(),

@@ -16,7 +16,7 @@ import { doseText } from './lightWords'
 import { markSeconds } from '@core/light/stripProgress'
 import { readStrip } from './stripReading'
 
-/** What ReadStrip.vue shows, and what can be done there. */
+/** A test strip being read: densities or the eye, the base exposure that follows, and keeping it. */
 export function useReadStrip() {
   const [route, router, workroom, instruments, notice] = [
     useRoute(),

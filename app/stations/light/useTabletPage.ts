@@ -11,7 +11,7 @@ import { useLights } from '../../state/lights.store'
 import { readRow } from '@core/tone/typedReadings'
 import { useCurves } from './useCurves'
 
-/** What TabletPage.vue shows, and what can be done there. */
+/** A printed step tablet being read, and the curves of those that were kept. */
 export function useTabletPage() {
   const [workroom, lights, notice] = [useWorkroom(), useLights(), useNotice()]
   const HAND = 'in hand'

@@ -39,7 +39,7 @@ export const useNegativeDesk = defineStore('negativeDesk', () => {
   )
   let work: AbortController | null = null
 
-  /** Opens a picture; its own points and framing begin afresh. @returns whether there is something to see. */
+  /** Opens a picture; its own points and framing start again. @returns whether there is something to see. */
   async function open(file: File): Promise<boolean> {
     const isOpen = await look(file, null)
     if (!isOpen) return false

@@ -14,7 +14,7 @@ import { dateOf } from '../../words/moments'
 import { useNotice } from '../../state/notice.store'
 import { useCalibration } from './useCalibration'
 
-/** The step in hand opens by itself; any that is done can be opened again. */
+/** The step in hand opens automatically; any that is done can be opened again. */
 type StepName = 'film' | 'print' | 'read' | 'curve' | 'check'
 
 /** One calibration, step by step: film, print, reading, curve, check. It can be left at any step. */
@@ -36,7 +36,7 @@ export function useCalibrationPath() {
     if (chosen.value) return chosen.value
     const stage = one.value?.stage ?? 'film'
     if (stage === 'film' || stage === 'print' || stage === 'read') return stage
-    // A curve that nobody has checked is looked at first.
+    // A curve without a check is shown first.
     return calibration.value?.checks.length ? 'check' : 'curve'
   })
   watch(
@@ -59,7 +59,7 @@ export function useCalibrationPath() {
           i === index ? { ...check, isUsed: true } : check,
         ),
       },
-      'The curve is mended by this check.',
+      'The curve was corrected with this check.',
     )
 
   const others = computed(() =>

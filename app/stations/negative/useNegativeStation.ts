@@ -12,7 +12,7 @@ import { fileNameOf, tintOf } from './negative.draft'
 import { useNegativeQueue } from '../../state/queue.store'
 import { useFilms } from './useFilms'
 
-/** What NegativeStation.vue shows, and what can be done there. */
+/** The picture in hand, what is decided for its negative, and the order of its films. */
 export function useNegativeStation() {
   const [workroom, preferences, now] = [useWorkroom(), usePreferences(), useNow()]
   const [desk, queue] = [useNegativeDesk(), useNegativeQueue()]

@@ -15,7 +15,7 @@ export interface ReadChartProps {
   plan: ChartPlan
 }
 
-/** What ReadChart.vue shows, and what can be done there. */
+/** Readings of a printed chart from a scan, typed, from a file or from the instrument, and what is wrong with them. */
 export function useReadChart(
   props: Readonly<ReadChartProps>,
   emit: (event: 'read', found: ReadOfChart | null) => void,

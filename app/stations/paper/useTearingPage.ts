@@ -20,7 +20,7 @@ interface Asked {
   faults: Record<string, Refusal>
 }
 
-/** What TearingPage.vue shows, and what can be done there. */
+/** Which pieces are wanted of which sheet, the plan that makes them, and tearing by that plan. */
 export function useTearingPage() {
   const [route, router, workroom, notice, preferences] = [
     useRoute(),

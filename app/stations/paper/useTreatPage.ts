@@ -16,7 +16,7 @@ import { usePreferences } from '../../state/preferences.store'
 import { cautionNotes } from '../../words/stepNotes'
 import { beginTreatment } from '../../state/actions/paper.actions'
 
-/** What TreatPage.vue shows, and what can be done there. */
+/** A treatment being planned: which pieces or sheets, how much of each chemical, and its start. */
 export function useTreatPage() {
   const [router, workroom, notice, preferences] = [useRouter(), useWorkroom(), useNotice(), usePreferences()]
 

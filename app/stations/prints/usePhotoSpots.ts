@@ -13,7 +13,7 @@ export interface PhotoSpotsProps {
   patches: readonly string[]
 }
 
-/** What PhotoSpots.vue shows, and what can be done there. */
+/** Spots in a photograph, the grey of known density among them, and the densities that follow. */
 export function usePhotoSpots(
   props: Readonly<PhotoSpotsProps>,
   emit: (event: 'read', readings: Reading[], doubtful: string[]) => void,

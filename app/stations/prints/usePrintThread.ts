@@ -28,7 +28,7 @@ import { useRoomRecords } from '../../state/useRoomRecords'
 import { slipsOf } from '@core/run/timing'
 import { slipLine } from '../../words/bathWords'
 
-/** What PrintThread.vue shows, and what can be done there. */
+/** One print: its pictures, materials, looks and papers, and what can be done with the print. */
 export function usePrintThread() {
   const [route, router, workroom, now, notice, preferences] = [
     useRoute(),

@@ -18,7 +18,7 @@ import { found, ThreadTexts, type PrintFilter } from './printSearch'
 import { rangeOf, type ValueId } from './printValues'
 import { useRoomRecords } from '../../state/useRoomRecords'
 
-/** What PrintsStation.vue shows, and what can be done there. */
+/** The prints on the line: filters, search, what is picked, and the notes of two beside each other. */
 export function usePrintsStation() {
   const [workroom, now, router, picks] = [useWorkroom(), useNow(), useRouter(), usePicks()]
   const preferences = usePreferences()

@@ -24,7 +24,7 @@ export interface BottlePanelProps {
   standing: StandingBottle
 }
 
-/** What BottlePanel.vue shows, and what can be done there. */
+/** A bottle in hand: taking out, counting, relabelling, discarding, and what has gone out of the bottle. */
 export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 'gone') => void) {
   const [workroom, notice, router] = [useWorkroom(), useNotice(), useRouter()]
 

@@ -12,7 +12,7 @@ import { hazardNotes } from '../../words/stepNotes'
 import { freeLabel, writtenLabel } from './bottleLabel'
 import { putOnShelf, takeBottleBack } from '../../state/actions/shelf.actions'
 
-/** What TakeIn.vue shows, and what can be done there. */
+/** The form of a chemical that comes onto the shelf. */
 export function useTakeIn() {
   const [router, workroom, notice] = [useRouter(), useWorkroom(), useNotice()]
 

@@ -23,7 +23,7 @@ export interface DayThreadsProps {
   sheets: readonly SheetInRoom[]
 }
 
-/** What DayThreads.vue shows, and what can be done there. */
+/** The threads of a day as lines and labels, and moving a planned step by hand or by key. */
 export function useDayThreads(
   props: Readonly<DayThreadsProps>,
   emit: (event: 'move', step: MovedStep) => void,

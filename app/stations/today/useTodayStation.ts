@@ -22,7 +22,7 @@ import { stepNamed } from './stepNamed'
 import { usePreparations } from './usePreparations'
 import { dayLine } from './todayWords'
 
-/** What TodayStation.vue shows, and what can be done there. */
+/** What is in progress, what the plan says, and planning again from now. */
 export function useTodayStation() {
   const [workroom, now, router, lights, plans, notice] = [
     useWorkroom(),

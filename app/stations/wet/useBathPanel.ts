@@ -31,7 +31,7 @@ export interface BathPanelProps {
   one: SheetInRoom
 }
 
-/** What BathPanel.vue shows, and what can be done there. */
+/** One tray: filling, replenishing, temperature, and pouring away. */
 export function useBathPanel(props: Readonly<BathPanelProps>) {
   const [workroom, baths, notice, now] = [useWorkroom(), useBaths(), useNotice(), useNow()]
   const { faults, attempt } = useAttempt()

@@ -18,7 +18,7 @@ import { useStation } from '../../state/useStation'
 import { useBaths } from '../../state/baths.store'
 import { useWetNotes } from './useWetNotes'
 
-/** What WetStation.vue shows, and what can be done there. */
+/** The sheet in the water, the trays on the bench, and the next sheet that wants something. */
 export function useWetStation() {
   const [router, workroom, baths, now, notice] = [
     useRouter(),

@@ -15,7 +15,7 @@ import { speak } from '../../state/voice'
 import { useBackup } from '../../state/backup.store'
 import type RestorePart from './parts/RestorePart.vue'
 
-/** What WorkroomPage.vue shows, and what can be done there. */
+/** Backup, stored data, tables and settings: one long thing at a time, with progress and a stop. */
 export function useWorkroomPage() {
   const [preferences, notice, storage, backup, workroom] = [
     usePreferences(),
@@ -57,7 +57,7 @@ export function useWorkroomPage() {
   const again = () =>
     busy('Setting up the demo…', async () => {
       await reloadDemo()
-      notice.say('The demo starts afresh, with its clocks running from now.')
+      notice.say('The demo has started again. Its clocks run from now.')
     })
   /** Two tables for a spreadsheet: the prints, and every line of their threads. */
   const tables = () =>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import InlineField from '../../../kit/InlineField.vue'
-import { numberOrNull } from '@core/quantity/number'
+import { parseNumber } from '@core/quantity/number'
+import { useNotice } from '../../../state/notice.store'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { dropsVolume } from '@core/coating/drops'
 import { componentInHand } from '@core/run/nextMove'
@@ -21,7 +22,7 @@ const props = defineProps<{
   dropsPerMillilitre: number
 }>()
 const emit = defineEmits<{ record: [happening: Happening]; finish: [] }>()
-
+const notice = useNotice()
 /** One drop in this many milliseconds: slow enough for a steady hand. */
 const PACE_MS = 1200
 
@@ -58,12 +59,14 @@ function next(): void {
 const typing = ref<{ component: string; text: string } | null>(null)
 function keepTyped(component: string, text: string): void {
   typing.value = null
-  correct(component, text)
-}
-function correct(component: string, text: string): void {
-  const [counted, meant] = [props.step.drops[component] ?? 0, numberOrNull(text)]
-  if (meant !== null && Number.isInteger(meant) && meant >= 0 && meant !== counted)
-    change(component, meant - counted)
+  if (!text.trim()) return
+  try {
+    const meant = parseNumber(text, { field: 'drops counted', isWhole: true, min: 0, example: '20' })
+    const counted = props.step.drops[component] ?? 0
+    if (meant !== counted) change(component, meant - counted)
+  } catch (error) {
+    notice.refuse(error, 'the drops')
+  }
 }
 function latest(): string | null {
   return inHand.value && (props.step.drops[inHand.value] ?? 0) > 0

@@ -91,13 +91,13 @@ useMarginNotes(() => [
   {
     title: 'What it is kept for',
     lines: [
-      'One combination: process and sensitizer, paper, light and film. A new sheet of the same starts from it by itself.',
+      'One combination: process and sensitizer, paper, light and film. A new sheet of the same combination starts from that exposure automatically.',
     ],
   },
   {
     title: 'A dose where the light is known',
     lines: [
-      'Found with a meter, or under a lamp that was read, it is a dose: when the lamp dims, the time grows by itself.',
+      'Found with a meter, or under a lamp that was read, it is a dose: when the lamp dims, the time grows automatically.',
     ],
   },
 ])

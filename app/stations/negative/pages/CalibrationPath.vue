@@ -55,7 +55,7 @@ const {
       <nav aria-label="Calibration">
         <RouterLink :to="{ name: 'calibrate' }">All calibrations</RouterLink>
         <RouterLink :to="{ name: 'negative' }">To the negative</RouterLink>
-        <KitButton kind="link" @click="takeBack">take it back</KitButton>
+        <KitButton kind="link" @click="takeBack">Remove calibration</KitButton>
       </nav>
     </header>
     <ol>

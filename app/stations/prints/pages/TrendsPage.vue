@@ -47,7 +47,7 @@ const {
     >
       <p>
         Measure the deepest black and the bare white of dry prints, read the lamp now and then, keep base
-        exposures: what is read twice stands here.
+        exposures: what was read twice is shown here.
       </p>
     </EmptyPage>
     <div class="TrendsPage-charts">

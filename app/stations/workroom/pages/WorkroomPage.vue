@@ -87,7 +87,7 @@ const {
       <div class="WorkroomPage-acts">
         <template v-if="isDemo">
           <BigTarget quiet label="Leave the demo" @press="goToWorkroom('own')" />
-          <BigTarget quiet label="Start the demo afresh" :disabled="said !== ''" @press="again" />
+          <BigTarget quiet label="Start the demo again" :disabled="said !== ''" @press="again" />
         </template>
         <BigTarget v-else quiet label="Look round the demo" @press="goToWorkroom('demo')" />
       </div>
