@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises'
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { expect, test } from './test.ts'
 import { DEMO_ADDRESS, OWN_ADDRESS } from './browser.ts'
 import { open, plan, turnTo } from './workroom.ts'
 

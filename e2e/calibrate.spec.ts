@@ -1,4 +1,5 @@
-import { expect, test, type Download, type Page } from '@playwright/test'
+import type { Download, Page } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { filmOf, lightnessOf, printedAndScanned, tabletScan } from './films.ts'
 import { open } from './workroom.ts'
 

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { DEMO_ADDRESS, OWN_ADDRESS } from './browser.ts'
 import { expectDim, open } from './workroom.ts'
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { atRest, hasMovedOn, open, pick } from './workroom.ts'
 
 // Processes walked by the one key from the plan to a dry coat that waits for the light; those that are walked all the way

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { clockShown, coatAndDry, expectDim, open } from './workroom.ts'
 
 test('the whole job by keyboard alone, in the dim room', async ({ page }) => {

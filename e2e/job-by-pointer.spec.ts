@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { open, photograph } from './workroom.ts'
 
 test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true })

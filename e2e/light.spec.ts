@@ -1,7 +1,8 @@
 import { spawn } from 'node:child_process'
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { WebSocket } from 'ws'
 import { trueBaseDose, VIRTUAL_COATS } from '../core/tone/printResponse'
+import { expect, test } from './test.ts'
 import { DEMO_ADDRESS, freePort, OWN_ADDRESS } from './browser.ts'
 import { atRest, coatAndDry, countDrops, expectDim, open, pick, plan } from './workroom.ts'
 
@@ -272,67 +273,73 @@ test('a tablet is typed, kept, compared, and says what suits a negative', async 
   )
 })
 
-test('all of it with the server stopped: typed values, times, and a clock that counts', async ({ page }) => {
-  const port = await freePort()
-  const server = spawn(process.execPath, ['dist/server/main.js', '--port', String(port)])
-  await new Promise((resolve) => server.stdout.once('data', resolve))
-  try {
-    await page.clock.install()
-    // Counted here: a page whose clock is held has none of its own record of what came in.
-    const brought: string[] = []
-    page.on('response', (response) => brought.push(response.url()))
-    await page.goto(`http://127.0.0.1:${port}/light/lights`)
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    // Every page is brought in ahead, once the first has come to rest.
-    await page.clock.fastForward(3000)
-    let loaded = -1
-    await expect
-      .poll(
-        () => {
-          const before = loaded
-          loaded = brought.length
-          // Workers come after the pages, and this one is the last of them.
-          return loaded === before && brought.some((url) => url.includes('thumbnail.worker'))
-        },
-        { intervals: [3500] },
-      )
-      .toBe(true)
-  } finally {
-    server.kill()
-  }
-  await page.getByLabel('What you call it').fill('the attic box')
-  await page.getByRole('button', { name: 'Add this light' }).click()
-  await page.getByLabel('Reading at the frame, mW/cm²').fill('4')
-  await page.getByRole('button', { name: 'Write it down' }).click()
-  const nav = page.getByRole('navigation', { name: 'At the light' })
-  await nav.getByRole('link', { name: 'Instruments' }).click()
-  await page
-    .getByRole('article', { name: 'UV meter' })
-    .getByRole('button', { name: 'Connect', exact: true })
-    .click()
-  await expect(page.getByRole('article', { name: 'UV meter' })).toContainText('calling')
-  await page.getByRole('article', { name: 'UV meter' }).getByRole('button', { name: 'Disconnect' }).click()
-  await nav.getByRole('link', { name: 'Test strip' }).click()
-  await runStrip(page)
-  await expect(page.getByText('counted by the model of this light')).toBeVisible()
-  await page.clock.fastForward('12:01')
-  await page.keyboard.press(' ')
-  await nav.getByRole('link', { name: 'Test strip' }).click()
-  await page.getByRole('link', { name: /Read sheet 1/ }).click()
-  const densities = [0.3, 0.42, 0.56, 0.71, 0.87, 1.02, 1.15, 1.26, 1.33, 1.37, 1.385, 1.39]
-  for (const [i, density] of densities.entries())
-    await page.getByLabel(`Mark ${i + 1}`, { exact: true }).fill(String(density))
-  await page.getByRole('button', { name: 'Keep it as base exposure' }).click()
-  await expect(page.getByRole('article').first()).toContainText('from a strip')
-  await nav.getByRole('link', { name: 'The sun' }).click()
-  await page.getByLabel('Latitude, longitude').fill('52.1, 5.1')
-  await page.getByRole('button', { name: 'The frame is put out here' }).click()
-  await expect(page.getByRole('application', { name: /Light on the frame/ })).toBeVisible()
-  await nav.getByRole('link', { name: 'Step tablet' }).click()
-  await page
-    .getByLabel('Readings, clear step first')
-    .fill('1.4 1.39 1.36 1.3 1.2 1.02 0.8 0.56 0.36 0.22 0.14 0.1 0.08 0.07 0.07')
-  await expect(page.getByRole('button', { name: /density range a negative needs/ })).toBeVisible()
+test.describe('with everything fetched ahead', () => {
+  test.use({ savesData: false })
+
+  test('all of it with the server stopped: typed values, times, and a clock that counts', async ({
+    page,
+  }) => {
+    const port = await freePort()
+    const server = spawn(process.execPath, ['dist/server/main.js', '--port', String(port)])
+    await new Promise((resolve) => server.stdout.once('data', resolve))
+    try {
+      await page.clock.install()
+      // Counted here: a page whose clock is held has none of its own record of what came in.
+      const brought: string[] = []
+      page.on('response', (response) => brought.push(response.url()))
+      await page.goto(`http://127.0.0.1:${port}/light/lights`)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      // Every page is brought in ahead, once the first has come to rest.
+      await page.clock.fastForward(3000)
+      let loaded = -1
+      await expect
+        .poll(
+          () => {
+            const before = loaded
+            loaded = brought.length
+            // Workers come after the pages, and this one is the last of them.
+            return loaded === before && brought.some((url) => url.includes('thumbnail.worker'))
+          },
+          { intervals: [3500] },
+        )
+        .toBe(true)
+    } finally {
+      server.kill()
+    }
+    await page.getByLabel('What you call it').fill('the attic box')
+    await page.getByRole('button', { name: 'Add this light' }).click()
+    await page.getByLabel('Reading at the frame, mW/cm²').fill('4')
+    await page.getByRole('button', { name: 'Write it down' }).click()
+    const nav = page.getByRole('navigation', { name: 'At the light' })
+    await nav.getByRole('link', { name: 'Instruments' }).click()
+    await page
+      .getByRole('article', { name: 'UV meter' })
+      .getByRole('button', { name: 'Connect', exact: true })
+      .click()
+    await expect(page.getByRole('article', { name: 'UV meter' })).toContainText('calling')
+    await page.getByRole('article', { name: 'UV meter' }).getByRole('button', { name: 'Disconnect' }).click()
+    await nav.getByRole('link', { name: 'Test strip' }).click()
+    await runStrip(page)
+    await expect(page.getByText('counted by the model of this light')).toBeVisible()
+    await page.clock.fastForward('12:01')
+    await page.keyboard.press(' ')
+    await nav.getByRole('link', { name: 'Test strip' }).click()
+    await page.getByRole('link', { name: /Read sheet 1/ }).click()
+    const densities = [0.3, 0.42, 0.56, 0.71, 0.87, 1.02, 1.15, 1.26, 1.33, 1.37, 1.385, 1.39]
+    for (const [i, density] of densities.entries())
+      await page.getByLabel(`Mark ${i + 1}`, { exact: true }).fill(String(density))
+    await page.getByRole('button', { name: 'Keep it as base exposure' }).click()
+    await expect(page.getByRole('article').first()).toContainText('from a strip')
+    await nav.getByRole('link', { name: 'The sun' }).click()
+    await page.getByLabel('Latitude, longitude').fill('52.1, 5.1')
+    await page.getByRole('button', { name: 'The frame is put out here' }).click()
+    await expect(page.getByRole('application', { name: /Light on the frame/ })).toBeVisible()
+    await nav.getByRole('link', { name: 'Step tablet' }).click()
+    await page
+      .getByLabel('Readings, clear step first')
+      .fill('1.4 1.39 1.36 1.3 1.2 1.02 0.8 0.56 0.36 0.22 0.14 0.1 0.08 0.07 0.07')
+    await expect(page.getByRole('button', { name: /density range a negative needs/ })).toBeVisible()
+  })
 })
 
 test('the light in the dim room: no blue anywhere, charts included', async ({ page }) => {

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Download, type Page } from '@playwright/test'
+import type { Download, Page } from '@playwright/test'
 import sharp from 'sharp'
+import { expect, test } from './test.ts'
 import { DEMO_ADDRESS } from './browser.ts'
 import { filmOf } from './films.ts'
 import { readPdf } from './readPdf.ts'

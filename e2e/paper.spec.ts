@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { open } from './workroom.ts'
 
 test('a large sheet is measured, torn by the rule, treated on the clock, and becomes a sheet', async ({

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { DEMO_ADDRESS } from './browser.ts'
 import { leftIn, make, open, pick, turnTo } from './workroom.ts'
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { coatAndDry, countDrops, open, photograph, plan } from './workroom.ts'
 
 test('every station says what brings something to it, and offers that step', async ({ page }) => {

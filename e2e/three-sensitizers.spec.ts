@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { leftIn, make, measureAll, open, pick, takeIn } from './workroom.ts'
 
 // Three very different sensitizers, each from an empty shelf to a coat that dries in the dark.

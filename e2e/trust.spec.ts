@@ -12,7 +12,8 @@ import {
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
-import { chromium, expect, test, type Download, type Page } from '@playwright/test'
+import { chromium, type Download, type Page } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { CHROMIUM, DEMO_ADDRESS, FLAGS, freePort, OWN_ADDRESS } from './browser.ts'
 import { open, photograph, plan, turnTo } from './workroom.ts'
 

@@ -4,7 +4,7 @@ import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { extname, join, normalize } from 'node:path'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { open, plan } from './workroom.ts'
 
 const BASE = '/studio/'

@@ -2,9 +2,10 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium, expect, test, type Page } from '@playwright/test'
+import { chromium, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { scanOfTwoLayers } from '../scripts/two-layers.mjs'
+import { expect, test } from './test.ts'
 import { CHROMIUM, DEMO_ADDRESS, FLAGS, OWN_ADDRESS } from './browser.ts'
 import { expectDim, open, pick, toTheWater, walkOn } from './workroom.ts'
 
@@ -115,6 +116,7 @@ test('gum over a toned salted print: one sheet, two layers, each in its own time
   const heading = page.getByRole('heading', { level: 1 })
   await walkOn(page, async () => (await heading.innerText()) === 'On the line')
   await page.keyboard.press(' ')
+  await expect(page.getByRole('button', { name: 'What went wrong?' })).toBeVisible()
   await page.keyboard.press('l')
   await expect(page.getByText('Another layer over sheet 1 · Gum over a finished print')).toBeVisible()
   await expect(margin(page)).toContainText('The print below was toned')

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { open, pick, walkOn } from './workroom.ts'
 
 // From the plan to the line by the one target: the processes whose way is longest, and the one that goes round twice.

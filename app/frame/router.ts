@@ -47,8 +47,12 @@ const pages = {
 
 const AHEAD_AFTER_MILLISECONDS = 1500
 
-/** Brings every page in ahead, so that no key press waits for one and the server may go away. */
+/**
+ * Brings every page in ahead, so that no key press waits for one and the server may go away. Not where the user has
+ * told the browser to save data.
+ */
 export function fetchPagesAhead(): void {
+  if (navigator.connection?.saveData) return
   const fetchAll = () => {
     Object.values(pages).forEach((page) => void page().catch(() => undefined))
     fetchWorkersAhead()

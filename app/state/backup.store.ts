@@ -187,10 +187,13 @@ export const useBackup = defineStore('backup', () => {
     followChanges()
     await load()
     watch(
-      [() => isBackupDue(moments.value), isAllowed],
+      [
+        () => isBackupDue({ ...moments.value, failedAt: folder.value?.failedAt ?? 0, isBusy: isBusy.value }),
+        isAllowed,
+      ],
       ([isDueNow, may]) => {
         const state = folder.value
-        if (!isDueNow || !may || !state || isBusy.value) return
+        if (!isDueNow || !may || !state) return
         // Of several windows one does it.
         void navigator.locks.request('ember-sheet-backup', { ifAvailable: true }, async (lock) => {
           if (lock) await intoFolder(state, false)

@@ -21,7 +21,21 @@ describe('a backup', () => {
     ['there was none yet and work is going on', at(MINUTE, 0), false],
     ['work is going on and the last one is a day old', at(MINUTE, DAY), true],
     ['a clock runs, though all else would have it', at(2 * HOUR, 3 * DAY, true), false],
-  ])('where %s: %#', (_, moments, due) => expect(isBackupDue(moments)).toBe(due))
+  ])('where %s: %#', (_, moments, due) =>
+    expect(isBackupDue({ ...moments, failedAt: 0, isBusy: false })).toBe(due),
+  )
+
+  it('waits while the one before is tried, and is made when that has ended', () => {
+    const moments = at(30 * MINUTE, 4 * HOUR)
+    expect(isBackupDue({ ...moments, failedAt: 0, isBusy: true })).toBe(false)
+    expect(isBackupDue({ ...moments, failedAt: 0, isBusy: false })).toBe(true)
+  })
+
+  it('that failed is not tried again and again, but after the next change', () => {
+    const state = { ...at(30 * MINUTE, 4 * HOUR), isBusy: false }
+    expect(isBackupDue({ ...state, failedAt: now - MINUTE })).toBe(false)
+    expect(isBackupDue({ ...state, failedAt: now - HOUR })).toBe(true)
+  })
 
   it('worries when it is three days old with work done since, and not while there is no work', () => {
     expect(isBackupOld(at(HOUR, 3 * DAY))).toBe(true)

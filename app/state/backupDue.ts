@@ -11,9 +11,21 @@ export interface BackupMoments {
   isClockRunning: boolean
 }
 
-/** Whether a backup is to be made now: work has changed something and has ended, or a day has gone by. */
-export function isBackupDue({ changedAt, backedUpAt, now, isClockRunning }: BackupMoments): boolean {
-  if (changedAt <= backedUpAt || isClockRunning) return false
+/** What decides whether a backup is made without being asked for. */
+interface BackupState extends BackupMoments {
+  /** When the last try failed; 0 where it did not. */
+  failedAt: number
+  /** Whether a backup or the trial of one is under way. */
+  isBusy: boolean
+}
+
+/**
+ * Whether a backup is to be made now: work has changed something and has ended, or a day has gone by. After a failure
+ * the next change has to come first.
+ */
+export function isBackupDue(state: BackupState): boolean {
+  const { changedAt, backedUpAt, failedAt, now } = state
+  if (changedAt <= backedUpAt || changedAt <= failedAt || state.isClockRunning || state.isBusy) return false
   return now - changedAt >= REST_MS || (backedUpAt > 0 && now - backedUpAt >= DAY_MS)
 }
 

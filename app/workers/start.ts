@@ -1,32 +1,41 @@
-import { startLogs } from './startLogs'
+import archiveUrl from './archive.worker.ts?worker&url'
+import beatUrl from './beat.worker.ts?worker&url'
+import curvesUrl from './curves.worker.ts?worker&url'
+import logsUrl from './logs.worker.ts?worker&url'
+import negativeUrl from './negative.worker.ts?worker&url'
+import packerUrl from './packer.worker.ts?worker&url'
+import planUrl from './plan.worker.ts?worker&url'
+import tearingUrl from './tearing.worker.ts?worker&url'
+import thumbnailUrl from './thumbnail.worker.ts?worker&url'
 
-/** Every worker that is started for one question, by name. Their scripts are brought in ahead, like the pages. */
+const start = (url: string, name: string) => new Worker(url, { type: 'module', name })
+
+/** Every worker that is started for one question, by name. */
 export const startWorker = {
   /** @param name of the database it works on. */
-  archive: (name = 'none') =>
-    new Worker(new URL('./archive.worker.ts', import.meta.url), { type: 'module', name }),
-  beat: () => new Worker(new URL('./beat.worker.ts', import.meta.url), { type: 'module', name: 'beat' }),
-  curves: () =>
-    new Worker(new URL('./curves.worker.ts', import.meta.url), { type: 'module', name: 'curves' }),
-  logs: startLogs,
-  negative: () =>
-    new Worker(new URL('./negative.worker.ts', import.meta.url), { type: 'module', name: 'negative' }),
-  packer: () =>
-    new Worker(new URL('./packer.worker.ts', import.meta.url), { type: 'module', name: 'packer' }),
-  plan: () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module', name: 'plan' }),
-  tearing: () =>
-    new Worker(new URL('./tearing.worker.ts', import.meta.url), { type: 'module', name: 'tearing' }),
-  thumbnail: () =>
-    new Worker(new URL('./thumbnail.worker.ts', import.meta.url), { type: 'module', name: 'thumbnail' }),
+  archive: (name = 'none') => start(archiveUrl, name),
+  beat: () => start(beatUrl, 'beat'),
+  curves: () => start(curvesUrl, 'curves'),
+  negative: () => start(negativeUrl, 'negative'),
+  packer: () => start(packerUrl, 'packer'),
+  plan: () => start(planUrl, 'plan'),
+  tearing: () => start(tearingUrl, 'tearing'),
+  thumbnail: () => start(thumbnailUrl, 'thumbnail'),
 } as const
 
-/** Long enough for a script to come in from this machine's own server. */
-const COMING_IN_MILLISECONDS = 4000
-
-/** Has the browser keep every worker's script, so that the server may go away. */
+/** Has the browser keep every worker's script, so that the server may go away. None is run for that. */
 export function fetchWorkersAhead(): void {
-  for (const start of Object.values(startWorker)) {
-    const worker = start()
-    setTimeout(() => worker.terminate(), COMING_IN_MILLISECONDS)
-  }
+  for (const url of [
+    archiveUrl,
+    beatUrl,
+    curvesUrl,
+    logsUrl,
+    negativeUrl,
+    packerUrl,
+    planUrl,
+    tearingUrl,
+    thumbnailUrl,
+  ])
+    // What does not come in is fetched when it is needed.
+    fetch(url).catch(() => undefined)
 }
