@@ -1,5 +1,6 @@
 import js from '@eslint/js'
 import prettier from 'eslint-config-prettier'
+import jsdoc from 'eslint-plugin-jsdoc'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import tseslint from 'typescript-eslint'
@@ -44,6 +45,20 @@ export default tseslint.config(
             "CallExpression[callee.name=/^(Number|parseFloat|parseInt)$/], CallExpression[callee.object.name='Number'][callee.property.name=/^parse/], CallExpression[callee.property.name='replace'][arguments.0.value=',']",
           message:
             'core/quantity reads numbers: parseNumber and parseQuantity what is typed, writtenNumber what programs write',
+        },
+      ],
+    },
+  },
+  {
+    files: ['core/**'],
+    ignores: ['**/*.test.ts', 'core/fixtures/**'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          publicOnly: true,
+          require: { FunctionDeclaration: true, ArrowFunctionExpression: true, ClassDeclaration: true },
         },
       ],
     },

@@ -11,7 +11,7 @@ const server = (says: RegExp, args: string) => ({
 export default defineConfig({
   testDir: './e2e',
   outputDir: './test-results',
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
   // Limits only end what hangs; no test depends on how fast the machine is.
   timeout: 300_000,

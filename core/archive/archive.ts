@@ -57,7 +57,9 @@ const EXTENSION: Readonly<Record<Photo['mime'], string>> = {
   'image/webp': 'webp',
 }
 
+/** Where a photograph's picture is found in an archive. */
 export const photoPath = (photo: Photo) => `photos/${photo.id}.${EXTENSION[photo.mime]}`
+/** Where a photograph's thumbnail is found in an archive. */
 export const thumbnailPath = (photo: Photo) => `thumbnails/${photo.id}.jpg`
 
 /** What an archive holds, but for its manifest. */
@@ -223,6 +225,8 @@ export function mimeOf(bytes: Uint8Array): Photo['mime'] | null {
   return null
 }
 
+/** The error of an archive that cannot be read. */
 export const refuse = refusalAt('archive')
+/** The error of a file that an archive lacks. */
 export const missing = (path: string) =>
   refuse('missing-file', `“${path}” is missing.`, 'Copy or export it again.')

@@ -57,6 +57,7 @@ const OLD_EVENT = z.looseObject({ sheetId: z.string(), index: z.number() })
 /** So many records are looked at between two reports. */
 const PIECE = 5000
 
+/** Whether a path of an archive is a file of logs. */
 export const isLog = (path: string) => path.startsWith('logs/')
 
 /**
@@ -259,6 +260,7 @@ function parseJson(files: ReadonlyMap<string, Uint8Array>, path: string): unknow
   }
 }
 
+/** The text of UTF-8 bytes. */
 export const textOf = (bytes: Uint8Array): string => strFromU8(bytes)
 
 function checked<Schema extends z.ZodType>(schema: Schema, value: unknown, path: string): z.infer<Schema> {

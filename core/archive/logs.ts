@@ -22,6 +22,7 @@ export function logsBySheet<Event extends Pick<SheetEvent, 'sheetId' | 'index'>>
   return logs
 }
 
+/** Events as JSON, one a line. */
 export const linesOf = (log: readonly object[]): string =>
   log.map((event) => JSON.stringify(event)).join('\n')
 

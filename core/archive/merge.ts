@@ -49,6 +49,7 @@ export interface MergeSummary {
   clashes: number[]
 }
 
+/** What a merge would do, as far as the user is asked about it. */
 export const summaryOf = (plan: MergePlan): MergeSummary => ({
   added: eachKind((kind) => plan.added[kind].length),
   same: plan.same,
@@ -202,6 +203,7 @@ export function applyMerge(
   return { records, logs }
 }
 
+/** Key of a conflict among others of the same merge. */
 export const conflictKey = (conflict: Pick<Conflict, 'kind' | 'id'>): string =>
   `${conflict.kind}/${conflict.id}`
 

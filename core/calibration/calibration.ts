@@ -15,6 +15,7 @@ import { scaleOf, type Anchor } from '../scan/chartScan'
 /** Where a calibration stands on its way. */
 export type CalibrationStage = 'film' | 'print' | 'read' | 'check' | 'done'
 
+/** The next thing to do for a calibration: make the film, print it, read it, check the curve, or nothing more. */
 export function stageOf(
   of: Pick<Calibration, 'filmMadeAt' | 'printedAt' | 'readAt' | 'checks'>,
 ): CalibrationStage {

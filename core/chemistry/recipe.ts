@@ -60,9 +60,12 @@ export const UNIT: Readonly<Record<Measure, string>> = {
   spoonMillilitres: 'ml',
 }
 
+/** Name of what goes into a solution: the stock's own, or its substance's. */
 export const nameOf = (ingredient: Ingredient) =>
   ingredient.kind === 'stock' ? ingredient.name : ingredient.substance.name
 
+/** A number to three significant digits, for an error's text. */
 export const round = (value: number) => toSignificant(value, 3)
+/** The error of a field of a recipe whose value cannot be. */
 export const outOfRange = (field: string, problem: string, remedy: string) =>
   new CoreError({ code: 'out-of-range', field, problem, remedy })

@@ -73,6 +73,7 @@ export function pngRow(row: Uint16Array, above: Uint16Array, into: Uint8Array): 
   }
 }
 
+/** Parts of a file, one behind the other. */
 export function joined(parts: readonly Uint8Array[]): Uint8Array {
   const whole = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0))
   let at = 0

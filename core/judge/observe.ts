@@ -74,6 +74,7 @@ function lampFacts({ lamp, light }: PrintRecord): Observed[] {
   ]
 }
 
+/** What the record says of chalk in the paper; nothing where the process bears chalk. */
 export function paper({ paper: stock, isTreated, definition }: PrintRecord): Observed[] {
   if (definition.chalk.bears || !stock) return []
   if (isTreated) return [fact('chalk-in', false, `${stock.name} was treated with acid before`)]

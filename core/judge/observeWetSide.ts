@@ -9,6 +9,7 @@ export const slackOf = (least: number) => Math.max(5, 0.03 * least)
 /** Carry-over has thinned a bath visibly under this share of its strength. */
 const THINNED = 0.7
 
+/** A fact that the record says is so, or is not so. @param said the evidence, as the user reads it. */
 export const fact = (factId: string, is: boolean, said: string): Observed => ({ factId, is, said })
 
 /** Which fact a wet step that was cut short stands for. */
@@ -18,6 +19,7 @@ type Role = keyof typeof SHORT
 
 const isRole = (role: string | undefined): role is Role => role !== undefined && role in SHORT
 
+/** What the times of developing, clearing, fixing and toning say; of several the worst. */
 export function wetSteps({ state, definition }: PrintRecord): Observed[] {
   const worst = new Map<string, Observed>()
   const keep = (one: Observed) => {
@@ -71,6 +73,7 @@ const VERDICT = {
   old: 'was past its life',
 } as const
 
+/** What the baths that the print met say: how far used up, how old, how strong. */
 export function bathsMet({ baths, definition }: PrintRecord): Observed[] {
   return baths.flatMap(({ wordsId, bath, standing }) => {
     const role = definition.steps.find((one) => one.id === wordsId)?.role

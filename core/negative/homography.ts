@@ -18,6 +18,7 @@ export function homographyOf(from: readonly Point[], to: readonly Point[]): Homo
   return solveLinear(rows)
 }
 
+/** Where a homography puts a point, in the units of its target. Not finite for a point on the horizon. */
 export function mapped(h: Homography, [x, y]: Point): [number, number] {
   const w = h[6]! * x + h[7]! * y + 1
   return [(h[0]! * x + h[1]! * y + h[2]!) / w, (h[3]! * x + h[4]! * y + h[5]!) / w]

@@ -39,6 +39,11 @@ export function toneCurve(points: readonly TonePoint[]): (light: number) => numb
   return (light) => curve(lightnessOf(light))
 }
 
+/**
+ * Checks the points of a tone curve: 2 to 12 of them, each from 0 to 100, in rising order.
+ *
+ * @throws CoreError `out-of-range` where they are not.
+ */
 export function checkPoints(points: readonly TonePoint[]): void {
   const isInside = (value: number) => value >= 0 && value <= 100
   const isSound =

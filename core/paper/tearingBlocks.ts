@@ -32,6 +32,12 @@ export interface Found {
   area: number
 }
 
+/**
+ * The set of blocks that covers the most of a sheet.
+ *
+ * @param areas area of each kind of piece, in the square of the sides’ own unit.
+ * @returns `null` where no block fits.
+ */
 export function bestOf(
   blocks: readonly { counts: number[]; blocks: Block[] }[],
   areas: readonly number[],

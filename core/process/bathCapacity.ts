@@ -33,6 +33,13 @@ interface Capacity {
   inputs: FigureInput[]
 }
 
+/**
+ * What a bath can take before it is exhausted: silver in grams, or area in m², whichever its solution is judged by.
+ *
+ * @param use capacity of the solution as the process gives it.
+ * @param fixer limit of silver for the aimed permanence, where the bath is a fixer.
+ * @returns `null` where no capacity is known.
+ */
 export function capacityOf(
   bath: Bath,
   use: BathUse | undefined,
@@ -88,6 +95,7 @@ export function capacityOf(
   }
 }
 
+/** Share of a bath's capacity that these prints have used up; 1 is exhausted, more is beyond. */
 export function usedShare(capacity: Capacity, passes: readonly Pass[], use: BathUse | undefined): Figure {
   const isSilver = capacity.kind === 'silver'
   const brought = passes.reduce(

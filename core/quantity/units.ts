@@ -136,6 +136,7 @@ const GROUPS: readonly [Dimension, readonly Row[]][] = [
   ]],
 ] // prettier-ignore
 
+/** Every unit that is read, each with its factor to the canonical unit of its dimension. */
 export const UNITS: readonly Unit[] = GROUPS.flatMap(([dimension, rows]) =>
   rows.map(([id, factor, names, label, more]): Unit => ({ id, dimension, factor, names, label, ...more })),
 )

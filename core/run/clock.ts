@@ -25,6 +25,7 @@ export function elapsedSeconds(clock: Clock, now: number): number {
   return Math.max(0, end - clock.startedAt - held) / 1000
 }
 
+/** Whether a clock is paused. */
 export const isHeld = (clock: Clock): boolean =>
   clock.finishedAt === undefined && clock.holds.some((hold) => hold.to === undefined)
 

@@ -57,7 +57,10 @@ export function advance(state: RunState, event: SheetEvent): RunState {
   return stamped(transition(state, event, copied), event)
 }
 
-// An object of its own already: to copy it once more would take a third of the time of replaying a log.
+/**
+ * A state that has just been made, marked with the event that made it. Changed in place: it belongs to nobody yet, and to
+ * copy it once more would take a third of the time of replaying a log.
+ */
 export const stamped = (fresh: RunState, event: SheetEvent): RunState =>
   Object.assign(fresh, {
     length: event.index + 1,
@@ -193,6 +196,12 @@ type Work = Extract<
   }
 >
 
+/**
+ * The state after an event of the work itself.
+ *
+ * @throws CoreError `all-done` after the last step, `other-step` where the event names another step than the one in
+ *   hand, and what the event's own rules refuse.
+ */
 export function work(state: RunState, event: Work, grow: Grow): RunState {
   const step = state.steps[state.current]
   if (!step) throw refuse('all-done', 'Every step of this sheet is done.', 'Judge it at Prints.')

@@ -69,6 +69,7 @@ export interface RunState {
   lastAt: number
 }
 
+/** The state of a sheet with an empty log. */
 export const emptyRun = (sheetId: string): RunState => ({
   sheetId,
   begunAt: null,

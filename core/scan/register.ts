@@ -83,6 +83,7 @@ function crossesIn(picture: GreyPicture): Point[] {
   return found.slice(0, 80)
 }
 
+/** Distance of two points, in their own unit. */
 export const distance = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1])
 
 /** How far a cross may lie from where it is expected, as a share of the film's width: by register, and by a slant. */

@@ -25,6 +25,7 @@ export interface Network {
   startOf: readonly (readonly number[])[]
 }
 
+/** The fixed rules of a problem as a network: a point for every start and end, an arc for every least distance. */
 export function networkOf(problem: Problem): Network {
   const arcs: Arc[] = []
   const startOf: number[][] = []

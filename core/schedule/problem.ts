@@ -56,6 +56,7 @@ export interface Problem {
 /** Start and end of every operation, by job and place. */
 export type Times = readonly (readonly { start: number; end: number }[])[]
 
+/** End of the last operation, in the times' own unit, counted from 0; 0 for no operations. */
 export const makespanOf = (times: Times): number =>
   Math.max(0, ...times.flatMap((job) => job.map((one) => one.end)))
 

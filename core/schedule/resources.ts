@@ -30,6 +30,7 @@ const NAMES = {
   wash: 'the wash',
 }
 
+/** The shared things of the room, each with how many operations it takes at once, numbered as they are asked for. */
 export class Resources {
   readonly list: { name: string; capacity: number }[] = [
     { name: NAMES.hands, capacity: 1 },
@@ -66,7 +67,9 @@ export class Resources {
   }
 }
 
+/** The use of a resource from the start of an operation to its end. */
 export const whole = (resource: number): Use => use(resource, 'start', 0, 'end', 0)
+/** The use of a resource between two moments of an operation, each an edge of it and so many seconds more. */
 export const use = (
   resource: number,
   fromEdge: 'start' | 'end',

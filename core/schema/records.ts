@@ -240,6 +240,7 @@ export const RECORD_SCHEMAS = Object.fromEntries(
 /** A workroom with nothing in it. */
 export const emptyRecords = (): WorkroomRecords => ({ ...emptyHoldings(), events: [] })
 
+/** A workroom's records without its logs, with nothing in it. */
 export const emptyHoldings = (): Holdings => ({
   sheets: [],
   papers: [],

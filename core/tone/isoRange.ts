@@ -86,6 +86,12 @@ export function isoOfModel(model: RichardsCurve, x: readonly number[], isPeak: b
   return foot !== null && shoulder !== null && shoulder > foot ? { foot, shoulder, white, black } : null
 }
 
+/**
+ * Where a fitted curve levels out at both ends.
+ *
+ * @param x log exposures of the readings, rising.
+ * @param isPeak whether the last reading is the deepest black, past which the coat bronzes: then it is the maximum.
+ */
 export function modelEnds(model: RichardsCurve, x: readonly number[], isPeak: boolean): CurveEnds {
   const [a, r] = model.parameters as [number, number]
   const [low, high] = [richardsDensity(model, x[0]!), richardsDensity(model, x.at(-1)!)]

@@ -59,6 +59,7 @@ export interface RichardsFit extends RichardsCurve, Pick<RobustFit, 'residuals' 
   again(y: readonly number[]): RichardsCurve
 }
 
+/** Density of a fitted curve at a log exposure. */
 export const richardsDensity = ({ towards, parameters }: RichardsCurve, x: number): number =>
   family(towards).model.value(parameters, x)
 
