@@ -47,8 +47,7 @@ export async function countDrops(page: Page, each: number): Promise<void> {
 /** From the plan to a sheet under the light, by the one key, with the waits passed over. Needs an installed clock. */
 export async function coatAndDry(page: Page): Promise<void> {
   await page.keyboard.press(' ')
-  await countDrops(page, 20)
-  await page.keyboard.press(' ')
+  await measureAll(page)
   await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
   await page.clock.fastForward(70_000)
   await page.keyboard.press(' ')

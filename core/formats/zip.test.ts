@@ -144,10 +144,10 @@ describe('a ZIP by another program', () => {
   })
 
   it('is refused in true words where it holds more files than any of ours', () => {
-    const many = new Map(Array.from({ length: 60_000 }, (_, n) => [`n${n}`, new Uint8Array()]))
+    const many = new Map(Array.from({ length: 50_001 }, (_, n) => [`n${n}`, new Uint8Array()]))
     expect(() => unpackZip(packZip(many, () => true, 1.8e12))).toThrow(
       expect.objectContaining({ refusal: expect.objectContaining({ problem: expect.stringContaining('more than 50000 files') }) }),
     ) // prettier-ignore
-    expect(unpackZip(packZip(new Map([...many].slice(0, 45_000)), () => true, 1.8e12)).size).toBe(45_000)
+    expect(unpackZip(packZip(new Map([...many].slice(0, 20_000)), () => true, 1.8e12)).size).toBe(20_000)
   })
 })

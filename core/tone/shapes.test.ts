@@ -75,7 +75,7 @@ describe('step tablets of other shapes', () => {
       const x = [...tablet].reverse().map((density) => -density)
       for (const noise of [0.005, 0.02]) {
         let [own, plain, held] = [0, 0, 0]
-        const count = samples(30, 150)
+        const count = samples(20, 150)
         for (let seed = 1; seed <= count; seed++) {
           const print = readings(shape, tablet, noise, seed)
           const range = characteristicOf(tablet, print).negativeRange!
