@@ -18,6 +18,7 @@ export default {
     '/node_modules/(?!(pinia|d3-shape|d3-path|fast-png|tiff|iobuffer|nostics|uuid|@noble/hashes|culori|@vue/devtools-[a-z]+|birpc|hookable|perfect-debounce)/)',
   ],
   moduleNameMapper: {
+    '\\?worker&url$': '<rootDir>/app/workers/workerUrl.stub.ts',
     '^@core/(.*)$': '<rootDir>/core/$1',
     '^@library/(.*)$': '<rootDir>/library/$1',
     '^@demo/(.*)$': '<rootDir>/demo/$1',

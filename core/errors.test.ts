@@ -16,14 +16,14 @@ describe('a refusal for anything that was thrown', () => {
     const said = (value: unknown) => refusalOf(Sheet.safeParse(value).error, 'saving').problem
     const sound = { title: 'Gauge', exposureSeconds: 480, tool: 'brush' }
     expect(said({ ...sound, title: 'x'.repeat(201) })).toBe(
-      'This cannot be saved: title is longer than 200 letters.',
+      'This cannot be saved: title is longer than 200 characters.',
     )
     expect(said({ ...sound, exposureSeconds: 0 })).toBe(
       'This cannot be saved: exposure seconds is not more than 0.',
     )
-    expect(said({ ...sound, tool: 'roller' })).toBe('This cannot be saved: tool is none of brush, rod.')
-    expect(said({ ...sound, script: 1 })).toBe('This cannot be saved: script is not known here.')
-    expect(said('Gauge')).toBe('This cannot be saved: saving is not of the right kind.')
+    expect(said({ ...sound, tool: 'roller' })).toBe('This cannot be saved: tool must be one of brush, rod.')
+    expect(said({ ...sound, script: 1 })).toBe('This cannot be saved: script is not known.')
+    expect(said('Gauge')).toBe('This cannot be saved: saving has the wrong type.')
   })
 
   it('names what was being done for all else', () => {

@@ -82,7 +82,7 @@ export function wordsOfIssue(issue: z.core.$ZodIssue, fallback: string): string 
   switch (issue.code) {
     case 'too_big':
       return issue.origin === 'string'
-        ? `${name} is longer than ${issue.maximum} letters`
+        ? `${name} is longer than ${issue.maximum} characters`
         : issue.origin === 'array'
           ? `${name} has more than ${issue.maximum} entries`
           : `${name} is more than ${issue.maximum}`
@@ -93,10 +93,10 @@ export function wordsOfIssue(issue: z.core.$ZodIssue, fallback: string): string 
           ? `${name} has fewer than ${issue.minimum} entries`
           : `${name} is ${issue.inclusive ? 'less than' : 'not more than'} ${issue.minimum}`
     case 'invalid_value':
-      return `${name} is none of ${issue.values.map(String).join(', ')}`
+      return `${name} must be one of ${issue.values.map(String).join(', ')}`
     case 'unrecognized_keys':
-      return `${issue.keys.join(', ')} is not known here`
+      return `${issue.keys.join(', ')} is not known`
     default:
-      return `${name} is not of the right kind`
+      return `${name} has the wrong type`
   }
 }

@@ -57,20 +57,20 @@ describe('what the record of a print says', () => {
     expect(known.find((one) => one.factId === 'washed-short')).toEqual({
       factId: 'washed-short',
       is: true,
-      said: expect.stringMatching(/^washed 2\smin 50\ss, 5\smin is due$/),
+      said: expect.stringMatching(/^washed 2\smin 50\ss, minimum 5\smin$/),
     })
     expect(known.find((one) => one.factId === 'exposed-short')?.is).toBe(false)
   })
 
   it('finds the coat that lay in the drawer', () => {
     const old = observe(recordOf(24)).find((one) => one.factId === 'coat-old')
-    expect(old).toMatchObject({ is: true, said: expect.stringContaining('old at the light') })
+    expect(old).toMatchObject({ is: true, said: expect.stringContaining('old at exposure') })
   })
 
   it('names them first, with the evidence in plain words', () => {
     const [yellow] = diagnosed(20, ['whites-yellow'])
     expect(yellow?.cause.id).toBe('washed-short')
-    expect(yellow?.for.map((one) => one.said).join('; ')).toContain('is due')
+    expect(yellow?.for.map((one) => one.said).join('; ')).toContain('minimum')
     const [fog] = diagnosed(24, ['fogged', 'whites-blue'], { 'room-bright': false })
     expect(fog?.cause.id).toBe('coat-old')
   })

@@ -160,5 +160,5 @@ const photoOf = (sheet: Sheet, takenAt: number, id: string): Photo => ({
   widthPixels: PICTURE_WIDTH,
   heightPixels: Math.round(PICTURE_WIDTH * 1.25),
   bytes: 1, // the encoder says how many when it has drawn it
-  note: `${sheet.number} on the line`,
+  note: `${sheet.number} drying`,
 })

@@ -30,7 +30,7 @@ test('archive out, storage wiped, archive in: all is as it was', async ({ page }
   // The demo would lay itself out again; a workroom of one's own stays empty until the archive comes.
   await page.route('**/demo/workroom.zip', (route) => route.fulfill({ status: 404 }))
   await page.goto(wiped)
-  await expect(page.getByText(/Not done/)).toBeVisible()
+  await expect(page.getByText(/Failed/)).toBeVisible()
 
   await choose(page, before)
   await expect(report(page).getByRole('row', { name: /sheets 25 0 0/ })).toBeVisible()
@@ -43,7 +43,7 @@ test('archive out, storage wiped, archive in: all is as it was', async ({ page }
     if (path !== 'manifest.json')
       expect([path, Buffer.compare(filesAfter[path]!, filesBefore[path]!)]).toEqual([path, 0])
   await page.getByRole('link', { name: 'Prints' }).click()
-  await expect(page.getByRole('img', { name: 'Photograph of Tide gauge' })).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Photo of Tide gauge' })).toBeVisible()
 })
 
 test('into a used workroom: what is the same is left, what differs is shown and stays', async ({ page }) => {
@@ -51,8 +51,8 @@ test('into a used workroom: what is the same is left, what differs is shown and 
   await plan(page, 'Horn house')
   const archive = await exported(page)
   await choose(page, archive)
-  await expect(report(page)).toContainText('Everything in it is here already')
-  await report(page).getByRole('button', { name: 'Leave it' }).click()
+  await expect(report(page)).toContainText('You already have everything in this archive')
+  await report(page).getByRole('button', { name: 'Cancel' }).click()
 
   const files = unzipSync(archive)
   const records = recordsOf(archive)
@@ -68,7 +68,7 @@ test('into a used workroom: what is the same is left, what differs is shown and 
 
   await page.keyboard.press('o')
   await choose(page, changed)
-  await report(page).getByText('take the archive’s', { exact: true }).click()
+  await report(page).getByText('use the archive’s', { exact: true }).click()
   await report(page).getByRole('button', { name: 'Import, replacing 1' }).click()
   await page.keyboard.press('8')
   await expect(page.getByText('1 Horn house, from the sea')).toBeVisible()
@@ -100,17 +100,17 @@ test('an archive in two parts comes in, both chosen at once, and nothing of it i
   )
   await expect(report(page)).toContainText('Part 1 of 2')
   await expect(report(page)).toContainText(
-    `${shares[1]!.length} photographs come without their pictures, which may lie in another part.`,
+    `${shares[1]!.length} photos have no pictures in this file. The pictures may be in another part.`,
   )
   await report(page).getByRole('button', { name: 'Import' }).click()
   await expect(report(page)).toContainText('Part 2 of 2')
   await expect(report(page)).toContainText(
-    `${shares[1]!.length} pictures that are missing or damaged here come with it.`,
+    `${shares[1]!.length} missing or damaged pictures will be replaced.`,
   )
   await report(page).getByRole('button', { name: 'Import' }).click()
   await expect(report(page)).toBeHidden()
   await page.getByRole('button', { name: 'Check stored data' }).click()
-  await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
+  await expect(page.getByText(/checked. No faults found/)).toBeVisible()
 })
 
 /** Writes changed records back into an archive with an honest list, as another workroom would have. */
@@ -134,7 +134,7 @@ test('bad archives are refused with a reason, and change nothing', async ({ page
   const bad: [name: string, bytes: Uint8Array, reason: string][] = [
     ['a text', strToU8('not an archive'), 'This file is not a ZIP archive.'],
     ['a foreign ZIP', zipSync({ 'recipe.txt': strToU8('25 %') }), 'This ZIP was not written by Ember Sheet.'],
-    ['half of one', good.slice(0, good.length / 2), 'The archive stops before its end.'],
+    ['half of one', good.slice(0, good.length / 2), 'The archive is incomplete.'],
     [
       'a climbing path',
       zipSync({ ...files, '../../../etc/cron.d/x': strToU8('x') }),
@@ -143,7 +143,7 @@ test('bad archives are refused with a reason, and change nothing', async ({ page
     [
       'a bomb',
       zipSync({ ...files, 'records.json': new Uint8Array(80 * 2 ** 20) }),
-      'The archive is not an honest one',
+      'The archive is not safe to open',
     ],
     [
       'a newer version',
@@ -160,7 +160,7 @@ test('bad archives are refused with a reason, and change nothing', async ({ page
     await choose(page, bytes, `${name}.zip`)
     await expect(page.getByRole('status').filter({ hasText: reason }), name).toBeVisible()
     await expect(report(page)).toBeHidden()
-    await page.getByRole('button', { name: 'Close this line' }).click()
+    await page.getByRole('button', { name: 'Close this message' }).click()
   }
   expect(recordsOf(await exported(page))).toEqual(recordsOf(good))
 })
@@ -187,22 +187,22 @@ test('of an archive that is damaged in places, the rest comes in, and what is wr
     lightEntries,
   })
   await choose(page, bad, 'damaged.zip')
-  await expect(report(page)).toContainText('One part of this archive could not be read as written')
-  await expect(report(page)).toContainText('Set aside: Entry in the log of a light.')
+  await expect(report(page)).toContainText('One part of this archive could not be read')
+  await expect(report(page)).toContainText('Set aside: Lamp log entry.')
   await expect(report(page)).toContainText('milliwatts per cm2 is more than 1000.')
   await report(page).getByRole('button', { name: 'Import', exact: true }).click()
   await expect(page.getByText('Imported.')).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Set aside' })).toBeVisible()
-  await expect(page.getByRole('listitem').filter({ hasText: 'Entry in the log of a light' })).toBeVisible()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Lamp log entry' })).toBeVisible()
 
-  // It is kept as it was found, in the next backup too; the sound part is there.
+  // It is kept from your test strip, in the next backup too; the sound part is there.
   const again = recordsOf(await exported(page))
   expect(again.lights.map((one: { name: string }) => one.name)).toContain('Porch lamp')
   expect(again.lightEntries).toEqual(records.lightEntries)
   expect(again.setAside.map(({ original }: { original: string }) => JSON.parse(original) as unknown)).toEqual(
     [reading],
   )
-  await page.getByRole('button', { name: 'Remove Entry in the log of a light' }).click()
+  await page.getByRole('button', { name: 'Remove Lamp log entry' }).click()
   await expect(page.getByRole('heading', { name: 'Set aside' })).toBeHidden()
 })
 

@@ -75,7 +75,7 @@ test('the whole workroom comes back from the backup folder after the profile is 
   try {
     const first = await launch(profiles[0]!)
     const { page } = first
-    const hint = page.getByText('Your workroom is only in this browser. Choose a backup folder.')
+    const hint = page.getByText('Your workroom is stored only in this browser. Choose a backup folder.')
     // Not before there is anything to lose.
     await expect(hint).toBeHidden()
     await plan(page, 'Tide gauge')
@@ -88,9 +88,9 @@ test('the whole workroom comes back from the backup folder after the profile is 
     await page.keyboard.press('8')
     await page.getByRole('listitem').getByText('Tide gauge').click()
     await page
-      .getByLabel('Photograph file')
+      .getByLabel('Photo file')
       .setInputFiles({ name: 'gauge.jpg', mimeType: 'image/jpeg', buffer: await photograph() })
-    await expect(page.getByText('Photographed')).toBeVisible()
+    await expect(page.getByText('Photo added')).toBeVisible()
 
     await page.getByRole('button', { name: 'Choose a folder' }).click()
     await expect(page.getByText(/Backed up into “Backups” and read back: .*one new picture/)).toBeVisible()
@@ -103,8 +103,8 @@ test('the whole workroom comes back from the backup folder after the profile is 
       'thumbnails/….jpg',
     ]) // prettier-ignore
     const before = await downloaded(page)
-    await page.getByRole('button', { name: 'Try a restore' }).click()
-    await expect(page.getByText(/Restore tried from .*\. Whole: 1 sheet, 1 picture\./)).toBeVisible()
+    await page.getByRole('button', { name: 'Test restore' }).click()
+    await expect(page.getByText(/Test restore from .*\. Complete: 1 sheet, 1 picture\./)).toBeVisible()
 
     // The folder is all that is left.
     await first.context.close()
@@ -160,7 +160,7 @@ test('a backup is made when the work has ended, and one that fails is said loudl
   })
   lastChange = await changedAt()
   await page.keyboard.press(' ')
-  await expect(page.getByLabel('Iron citrate, drops really in the glass')).toHaveValue('1')
+  await expect(page.getByLabel('Iron citrate, drops counted')).toHaveValue('1')
   await expect.poll(changedAt).toBeGreaterThan(lastChange)
   await page.clock.fastForward('00:32:00')
   const failed = page.getByRole('alert').filter({ hasText: 'The backup into “Backups” failed.' })
@@ -178,7 +178,7 @@ test('putting the question off is never taken for a backup', async ({ page }) =>
   await page.addInitScript(standIn)
   await open(page)
   await plan(page, 'Tide gauge')
-  await page.getByRole('button', { name: 'In three days' }).click()
+  await page.getByRole('button', { name: 'Remind me in three days' }).click()
   await expect(page.getByText('Choose a backup folder.')).toBeHidden()
   await expect(page.getByRole('link', { name: 'Workroom no backup' })).toBeVisible()
 })

@@ -17,11 +17,11 @@ async function saved(page: Page, button: string): Promise<Download> {
 }
 async function begin(page: Page, name: string): Promise<void> {
   await open(page, '/negative/calibrate')
-  await page.getByRole('button', { name: 'Begin a calibration' }).click()
-  await page.getByLabel('What you call it').fill(name)
+  await page.getByRole('button', { name: 'New calibration' }).click()
+  await page.getByLabel('Name').fill(name)
   await page.getByLabel('Film, printer and ink').fill('clear film, black ink')
   await page.getByLabel('Base exposure').fill('6 min')
-  await page.getByRole('button', { name: 'To the chart' }).click()
+  await page.getByRole('button', { name: 'Create chart' }).click()
   await expect(page.getByRole('heading', { name })).toBeVisible()
 }
 const scan = (page: Page, buffer: Buffer, name = 'scan.jpg') =>
@@ -31,31 +31,31 @@ test('from a base exposure over chart, print, scan and curve to a check, left an
   page,
 }) => {
   await begin(page, 'rag and box')
-  const film = await filmOf(await saved(page, 'The chart as a negative'))
+  const film = await filmOf(await saved(page, 'Save the chart negative'))
   expect(film.meta).toMatchObject({ depth: 'ushort', density: 360 })
   expect(film.width * film.height).toBeGreaterThan(1_000_000)
 
   // Days later.
   await open(page, '/negative/calibrate')
-  await expect(page.getByText('its chart is to be printed')).toBeVisible()
+  await expect(page.getByText('next: print the chart')).toBeVisible()
   await page.getByRole('link', { name: 'rag and box' }).click()
-  await expect(page.getByText('Expose it for 6 min, the base exposure')).toBeVisible()
-  await page.getByRole('button', { name: 'It is printed and dry' }).click()
+  await expect(page.getByText('Expose the chart for 6 min (base exposure)')).toBeVisible()
+  await page.getByRole('button', { name: 'Chart is printed and dry' }).click()
 
   // Something else than the chart is refused, and says what to do.
-  const keep = page.getByRole('button', { name: 'Keep this reading' })
+  const keep = page.getByRole('button', { name: 'Save reading' })
   await expect(keep).toBeDisabled()
   await scan(page, await printedAndScanned({ ...film, values: film.values.map(() => 30_000) }, today))
   await expect(page.getByRole('alert')).toContainText('corner marks')
   await scan(page, Buffer.from('a letter, and no picture'))
-  await expect(page.getByRole('alert')).toContainText('not a picture')
+  await expect(page.getByRole('alert')).toContainText('not a supported picture')
 
   await scan(page, await printedAndScanned(film, today))
   await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
-  await page.getByLabel('Density of its white ground').fill('0.08')
+  await page.getByLabel('Density of the white background').fill('0.08')
 
   // A step tablet that the same scanner saw scales it as well; what is none is refused.
-  await page.getByText('Or scale it by a scanned step tablet').click()
+  await page.getByText('Or scale with a scanned step tablet').click()
   const densities = Array.from({ length: 12 }, (_, i) => 0.08 + 0.14 * i)
   await page.getByLabel('Densities of its steps, lightest first').fill(densities.join(' '))
   const tablet = page.getByLabel('Scan of the step tablet', { exact: true })
@@ -64,12 +64,12 @@ test('from a base exposure over chart, print, scan and curve to a check, left an
     mimeType: 'image/png',
     buffer: await tabletScan([0.1, 0.1]),
   })
-  await expect(page.getByText('The steps of this picture do not grow darker')).toBeVisible()
+  await expect(page.getByText('The steps in this picture do not get steadily darker')).toBeVisible()
   await tablet.setInputFiles({ name: 't.png', mimeType: 'image/png', buffer: await tabletScan(densities) })
-  await expect(page.getByText('Scaled by a step tablet')).toBeVisible()
+  await expect(page.getByText('Scaled with a step tablet')).toBeVisible()
   await keep.click()
-  await expect(page.getByRole('application', { name: 'What the chart says' })).toBeVisible()
-  await expect(page.getByText(/Black L\* \d+\.\d, white \d+\.\d; the patches scatter/)).toHaveText(
+  await expect(page.getByRole('application', { name: 'Result' })).toBeVisible()
+  await expect(page.getByText(/Black L\* \d+\.\d, white \d+\.\d; patch repeatability/)).toHaveText(
     /Black L\* 2[0-4]\.\d, white 9[0-5]\.\d/,
   )
 
@@ -78,27 +78,27 @@ test('from a base exposure over chart, print, scan and curve to a check, left an
   expect(csv.suggestedFilename()).toBe('rag-and-box.csv')
 
   // The check is printed when the process has moved a little.
-  await page.getByRole('button', { name: 'On to the check' }).click()
-  const check = await filmOf(await saved(page, 'The checking chart as a negative'))
+  await page.getByRole('button', { name: 'Go to the check' }).click()
+  const check = await filmOf(await saved(page, 'Save the check chart negative'))
   await scan(page, await printedAndScanned(film, later))
-  await expect(page.getByRole('alert')).toContainText('This is another chart')
+  await expect(page.getByRole('alert')).toContainText('This is a different chart')
   await scan(page, await printedAndScanned(check, later))
   await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
-  await page.getByRole('button', { name: 'Keep this check' }).click()
+  await page.getByRole('button', { name: 'Save check' }).click()
   const checks = page.getByRole('list', { name: 'Checks' })
-  await expect(checks).toContainText('L* on the mean')
-  await expect(page.getByText(/^good to \d\.\d L\* on the mean/).first()).toBeVisible()
-  await page.getByRole('button', { name: 'Mend the curve by it' }).click()
-  await expect(checks).toContainText('it mended the curve')
+  await expect(checks).toContainText('L* mean error')
+  await expect(page.getByText(/^checked: mean error \d\.\d L\*/).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Correct the curve with this check' }).click()
+  await expect(checks).toContainText('used to correct the curve')
   await open(page, '/negative/calibrate')
-  await expect(page.getByText('its curve can be used; not checked yet')).toBeVisible()
+  await expect(page.getByText('ready to use, not checked yet')).toBeVisible()
 
   // A negative through the mended curve lands, printed by the process as it is now.
   await page.getByRole('link', { name: 'rag and box' }).click()
-  const again = await filmOf(await saved(page, 'The checking chart as a negative'))
+  const again = await filmOf(await saved(page, 'Save the check chart negative'))
   await scan(page, await printedAndScanned(again, later, -4))
   await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
-  await page.getByRole('button', { name: 'Keep this check' }).click()
+  await page.getByRole('button', { name: 'Save check' }).click()
   await expect(page.locator('.CalibrationPath-good')).toBeVisible()
   const said = await page.locator('.CalibrationPath-good').textContent()
   const [mean, worst] = [...(said ?? '').matchAll(/\d+\.\d/g)].map(Number)
@@ -108,19 +108,19 @@ test('from a base exposure over chart, print, scan and curve to a check, left an
 
 test('readings by hand and from a file, a flat print and an aim of one’s own', async ({ page }) => {
   await begin(page, 'read slowly')
-  await saved(page, 'The chart as a negative')
-  await page.getByRole('button', { name: 'It is printed and dry' }).click()
+  await saved(page, 'Save the chart negative')
+  await page.getByRole('button', { name: 'Chart is printed and dry' }).click()
   await page.getByText('by hand', { exact: true }).click()
-  const readings = page.getByLabel('Readings, row by row from the upper left')
+  const readings = page.getByLabel('Readings, row by row from the top left')
   await readings.fill('1.4 1.3')
   await expect(
-    page.getByText('These are 2 readings, and the chart has 70 patches of 31 tones.'),
+    page.getByText('There are 2 readings, but the chart has 70 patches of 31 tones.'),
   ).toBeVisible()
   const row = Array.from({ length: 31 }, (_, i) => today(i / 30).toFixed(3))
   await readings.fill([...row].reverse().join(' '))
   await expect(page.getByText('More ink printed darker.')).toBeVisible()
   await readings.fill(row.map(() => '0.7').join(' '))
-  await expect(page.getByText('The print is nearly the same behind all the ink.')).toBeVisible()
+  await expect(page.getByText('The print has nearly the same density under all ink levels.')).toBeVisible()
 
   await page.getByText('a file of readings', { exact: true }).click()
   const file = page.getByLabel('File of readings', { exact: true })
@@ -128,20 +128,20 @@ test('readings by hand and from a file, a flat print and an aim of one’s own',
   await expect(page.getByRole('alert')).toContainText('Name one of them D_VIS')
   const text = ['step,density', ...row.map((density, i) => `${i + 1},${density}`)].join('\n')
   await file.setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
-  await page.getByRole('button', { name: 'Keep this reading' }).click()
-  await page.getByText('an aim of my own', { exact: true }).click()
+  await page.getByRole('button', { name: 'Save reading' }).click()
+  await page.getByText('my own target curve', { exact: true }).click()
   const dark = page.getByLabel('Tone 25 prints as')
   await expect(dark).toHaveValue(/^4\d/)
   await dark.focus()
   await page.keyboard.press('PageUp')
-  await expect(page.getByLabel('Name of the aim')).toHaveValue('my own')
+  await expect(page.getByLabel('Name of the target')).toHaveValue('my target')
   await page.reload()
-  await page.getByRole('button', { name: 'The curve' }).click()
-  await expect(page.getByLabel('Name of the aim')).toHaveValue('my own')
+  await page.getByRole('button', { name: 'Correction curve' }).click()
+  await expect(page.getByLabel('Name of the target')).toHaveValue('my target')
   expect(lightnessOf(today(0))).toBeLessThan(25)
 
   await page.getByRole('button', { name: 'Remove calibration' }).click()
-  await expect(page.getByText('No chart has been printed yet.')).toBeVisible()
+  await expect(page.getByText('No calibrations yet.')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('link', { name: 'read slowly' })).toBeVisible()
 })

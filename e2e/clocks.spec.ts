@@ -10,7 +10,7 @@ import { clockShown, coatAndDry, countDrops, open, plan } from './workroom.ts'
 
 /** Brings a sheet under the light in real time. */
 async function expose(page: Page, title: string, exposure: string): Promise<number> {
-  await plan(page, title, { 'Size of the picture': '4x5', Exposure: exposure })
+  await plan(page, title, { 'Picture size': '4x5', Exposure: exposure })
   await page.keyboard.press(' ')
   await countDrops(page, 5)
   for (const heading of ['Coat the sheet', 'Dry in the dark', 'Coated and dry']) {
@@ -18,10 +18,10 @@ async function expose(page: Page, title: string, exposure: string): Promise<numb
     await expect(page.getByRole('heading', { name: heading, level: 1 })).toBeVisible()
   }
   await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /Ready for the frame/, level: 1 })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Ready to expose/, level: 1 })).toBeVisible()
   const started = Date.now()
   await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Exposing/, level: 1 })).toBeVisible()
   return started
 }
 
@@ -50,11 +50,11 @@ test('the browser is killed in mid-exposure and the clock is right to the second
     const started = await expose(page, 'Keeper’s stair', '10 min')
     const heldFrom = Date.now()
     await page.keyboard.press(' ')
-    await expect(page.getByRole('heading', { name: 'Out for a look', level: 1 })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Paused for a check', level: 1 })).toBeVisible()
     await page.waitForTimeout(1500)
     const heldTo = Date.now()
     await page.keyboard.press(' ')
-    await expect(page.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+    await expect(page.getByRole('heading', { name: /Exposing/, level: 1 })).toBeVisible()
 
     // Every process of this profile at once, without a word of warning, as a power cut would.
     execFileSync('pkill', ['-9', '-f', profile])
@@ -64,7 +64,7 @@ test('the browser is killed in mid-exposure and the clock is right to the second
     const second = await launch()
     const again = await second.newPage()
     await open(again, `${OWN_ADDRESS}/light`)
-    await expect(again.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+    await expect(again.getByRole('heading', { name: /Exposing/, level: 1 })).toBeVisible()
     await expectRight(again, (moment) => 600 - (moment - started - (heldTo - heldFrom)) / 1000)
     await second.close()
   } finally {
@@ -79,18 +79,18 @@ test('two windows show the same, and a press in both counts once', async ({ cont
   const started = await expose(a, 'Net loft', '10 min')
 
   await b.getByRole('link', { name: 'Light' }).click()
-  await expect(b.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+  await expect(b.getByRole('heading', { name: /Exposing/, level: 1 })).toBeVisible()
   for (const page of [a, b]) await expectRight(page, (moment) => 600 - (moment - started) / 1000)
 
   // The same moment, the same key, two windows: one look, not a look and a return.
   await Promise.all([a.keyboard.press('Enter'), b.keyboard.press('Enter')])
   for (const page of [a, b])
-    await expect(page.getByRole('heading', { name: 'Out of the light', level: 1 })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Exposed', level: 1 })).toBeVisible()
   await a.keyboard.press(' ')
-  await expect(a.getByRole('heading', { name: 'Ready: wash', level: 1 })).toBeVisible()
+  await expect(a.getByRole('heading', { name: 'Next: wash', level: 1 })).toBeVisible()
   await a.goto('/prints')
   await a.getByText('Net loft').click()
-  await expect(a.getByText(/In the frame/)).toHaveCount(1)
+  await expect(a.locator('main').getByText('Expose', { exact: true })).toHaveCount(1)
 })
 
 test('a reload and a day asleep leave the clocks right, and the end of time is heard once', async ({
@@ -114,9 +114,7 @@ test('a reload and a day asleep leave the clocks right, and the end of time is h
   await expect(ledge.getByRole('button')).toHaveText(/^\+\d:\d\d/)
   const ends = () =>
     page.evaluate(() =>
-      (window as unknown as { spoken: string[] }).spoken.filter((said) =>
-        said.includes('time to take it out'),
-      ),
+      (window as unknown as { spoken: string[] }).spoken.filter((said) => said.includes('exposure done')),
     )
   await expect.poll(ends).toHaveLength(1)
 
@@ -146,9 +144,9 @@ test('the end of time is notified where the user allows it', async ({ page, cont
   await expect(page.getByRole('switch', { name: 'Notifications' })).toBeChecked()
   await expose(page, 'Fog bell', '2 min')
   await page.clock.fastForward('01:50')
-  expect((await notified()).filter((title) => title.includes('take it out'))).toEqual([])
+  expect((await notified()).filter((title) => title.includes('restore'))).toEqual([])
   await page.clock.fastForward('00:20')
-  await expect.poll(notified).toContain('Sheet 1: time to take it out')
+  await expect.poll(notified).toContain('Sheet 1: exposure done')
 })
 
 test('a clock keeps time while its page is frozen and throttled', async ({ page, context }) => {
@@ -183,7 +181,7 @@ test('the screen is kept awake while a clock runs', async ({ page }) => {
   await expose(page, 'Horn house', '10 min')
   await expect.poll(asked).toContain('screen')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Out of the light', level: 1 })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Exposed', level: 1 })).toBeVisible()
   await expect.poll(async () => (await asked()).at(-1)).toBe('let go')
 })
 
@@ -196,9 +194,9 @@ test('a system clock that is moved while a clock runs is said, and bends neither
   await plan(page, 'Tide gauge')
   await coatAndDry(page)
   await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /Ready for the frame/, level: 1 })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Ready to expose/, level: 1 })).toBeVisible()
   await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Exposing/, level: 1 })).toBeVisible()
   await page.clock.fastForward('02:00')
   const before = await clockShown(page)
   // Back by an hour: the page's own timers and its monotonic clock know nothing of it.
@@ -212,7 +210,7 @@ test('a system clock that is moved while a clock runs is said, and bends neither
   await page.clock.runFor(1000)
   await expect(page.getByText(/The system clock moved forward by /)).toBeVisible()
   await expect.poll(strayed).toBeLessThan(8)
-  await page.getByRole('button', { name: 'Open the back' }).click()
+  await page.getByRole('button', { name: 'Open the frame to check' }).click()
   await expect.poll(async () => (await storedEvents(page)).at(-1)?.type).toBe('looked')
   const [begun, looked] = (await storedEvents(page)).filter(({ type }) => ['stepStarted', 'looked'].includes(type)).slice(-2) // prettier-ignore
   expect(Math.abs(looked!.at - begun!.at - 122_000)).toBeLessThan(8000)

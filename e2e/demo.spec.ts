@@ -26,8 +26,10 @@ test('the demo is a workroom in full swing', async ({ page }) => {
     /Sheet 34 · drying in the dark/,
     /Paper 2 · in the acid/,
   ])
-  await expect(page.getByRole('link', { name: /^Sheet 31, Lamp-room lens/ })).toBeVisible()
-  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Due for a dry look')
+  await expect(
+    page.getByRole('region', { name: 'Where the sheets are' }).getByText('Lamp-room lens, third state'),
+  ).toBeVisible()
+  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Dry checks due')
 
   // Only the lines in sight hang in the page: all of them, at a tall window.
   await page.setViewportSize({ width: 1280, height: 2400 })
@@ -37,7 +39,7 @@ test('the demo is a workroom in full swing', async ({ page }) => {
     'drying in the dark',
     'exposing',
     'washing',
-    'due for a dry look',
+    'dry check due',
     'set aside',
     'dry, kept',
     'to be printed again',
@@ -65,7 +67,7 @@ test('the demo is a workroom in full swing', async ({ page }) => {
   await page.keyboard.press('Escape')
   await open(page, '/light')
   await page.keyboard.press('+')
-  await expect(page.getByRole('dialog', { name: 'How much more?' })).toBeVisible()
+  await expect(page.getByRole('dialog', { name: 'Change the exposure' })).toBeVisible()
 
   // Nothing is asked of any other host, and the content policy has nothing to complain of.
   expect(requests.length).toBeGreaterThan(20)
@@ -101,7 +103,7 @@ test('a figure opens to its working in the margin, and closes again', async ({ p
 
 test('pictures in the dim room are shown in amber only', async ({ page }) => {
   await open(page, '/prints')
-  await expect(page.getByRole('img', { name: 'Photograph of Tide gauge' })).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Photo of Tide gauge' })).toBeVisible()
   await page.keyboard.press('d')
   await expectDim(page)
   await page.keyboard.press('n')
@@ -110,7 +112,7 @@ test('pictures in the dim room are shown in amber only', async ({ page }) => {
   await expectDim(page)
   await open(page, '/prints')
   await page.getByRole('listitem').getByText('26 Tide gauge').click()
-  await expect(page.getByRole('img', { name: 'Photograph of Tide gauge' })).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Photo of Tide gauge' })).toBeVisible()
   await expectDim(page)
 })
 
@@ -118,9 +120,9 @@ test('the paced count drops by itself at every tick and stops when told', async 
   await open(page, '/coat')
   await page.getByRole('navigation', { name: 'Sheets here' }).getByRole('button', { name: '33' }).click()
   await page.keyboard.press(' ')
-  await expect(page.getByRole('button', { name: 'Set the pace' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Start metronome' })).toBeVisible()
   await page.keyboard.press('p')
-  const counted = page.getByLabel('Iron citrate, drops really in the glass')
+  const counted = page.getByLabel('Iron citrate, drops counted')
   await expect(counted).toHaveValue('3')
   await page.keyboard.press('p')
   const stopped = Number(await counted.inputValue())
@@ -137,11 +139,11 @@ test('clocks and print records can be used on a telephone', async ({ page }) => 
   }
   await page.goto('/light')
   await expect(page.getByRole('timer')).toBeInViewport()
-  await expect(page.getByRole('button', { name: 'Open the back' })).toBeInViewport()
+  await expect(page.getByRole('button', { name: 'Open the frame to check' })).toBeInViewport()
 })
 
 test('the demo and one’s own workroom do not know each other', async ({ page }) => {
   await open(page)
   await open(page, OWN_ADDRESS)
-  await expect(page.getByRole('heading', { name: 'Begin with one sheet of paper' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Start with one sheet of paper' })).toBeVisible()
 })

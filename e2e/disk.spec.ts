@@ -9,7 +9,7 @@ import { storedEvents } from './storage.ts'
 import { open, plan } from './workroom.ts'
 
 const notSaved = (page: Page) => page.getByRole('alert').filter({ hasText: 'not saved yet' })
-const iron = (page: Page) => page.getByLabel('Iron citrate, drops really in the glass')
+const iron = (page: Page) => page.getByLabel('Iron citrate, drops counted')
 
 test('while the disk is full work goes on, and every press is written with its own moment once there is room', async ({
   page,
@@ -77,7 +77,7 @@ test('a disk that is really full: presses wait, and nothing is lost, then or at 
       serviceWorkers: 'block',
       viewport: { width: 1280, height: 800 },
     })
-  const lost = (page: Page) => page.getByRole('alert').filter({ hasText: 'has lost the workroom' })
+  const lost = (page: Page) => page.getByRole('alert').filter({ hasText: 'has lost your workroom' })
   try {
     const context = await launch()
     const page = await context.newPage()
@@ -119,9 +119,7 @@ test('a disk that is really full: presses wait, and nothing is lost, then or at 
 test('a workroom that the browser has lost is not taken for a new one', async ({ page }) => {
   await open(page)
   await plan(page, 'Tide gauge')
-  const lost = page
-    .getByRole('alert')
-    .filter({ hasText: 'has lost the workroom that was here, with one print' })
+  const lost = page.getByRole('alert').filter({ hasText: 'has lost your workroom, with one print' })
   await expect.poll(() => page.evaluate(() => localStorage.getItem('ember-sheet-count'))).toBe('1')
   await page.goto('/favicon.svg')
   await page.evaluate(
@@ -133,7 +131,7 @@ test('a workroom that the browser has lost is not taken for a new one', async ({
   await open(page)
   await expect(lost).toBeVisible()
   await page.reload()
-  await lost.getByRole('button', { name: 'I don’t need it' }).click()
+  await lost.getByRole('button', { name: 'Start with an empty workroom' }).click()
   await expect(lost).toBeHidden()
   await page.reload()
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()

@@ -1,5 +1,5 @@
 import { expect, test } from './test.ts'
-import { atRest, hasMovedOn, open, pick } from './workroom.ts'
+import { atRest, hasMovedOn, measureAll, open, pick } from './workroom.ts'
 
 // Processes walked by the one key from the plan to a dry coat that waits for the light; those that are walked all the way
 // to the line stand in whole-way.spec.ts.
@@ -20,12 +20,12 @@ for (const process of PROCESSES)
     await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
     await open(page, '/coat/begin')
     await pick(page, 'Process', process, process)
-    await page.getByLabel('What is the picture?').fill('Walked through')
+    await page.getByLabel('Title', { exact: true }).fill('Walked through')
     await expect(
-      page.getByRole('region', { name: 'What it comes to' }).getByRole('button').first(),
+      page.getByRole('region', { name: 'What you need' }).getByRole('button').first(),
     ).toBeVisible()
-    await page.getByRole('button', { name: 'To the bench' }).first().click()
-    await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+    await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
 
     // The main target as it stands: pressed until the sheet has moved on. A step that did not move would never end.
     const target = page.locator('.BigTarget:not(.is-bare, .is-quiet)').first()
@@ -34,7 +34,7 @@ for (const process of PROCESSES)
       const before = await atRest(page)
       const heading = await page.getByRole('heading', { level: 1 }).innerText()
       if (heading === 'Coated and dry') break
-      const measured = page.getByRole('button', { name: 'Measured: all of it' })
+      const measured = page.getByRole('button', { name: 'All measured' })
       seen.push(heading)
       if (await measured.isVisible()) await measured.click()
       else await target.click()
@@ -44,33 +44,29 @@ for (const process of PROCESSES)
     expect(new Set(seen).size).toBeGreaterThanOrEqual(2)
     // What waits for the light says how long it keeps, and by which light it may be looked at.
     await expect(page.getByText(/not after|best until/)).toBeVisible()
-    await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Light in the room')
+    await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Room light')
     await page.keyboard.press(' ')
-    await expect(page.getByRole('heading', { name: /^Ready for the frame/, level: 1 })).toBeVisible()
+    await expect(page.getByRole('heading', { name: /^Ready to expose/, level: 1 })).toBeVisible()
   })
 
 test('a second coat is laid over the first, each with its own clock', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page, '/coat/begin')
   await pick(page, 'Process', 'Kallitype', 'Kallitype')
-  await page.getByText('Sheets alike, coats, coverage, dropper, ratio, piece and portfolio').click()
-  await page.getByLabel('What is the picture?').fill('Deeper')
+  await page.getByText('Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio').click()
+  await page.getByLabel('Title', { exact: true }).fill('Deeper')
   await page.getByLabel('Coats', { exact: true }).fill('2')
   await expect(
     page.getByText('36 drops of ferric oxalate').or(page.getByRole('button', { name: /72 drops in all/ })),
   ).toBeVisible()
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
-  await expect(page.getByRole('button', { name: 'Begin: count the drops' })).toBeVisible()
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await expect(page.getByRole('button', { name: 'Start counting drops' })).toBeVisible()
   await page.keyboard.press(' ')
-  for (let bottle = 0; bottle < 2; bottle++) {
-    await page.getByRole('button', { name: 'Measured: all of it' }).click()
-    await page.waitForTimeout(150)
-  }
-  await page.keyboard.press(' ')
+  await measureAll(page)
   for (const heading of [
     'Coat the sheet, coat 1 of 2',
     'Dry in the dark, coat 1 of 2',
-    'Ready: coat the sheet, coat 2 of 2',
+    'Next: coat the sheet, coat 2 of 2',
     'Coat the sheet, coat 2 of 2',
     'Dry in the dark, coat 2 of 2',
   ]) {

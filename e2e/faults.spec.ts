@@ -5,7 +5,7 @@ import { chromium, type BrowserContext, type Page } from '@playwright/test'
 import { expect, test } from './test.ts'
 import { CHROMIUM, FLAGS, OWN_ADDRESS } from './browser.ts'
 import { storedEvents, storedSheets, type StoredEvent } from './storage.ts'
-import { plan, secondsOf } from './workroom.ts'
+import { measureAll, plan, secondsOf } from './workroom.ts'
 
 /** Kills in one run; `npm run faults` asks for 50. */
 const KILLS = Number(process.env.FAULT_KILLS ?? 4)
@@ -23,7 +23,7 @@ function secondsLeft(log: readonly StoredEvent[], words: string, now: number): n
     return began ? length - (now - began.at) / 1000 : null
   }
   if (!words.startsWith('exposing')) return null
-  // The frame lies in the light from each start or return to the next look.
+  // Frame position in the light from each start or return to the next look.
   const turns = log.filter((event) => ['stepStarted', 'looked', 'returned'].includes(event.type))
   const lit = turns.reduce(
     (sum, event, i) => (event.type === 'looked' ? sum : sum + (turns[i + 1]?.at ?? now) - event.at),
@@ -46,17 +46,9 @@ function chance(seed: number): () => number {
 async function expose(page: Page): Promise<void> {
   await plan(page, 'Sheet in the frame')
   await page.keyboard.press(' ')
-  for (let bottle = 0; bottle < 2; bottle++) {
-    await page.getByRole('button', { name: 'Measured: all of it' }).click()
-    await page.waitForTimeout(150)
-  }
-  for (const heading of [
-    /^Coat the sheet/,
-    /^Dry in the dark/,
-    'Coated and dry',
-    /^Ready for the frame/,
-    /^In the frame/,
-  ]) {
+  await measureAll(page)
+  await expect(page.getByRole('heading', { name: /^Coat the sheet/, level: 1 })).toBeVisible()
+  for (const heading of [/^Dry in the dark/, 'Coated and dry', /^Ready to expose/, /^Exposing/]) {
     await page.keyboard.press(' ')
     await expect(page.getByRole('heading', { name: heading, level: 1 })).toBeVisible()
   }
@@ -149,7 +141,7 @@ test('the browser is killed at random moments of a working session: nothing fini
     const page = await context.newPage()
     await page.goto(`${OWN_ADDRESS}/workroom`)
     await page.getByRole('button', { name: 'Check stored data' }).click()
-    await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
+    await expect(page.getByText(/checked. No faults found/)).toBeVisible()
     const ids = new Set((await storedEvents(page)).map((event) => event.id))
     expect(lost(finished, ids)).toEqual([])
     expect(finished.size).toBeGreaterThan(KILLS)

@@ -9,10 +9,10 @@ import { atRest, coatAndDry, countDrops, expectDim, open, pick, plan } from './w
 /** Adds a lamp and writes down what it reads. */
 async function addLamp(page: Page, name: string, milliwatts: string): Promise<void> {
   await open(page, '/light/lights')
-  await page.getByLabel('What you call it').fill(name)
-  await page.getByRole('button', { name: 'Add this light' }).click()
+  await page.getByLabel('Name').fill(name)
+  await page.getByRole('button', { name: 'Add light' }).click()
   await page.getByLabel('Reading at the frame, mW/cm²').fill(milliwatts)
-  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('button', { name: 'Save reading' }).click()
   await expect(
     page.getByRole('region', { name: 'Margin' }).or(page.getByLabel('Margin')).first(),
   ).toContainText(milliwatts)
@@ -28,21 +28,21 @@ const connect = async (page: Page, device: string): Promise<void> => {
 async function coatAndDryQuickly(page: Page): Promise<void> {
   await coatAndDry(page)
   await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /Ready for the frame/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Ready to expose/ })).toBeVisible()
 }
 
 /** From a planned strip to a strip hanging on the line. */
 async function runStrip(page: Page): Promise<void> {
-  await page.getByLabel('First mark').fill('40 s')
-  await page.getByLabel('Last mark').fill('12 min')
-  await page.getByLabel('Marks', { exact: true }).fill('12')
-  await expect(page.getByLabel('Marks of the strip').getByRole('listitem')).toHaveCount(12)
-  await page.getByRole('button', { name: 'A new sheet for it' }).click()
-  await expect(page.getByLabel('What is the picture?')).toHaveValue('Test strip')
+  await page.getByLabel('Shortest exposure').fill('40 s')
+  await page.getByLabel('Longest exposure').fill('12 min')
+  await page.getByLabel('Number of steps', { exact: true }).fill('12')
+  await expect(page.getByLabel('Steps of the test strip').getByRole('listitem')).toHaveCount(12)
+  await page.getByRole('button', { name: 'Plan a new sheet for this strip' }).click()
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Test strip')
   await page.getByText('the attic box', { exact: true }).click()
-  await page.getByLabel('Size of the picture').fill('8x10')
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
-  await expect(page.getByRole('button', { name: 'Begin: count the drops' })).toBeVisible()
+  await page.getByLabel('Picture size').fill('8x10')
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await expect(page.getByRole('button', { name: 'Start counting drops' })).toBeVisible()
   await coatAndDryQuickly(page)
   await page.keyboard.press(' ')
   await expect(page.getByRole('timer')).toBeVisible()
@@ -55,25 +55,25 @@ test('a strip is planned, run by its cues, read by the densitometer, and the bas
   await addLamp(page, 'the attic box', '4')
   await open(page, '/light/strip')
   await runStrip(page)
-  await expect(page.getByText('Cover to mark 1')).toBeVisible()
+  await expect(page.getByText('Cover to step 1')).toBeVisible()
   await expect(page.getByText(/of 2880\smJ\/cm²/)).toBeVisible()
   await page.clock.fastForward(41_000)
-  await expect(page.getByText('Cover to mark 2')).toBeVisible()
-  await expect(page.getByLabel('Marks of the strip').getByText('covered')).toHaveCount(1)
+  await expect(page.getByText('Cover to step 2')).toBeVisible()
+  await expect(page.getByLabel('Steps of the test strip').getByText('covered')).toHaveCount(1)
   await page.clock.fastForward('11:20')
-  await expect(page.getByText(/over the planned|left of/)).toContainText('over the planned')
+  await expect(page.getByText(/past the planned|left of/)).toContainText('past the planned')
   await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: 'Out of the light' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Exposed' })).toBeVisible()
 
   await page
-    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('navigation', { name: 'Light pages' })
     .getByRole('link', { name: 'Instruments' })
     .click()
   await connect(page, 'Densitometer')
   await page.getByRole('link', { name: 'Test strip' }).click()
   await page.getByRole('link', { name: /Read sheet 1/ }).click()
-  await page.getByRole('button', { name: 'Read the whole strip with the stand-in' }).click()
-  await expect(page.getByLabel('Mark 12')).toHaveValue(/^\d\.\d+ \d\.\d+ \d\.\d+$/)
+  await page.getByRole('button', { name: 'Read all steps with the simulated densitometer' }).click()
+  await expect(page.getByLabel('Step 12')).toHaveValue(/^\d\.\d+ \d\.\d+ \d\.\d+$/)
   const said = await page
     .getByRole('button', { name: /base exposure/ })
     .first()
@@ -84,13 +84,13 @@ test('a strip is planned, run by its cues, read by the densitometer, and the bas
   )
   expect(Math.abs((minutes * 60 + seconds) / truth - 1), `${said} against ${truth} s`).toBeLessThan(0.05)
 
-  await page.getByRole('button', { name: 'Keep it as base exposure' }).click()
+  await page.getByRole('button', { name: 'Save as base exposure' }).click()
   await expect(page.getByRole('heading', { name: 'Base exposures' })).toBeVisible()
-  await expect(page.getByRole('article').first()).toContainText('from a strip')
+  await expect(page.getByRole('article').first()).toContainText('from a test strip')
 
   // The next sheet starts from it, and a dimmer lamp gets longer.
   await page.keyboard.press('n')
-  await expect(page.getByText('empty: from your base exposure')).toBeVisible()
+  await expect(page.getByText('leave empty to use your base exposure')).toBeVisible()
 })
 
 test('a strip that is too short says so; by eye the last mark cannot be chosen; typed L* are read', async ({
@@ -99,37 +99,37 @@ test('a strip that is too short says so; by eye the last mark cannot be chosen; 
   await page.clock.install()
   await addLamp(page, 'the attic box', '4')
   await open(page, '/light/strip')
-  await page.getByLabel('Marks', { exact: true }).fill('1')
-  await expect(page.getByText('A strip has 2 to 24 marks.')).toBeVisible()
+  await page.getByLabel('Number of steps', { exact: true }).fill('1')
+  await expect(page.getByText('A test strip has 2 to 24 steps.')).toBeVisible()
   await runStrip(page)
   await page.clock.fastForward('12:05')
   await page.keyboard.press(' ')
   await page
-    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('navigation', { name: 'Light pages' })
     .getByRole('link', { name: 'Test strip' })
     .click()
   await page.getByRole('link', { name: /Read sheet 1/ }).click()
   for (let mark = 1; mark <= 12; mark++)
-    await page.getByLabel(`Mark ${mark}`, { exact: true }).fill((0.1 + mark * 0.1).toFixed(2))
-  await expect(page.getByText('The strip did not reach far enough')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Keep it as base exposure' })).toBeDisabled()
-  await page.getByLabel('Mark 3', { exact: true }).fill('black')
-  await expect(page.getByText('“black” does not begin with a number.')).toBeVisible()
+    await page.getByLabel(`Step ${mark}`, { exact: true }).fill((0.1 + mark * 0.1).toFixed(2))
+  await expect(page.getByText('The strip is too short')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Save as base exposure' })).toBeDisabled()
+  await page.getByLabel('Step 3', { exact: true }).fill('black')
+  await expect(page.getByText('“black” does not start with a number.')).toBeVisible()
 
   await page.getByText('L*', { exact: true }).click()
   const lightness = [80, 70, 60, 50, 40, 30, 24, 21, 20, 19.6, 19.5, 19.5]
   for (const [i, value] of lightness.entries())
-    await page.getByLabel(`Mark ${i + 1}`, { exact: true }).fill(String(value))
+    await page.getByLabel(`Step ${i + 1}`, { exact: true }).fill(String(value))
   await expect(page.getByRole('button', { name: /base exposure/ }).first()).toContainText('min')
 
   await page.getByText('by eye', { exact: true }).click()
   await page.getByRole('listitem').filter({ hasText: /^12/ }).getByRole('button').click()
-  await expect(page.getByText('The last mark has none after it to compare with.')).toBeVisible()
+  await expect(page.getByText('The last step has no later step to compare with.')).toBeVisible()
   await page.getByRole('listitem').filter({ hasText: /^9/ }).getByRole('button').click()
-  await page.getByRole('button', { name: 'Keep it as base exposure' }).click()
+  await page.getByRole('button', { name: 'Save as base exposure' }).click()
   await expect(page.getByRole('article').first()).toContainText('by eye')
-  await page.getByRole('button', { name: 'take back' }).click()
-  await expect(page.getByText('No base exposure has been found')).toBeVisible()
+  await page.getByRole('button', { name: 'remove' }).click()
+  await expect(page.getByText('No base exposure yet')).toBeVisible()
 })
 
 /** A stand-in does as it was told until told otherwise; the next test, or the next try, begins with one that behaves. */
@@ -148,40 +148,42 @@ test('a meter counts the dose; when it drops out the clock goes on, says so, and
   await addLamp(page, 'the attic box', '4.82')
   await open(page, '/light/instruments')
   await connect(page, 'UV meter')
-  await page.getByRole('link', { name: 'In the frame' }).click()
-  await plan(page, 'Under the meter', { 'Size of the picture': '1x1', Exposure: '20 s' }, ['the attic box'])
+  await page.getByRole('link', { name: 'Exposure', exact: true }).click()
+  await plan(page, 'Under the meter', { 'Picture size': '1x1', Exposure: '20 s' }, ['the attic box'])
   // A square inch takes few drops; the waits are passed over by pressing on.
   await page.keyboard.press(' ')
   for (let press = 0; press < 12; press++) {
     await atRest(page)
-    if (await page.getByRole('heading', { name: /Ready for the frame/ }).isVisible()) break
+    if (await page.getByRole('heading', { name: /Ready to expose/ }).isVisible()) break
     await page.keyboard.press(' ')
   }
   await expect(page.getByText(/The meter reads/)).toBeVisible()
   await page.keyboard.press(' ')
-  await expect(page.getByText('counted by the meter')).toBeVisible()
+  await expect(page.getByText('measured by the meter')).toBeVisible()
   await page.waitForTimeout(4000)
   await page
-    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('navigation', { name: 'Light pages' })
     .getByRole('link', { name: 'Instruments' })
     .click()
   await page.getByText('drop out', { exact: true }).first().click()
-  await expect(page.getByRole('article', { name: 'UV meter' })).toContainText(/gone|calling/)
+  await expect(page.getByRole('article', { name: 'UV meter' })).toContainText(/no answer/)
   await page.keyboard.press('6')
-  await expect(page.getByText('The meter is silent. Counting on by its last reading')).toBeVisible()
+  await expect(
+    page.getByText('The meter is not responding. The dose is counted from its last reading'),
+  ).toBeVisible()
 
   // A reload in the middle loses nothing of what was counted.
   const share = async () => Number(/(\d+) of/.exec(await page.getByText(/ of \d+\smJ\/cm²/).innerText())?.[1])
   const before = await share()
   await page.reload()
-  await expect(page.getByText('counted by the meter')).toBeVisible()
+  await expect(page.getByText('measured by the meter')).toBeVisible()
   expect(await share()).toBeGreaterThanOrEqual(before)
-  await expect(page.getByText(/over the planned/)).toBeVisible()
+  await expect(page.getByText(/past the planned/)).toBeVisible()
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Out of the light' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Exposed' })).toBeVisible()
   await open(page, '/prints')
   await page.getByText('Under the meter').first().click()
-  await expect(page.getByText(/mJ\/cm² by the meter, .*\sof it while the meter was silent/)).toBeVisible()
+  await expect(page.getByText(/mJ\/cm² by the meter, .*\sof it without meter readings/)).toBeVisible()
 })
 
 test('the balance is read into the field in hand, the hygrometer into the record', async ({ page }) => {
@@ -191,25 +193,25 @@ test('the balance is read into the field in hand, the hygrometer into the record
   await page.getByRole('article', { name: 'Balance' }).getByRole('button', { name: 'Set to zero' }).click()
   // What was connected is connected again on the next page that is opened.
   await open(page, '/shelf/make?recipe=kallitype/silver')
-  await page.getByRole('button', { name: 'To the balance' }).click()
+  await page.getByRole('button', { name: 'Start weighing' }).click()
   await page.getByRole('button', { name: 'From the balance' }).click()
-  await expect(page.getByLabel('The balance says, g')).toHaveValue(/^-?0(\.0\d*)?$/)
+  await expect(page.getByLabel('Balance reading, g')).toHaveValue(/^-?0(\.0\d*)?$/)
 
   await plan(page, 'In a known room')
   await page.keyboard.press(' ')
   await countDrops(page, 20)
   await page.keyboard.press(' ')
-  await page.getByRole('button', { name: 'Read the room' }).click()
+  await page.getByRole('button', { name: 'Read room sensor' }).click()
   await expect(page.getByText(/The room: 2\d[.\d]*\s°C, \d+\s%/)).toBeVisible()
 })
 
-test('the day of the sun: curve, best window, when it is done, the sky by eye and by a forecast', async ({
+test('the day of the sun: curve, best window, any time, the sky by eye and by a forecast', async ({
   page,
 }) => {
   await page.clock.install({ time: new Date('2026-06-21T10:00:00') })
   await open(page, '/light/sun')
   await page.getByLabel('Latitude, longitude').fill('nowhere')
-  await page.getByRole('button', { name: 'The frame is put out here' }).click()
+  await page.getByRole('button', { name: 'Save place' }).click()
   await expect(page.getByText('“nowhere” is not a latitude and a longitude.')).toBeVisible()
   await page.getByLabel('Place', { exact: true }).fill('Utrecht')
   await page
@@ -218,29 +220,29 @@ test('the day of the sun: curve, best window, when it is done, the sky by eye an
     .last()
     .click()
   await expect(page.getByLabel('Latitude, longitude')).toHaveValue(/52\.1/)
-  await page.getByRole('button', { name: 'The frame is put out here' }).click()
+  await page.getByRole('button', { name: 'Save place' }).click()
   await expect(page.getByRole('button', { name: /light now/ })).toContainText('mW/cm²')
-  await expect(page.getByText(/best to put it out/)).toBeVisible()
-  await expect(page.getByText(/done, if put out/)).toBeVisible()
+  await expect(page.getByText(/best start/)).toBeVisible()
+  await expect(page.getByText(/if you start at/)).toBeVisible()
 
   const now = async () =>
     Number(/[\d.]+/.exec(await page.getByRole('button', { name: /light now/ }).innerText())?.[0])
   const clear = await now()
   await page.getByText('overcast', { exact: true }).click()
   await expect.poll(async () => (await now()) / clear).toBeLessThan(0.4)
-  await page.getByLabel('Or the UV index forecast for now').fill('2')
-  await page.getByRole('button', { name: 'Take the sky from it' }).click()
-  await expect(page.getByText('by a UV index of 2').first()).toBeVisible()
+  await page.getByLabel('Or UV index forecast for now').fill('2')
+  await page.getByRole('button', { name: 'Use this UV index' }).click()
+  await expect(page.getByText('UV index 2').first()).toBeVisible()
 
   // The chart by keyboard and as a table.
   await page.getByRole('application', { name: /Light on the frame/ }).focus()
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('ArrowRight')
   await expect(page.locator('figcaption')).toContainText('on the hour')
-  await page.getByRole('button', { name: 'As a table' }).click()
+  await page.getByRole('button', { name: 'Show as table' }).click()
   const rows = await page.getByRole('table', { name: 'on the hour' }).getByRole('row').count()
   expect(rows).toBeGreaterThan(12)
-  await page.getByLabel('Another day').fill('2026-12-21')
+  await page.getByLabel('Day').fill('2026-12-21')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('21 Dec')
 })
@@ -250,14 +252,14 @@ test('a tablet is typed, kept, compared, and says what suits a negative', async 
   const print = (steep: number) =>
     Array.from({ length: 21 }, (_, i) => (0.06 + 1.4 / (1 + Math.exp(steep * (i * 0.15 - 1.2)))).toFixed(2))
   const keep = async (name: string, readings: string[]) => {
-    await page.getByLabel('What was printed').fill(name)
+    await page.getByLabel('Sensitizer and conditions').fill(name)
     await page.getByLabel('Readings, clear step first').fill(readings.join(' '))
-    await expect(page.getByRole('button', { name: /density range a negative needs/ })).toBeVisible()
-    await page.getByRole('button', { name: 'Keep this tablet' }).click()
+    await expect(page.getByRole('button', { name: /density range the negative needs/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Save tablet' }).click()
     await expect(page.getByRole('checkbox', { name })).toBeChecked()
   }
   await page.getByLabel('Readings, clear step first').fill('1.4 1.3 grey')
-  await expect(page.getByText('“grey” does not begin with a number.')).toBeVisible()
+  await expect(page.getByText('“grey” does not start with a number.')).toBeVisible()
   await page.getByLabel('Readings, clear step first').fill('1.4 1.3')
   await expect(page.getByText('A curve needs at least six steps.')).toBeVisible()
   await keep('soft', print(3))
@@ -265,12 +267,12 @@ test('a tablet is typed, kept, compared, and says what suits a negative', async 
   const spoilt = print(4)
   spoilt[9] = '0.30'
   await page.getByLabel('Readings, clear step first').fill(spoilt.join(' '))
-  await expect(page.getByLabel('Margin').first()).toContainText('Step 10: read again')
-  // A logistic's range between 0.04 over white and 90 % of its height: (ln 9 + ln(1.4/0.04 − 1)) / k.
+  await expect(page.getByLabel('Margin').first()).toContainText('Step 10: measure again')
+  // A logistic's range between 0.04 above paper white and 90 % of its height: (ln 9 + ln(1.4/0.04 − 1)) / k.
   await page.getByLabel('Density range of a negative').fill(((Math.log(9) + Math.log(34)) / 6).toFixed(2))
-  await expect(page.getByLabel('What suits this negative').getByRole('listitem').first()).toContainText(
-    'hard: fits',
-  )
+  await expect(
+    page.getByLabel('Papers and mixes that fit this negative').getByRole('listitem').first(),
+  ).toContainText('hard: fits')
 })
 
 test.describe('with everything fetched ahead', () => {
@@ -306,11 +308,11 @@ test.describe('with everything fetched ahead', () => {
     } finally {
       server.kill()
     }
-    await page.getByLabel('What you call it').fill('the attic box')
-    await page.getByRole('button', { name: 'Add this light' }).click()
+    await page.getByLabel('Name').fill('the attic box')
+    await page.getByRole('button', { name: 'Add light' }).click()
     await page.getByLabel('Reading at the frame, mW/cm²').fill('4')
-    await page.getByRole('button', { name: 'Write it down' }).click()
-    const nav = page.getByRole('navigation', { name: 'At the light' })
+    await page.getByRole('button', { name: 'Save reading' }).click()
+    const nav = page.getByRole('navigation', { name: 'Light pages' })
     await nav.getByRole('link', { name: 'Instruments' }).click()
     await page
       .getByRole('article', { name: 'UV meter' })
@@ -320,25 +322,25 @@ test.describe('with everything fetched ahead', () => {
     await page.getByRole('article', { name: 'UV meter' }).getByRole('button', { name: 'Disconnect' }).click()
     await nav.getByRole('link', { name: 'Test strip' }).click()
     await runStrip(page)
-    await expect(page.getByText('counted by the model of this light')).toBeVisible()
+    await expect(page.getByText('estimated from the model of this light')).toBeVisible()
     await page.clock.fastForward('12:01')
     await page.keyboard.press(' ')
     await nav.getByRole('link', { name: 'Test strip' }).click()
     await page.getByRole('link', { name: /Read sheet 1/ }).click()
     const densities = [0.3, 0.42, 0.56, 0.71, 0.87, 1.02, 1.15, 1.26, 1.33, 1.37, 1.385, 1.39]
     for (const [i, density] of densities.entries())
-      await page.getByLabel(`Mark ${i + 1}`, { exact: true }).fill(String(density))
-    await page.getByRole('button', { name: 'Keep it as base exposure' }).click()
-    await expect(page.getByRole('article').first()).toContainText('from a strip')
-    await nav.getByRole('link', { name: 'The sun' }).click()
+      await page.getByLabel(`Step ${i + 1}`, { exact: true }).fill(String(density))
+    await page.getByRole('button', { name: 'Save as base exposure' }).click()
+    await expect(page.getByRole('article').first()).toContainText('from a test strip')
+    await nav.getByRole('link', { name: 'Sun' }).click()
     await page.getByLabel('Latitude, longitude').fill('52.1, 5.1')
-    await page.getByRole('button', { name: 'The frame is put out here' }).click()
+    await page.getByRole('button', { name: 'Save place' }).click()
     await expect(page.getByRole('application', { name: /Light on the frame/ })).toBeVisible()
     await nav.getByRole('link', { name: 'Step tablet' }).click()
     await page
       .getByLabel('Readings, clear step first')
       .fill('1.4 1.39 1.36 1.3 1.2 1.02 0.8 0.56 0.36 0.22 0.14 0.1 0.08 0.07 0.07')
-    await expect(page.getByRole('button', { name: /density range a negative needs/ })).toBeVisible()
+    await expect(page.getByRole('button', { name: /density range the negative needs/ })).toBeVisible()
   })
 })
 
@@ -353,13 +355,13 @@ test('the light in the dim room: no blue anywhere, charts included', async ({ pa
   }
   await open(page, `${DEMO_ADDRESS}/light/lights`)
   await page.getByText('the attic box').click()
-  await expect(page.getByRole('application', { name: /strength by hours/ })).toBeVisible()
-  await page.getByRole('application', { name: /strength by hours/ }).focus()
+  await expect(page.getByRole('application', { name: /output by hours/ })).toBeVisible()
+  await page.getByRole('application', { name: /output by hours/ }).focus()
   await page.keyboard.press('ArrowRight')
   await expectDim(page)
   await open(page, `${DEMO_ADDRESS}/light/strip`)
   await page.getByRole('link', { name: /sheet 16/ }).click()
-  await expect(page.getByRole('application', { name: 'Black by exposure' })).toBeVisible()
+  await expect(page.getByRole('application', { name: 'Density by exposure' })).toBeVisible()
   await expectDim(page)
 })
 
@@ -377,10 +379,10 @@ test('cues of a strip are spoken when the voice is on', async ({ page }) => {
   await page.clock.runFor(41_000)
   await page.clock.runFor(12_000)
   const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said)
-  await expect.poll(said).toContain('Cover to mark 2')
+  await expect.poll(said).toContain('Cover to step 2')
   expect((await said()).filter((words) => words.startsWith('Cover'))).toEqual([
-    'Cover to mark 1',
-    'Cover to mark 2',
+    'Cover to step 1',
+    'Cover to step 2',
   ])
 })
 
@@ -390,30 +392,30 @@ test('a lamp that is lit cold is counted by its warm-up, and the ledger of its h
   await page.clock.install()
   await addLamp(page, 'the attic box', '4')
   await page.getByText('Warm-up and distance').click()
-  await page.getByLabel('Starts at, % of its full light').fill('50')
-  await page.getByLabel('Two thirds of the rest come in').fill('60 s')
-  await page.getByRole('button', { name: 'Keep', exact: true }).first().click()
+  await page.getByLabel('Output at switch-on, % of full').fill('50')
+  await page.getByLabel('Warm-up time (to two thirds of the rest)').fill('60 s')
+  await page.getByRole('button', { name: 'Save', exact: true }).first().click()
   await page.getByLabel('Lamp to paper, mm').fill('150')
-  await page.getByRole('button', { name: 'Keep', exact: true }).nth(1).click()
-  await page.getByText('Another distance, a tissue, an interleaf film').click()
+  await page.getByRole('button', { name: 'Save', exact: true }).nth(1).click()
+  await page.getByText('Convert an exposure: distance, tissue, film').click()
   await page.getByLabel('New distance, mm').fill('300')
-  await page.getByLabel('A sheet lets through, %').fill('50')
-  const other = page.getByRole('button', { name: /time then/ })
+  await page.getByLabel('Transmission of one sheet, %').fill('50')
+  const other = page.getByRole('button', { name: /new exposure/ })
   await expect(other).toContainText(/\d+\smin/)
-  await page.getByRole('button', { name: 'It is lit now' }).click()
+  await page.getByRole('button', { name: 'Lamp is on' }).click()
   await plan(page, 'A cold start', { Exposure: '2 min' }, ['the attic box'])
   await coatAndDryQuickly(page)
   // The lamp has burnt through the waits; it is put out and lit again just before the cover comes off.
   await page.getByRole('link', { name: 'Lights' }).click()
   await page.getByText('the attic box', { exact: true }).click()
-  await page.getByRole('button', { name: 'It is out' }).click()
-  await page.getByRole('button', { name: 'It is lit now' }).click()
+  await page.getByRole('button', { name: 'Lamp is off' }).click()
+  await page.getByRole('button', { name: 'Lamp is on' }).click()
   await page.keyboard.press('6')
   await page.keyboard.press(' ')
   // Two minutes of full light from a lamp that starts at half with 60 s: t − 30·(1 − e^(−t/60)) = 120, so t = 147.4 s.
   await expect(page.getByRole('timer')).toHaveText(/2:2[5-8]/)
   await page.clock.fastForward('02:30')
-  await expect(page.getByText(/over the planned/)).toBeVisible()
+  await expect(page.getByText(/past the planned/)).toBeVisible()
 })
 
 test('a meter that sticks or sends garbage is not believed, and says so', async ({ page }) => {
@@ -423,13 +425,13 @@ test('a meter that sticks or sends garbage is not believed, and says so', async 
   const meter = page.getByRole('article', { name: 'UV meter' })
   await meter.getByText('stick', { exact: true }).click()
   await page.keyboard.press('6')
-  await expect(page.getByText('it may have stuck')).toBeVisible()
+  await expect(page.getByText('may be stuck')).toBeVisible()
   await page
-    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('navigation', { name: 'Light pages' })
     .getByRole('link', { name: 'Instruments' })
     .click()
   await meter.getByText('send garbage', { exact: true }).click()
-  await expect(meter).toContainText(/\d+ lines could not be believed/)
+  await expect(meter).toContainText(/\d+ readings rejected/)
   await expect(meter).toContainText(/\d+ s ago/)
   await meter.getByText('behave', { exact: true }).click()
   await expect(meter).toContainText('now')
@@ -438,47 +440,49 @@ test('a meter that sticks or sends garbage is not believed, and says so', async 
 test('a base exposure is written down, a tablet of one’s own is kept', async ({ page }) => {
   await addLamp(page, 'the attic box', '4')
   await page
-    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('navigation', { name: 'Light pages' })
     .getByRole('link', { name: 'Base exposures' })
     .click()
-  await page.getByRole('button', { name: 'Write one down' }).click()
+  await page.getByRole('button', { name: 'Enter a base exposure' }).click()
   await page.getByLabel('Base exposure', { exact: true }).fill('soon')
-  await page.getByRole('button', { name: 'Keep it' }).click()
-  await expect(page.getByText('does not begin with a number')).toBeVisible()
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('does not start with a number')).toBeVisible()
   await pick(page, 'Process', 'Kallitype', 'Kalli')
   await pick(page, 'Light', 'the attic box')
   await page.getByLabel('Base exposure', { exact: true }).fill('6 min')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   const base = page.getByRole('article').first()
   await expect(base).toContainText('Kallitype')
   await expect(base).toContainText(/1440\smJ\/cm²/)
 
   // The lamp is read again, dimmer: what is given now grows by itself.
-  await page.getByRole('navigation', { name: 'At the light' }).getByRole('link', { name: 'Lights' }).click()
+  await page.getByRole('navigation', { name: 'Light pages' }).getByRole('link', { name: 'Lights' }).click()
   await page.getByText('the attic box', { exact: true }).click()
   await page.getByRole('button', { name: 'New tubes or bulb' }).click()
   await page.getByLabel('Reading at the frame, mW/cm²').fill('3')
-  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('button', { name: 'Save reading' }).click()
   await page
-    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('navigation', { name: 'Light pages' })
     .getByRole('link', { name: 'Base exposures' })
     .click()
-  await expect(base.getByRole('button', { name: /as its light burns now/ })).toContainText(/8\smin/)
+  await expect(base.getByRole('button', { name: /at the present output of the lamp/ })).toContainText(
+    /8\smin/,
+  )
 
   await page
-    .getByRole('navigation', { name: 'At the light' })
+    .getByRole('navigation', { name: 'Light pages' })
     .getByRole('link', { name: 'Step tablet' })
     .click()
-  await page.getByText('A tablet of your own').click()
-  await page.getByLabel('Its name').fill('number four')
-  await page.getByLabel('Densities of its steps, clear one first').fill('0.05 0.2')
-  await page.getByRole('button', { name: 'Keep these steps' }).click()
-  await expect(page.getByText('A tablet has at least six steps.')).toBeVisible()
+  await page.getByText('Your own step tablet').click()
+  await page.getByLabel('Name').fill('number four')
+  await page.getByLabel('Densities of its steps, clear film first').fill('0.05 0.2')
+  await page.getByRole('button', { name: 'Save step tablet' }).click()
+  await expect(page.getByText('A step tablet needs at least six steps.')).toBeVisible()
   await page
-    .getByLabel('Densities of its steps, clear one first')
+    .getByLabel('Densities of its steps, clear film first')
     .fill('0.05 0.21 0.36 0.5 0.66 0.8 0.96 1.1')
-  await page.getByRole('button', { name: 'Keep these steps' }).click()
+  await page.getByRole('button', { name: 'Save step tablet' }).click()
   await expect(page.getByRole('radio', { name: 'number four' })).toBeChecked()
   await page.getByLabel('Readings, clear step first').fill('1.4 1.3 1.1 0.8 0.5 0.3 0.2 0.15 0.1')
-  await expect(page.getByText('These are 9 readings, and the tablet has 8 steps.')).toBeVisible()
+  await expect(page.getByText('There are 9 readings, but the tablet has 8 steps.')).toBeVisible()
 })

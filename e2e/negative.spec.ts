@@ -27,19 +27,17 @@ const choose = (page: Page, buffer: Buffer, name = 'slope.jpg', mimeType = 'imag
 async function made(page: Page): Promise<Download> {
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Make the negative' }).click(),
+    page.getByRole('button', { name: 'Make negative' }).click(),
   ])
   return download
 }
-test('a picture becomes a 16-bit negative of exact size, inverted and turned left to right', async ({
-  page,
-}) => {
+test('a picture becomes a 16-bit negative of exact size, inverted and mirrored', async ({ page }) => {
   await open(page, '/negative')
-  await expect(page.getByRole('button', { name: 'Make the negative' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Make negative' })).toBeDisabled()
   await choose(page, await slope())
   await expect(page.getByRole('heading', { name: 'slope.jpg' })).toBeVisible()
-  await expect(page.getByText(/2880 × 3600 at 360 to the inch/)).toBeVisible()
-  await page.getByLabel('Pixels to the inch').fill('100')
+  await expect(page.getByText(/2880 × 3600 at 360 ppi/)).toBeVisible()
+  await page.getByLabel('Resolution, ppi').fill('100')
   const download = await made(page)
   expect(download.suggestedFilename()).toBe('slope-negative.png')
   const { meta, at } = await filmOf(download)
@@ -51,8 +49,8 @@ test('a picture becomes a 16-bit negative of exact size, inverted and turned lef
   // L* 50 is sRGB 119 of 255; as much ink as the picture is light.
   expect(Math.abs(at(799 - Math.round((799 * 119) / 255), 500) / 65_535 - 0.5)).toBeLessThan(0.01)
 
-  await page.getByRole('group', { name: 'Decide about' }).getByText('the film', { exact: true }).click()
-  await page.getByText('as it is seen', { exact: true }).click()
+  await page.getByRole('group', { name: 'Settings for' }).getByText('the film', { exact: true }).click()
+  await page.getByText('not mirrored', { exact: true }).click()
   const straight = await filmOf(await made(page))
   expect(straight.at(2, 500)).toBeGreaterThan(63_000)
 })
@@ -100,15 +98,11 @@ test('what is no picture is refused with a reason, and the work goes on', async 
   const whole = await slope(300, 300)
   const tiff = await sharp(whole).tiff({ compression: 'none' }).toBuffer()
   for (const [name, buffer, words] of [
-    [
-      'words.jpg',
-      Buffer.from('not a picture at all, but a letter to a friend'),
-      'not a picture that can be read',
-    ],
-    ['cut.jpg', whole.subarray(0, 200), 'not a picture that can be read'],
-    ['empty.png', Buffer.alloc(0), 'not a picture that can be read'],
+    ['words.jpg', Buffer.from('not a picture at all, but a letter to a friend'), 'not a supported picture'],
+    ['cut.jpg', whole.subarray(0, 200), 'not a supported picture'],
+    ['empty.png', Buffer.alloc(0), 'not a supported picture'],
     ['bomb.png', bomb(), 'pixels'],
-    ['cut.tif', tiff.subarray(0, 3000), 'not a picture that can be read'],
+    ['cut.tif', tiff.subarray(0, 3000), 'not a supported picture'],
     ['bomb.tif', tiffBomb(), 'pixels'],
     ['inks.tif', await sharp(tiff).toColourspace('cmyk').tiff().toBuffer(), 'Save it'],
   ] as const) {
@@ -118,9 +112,9 @@ test('what is no picture is refused with a reason, and the work goes on', async 
   await choose(page, whole)
   await expect(page.getByRole('heading', { name: 'slope.jpg' })).toBeVisible()
   await expect(page.getByRole('alert')).toBeHidden()
-  await page.getByLabel('Size of the picture').fill('big')
-  await expect(page.getByText('Write it like 8 x 10 in or 20 x 25 cm.')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Make the negative' })).toBeDisabled()
+  await page.getByLabel('Picture size').fill('big')
+  await expect(page.getByText('Enter a size such as 8 x 10 in or 20 x 25 cm.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Make negative' })).toBeDisabled()
 })
 
 test('long works wait in a row, show how far they are and can be stopped, wherever one goes meanwhile', async ({
@@ -133,17 +127,17 @@ test('long works wait in a row, show how far they are and can be stopped, wherev
     .toBuffer()
   await choose(page, sixteen, 'deep.png', 'image/png')
   await expect(page.getByText(/from 400 × 500, 16 bit/)).toBeVisible()
-  await page.getByLabel('Size of the picture').fill('24 x 30 in')
-  const make = page.getByRole('button', { name: 'Make the negative' })
+  await page.getByLabel('Picture size').fill('24 x 30 in')
+  const make = page.getByRole('button', { name: 'Make negative' })
   await make.click()
-  await page.getByLabel('Size of the picture').fill('4 x 5 in')
+  await page.getByLabel('Picture size').fill('4 x 5 in')
   await make.click()
-  const row = page.getByRole('list', { name: 'Films in the making' })
+  const row = page.getByRole('list', { name: 'Films in progress' })
   await expect(row.getByRole('progressbar')).toBeVisible()
-  await expect(row.getByText('waits')).toBeVisible()
+  await expect(row.getByText('waiting')).toBeVisible()
   await page.keyboard.press('1')
   await expect(page.getByLabel('Running clocks')).toContainText('deep-negative.png')
-  await page.getByLabel('Running clocks').getByText('deep-negative.png · being made').click()
+  await page.getByLabel('Running clocks').getByText('deep-negative.png · in progress').click()
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     row.getByRole('button', { name: 'Stop deep-negative.png' }).first().click(),
@@ -152,7 +146,7 @@ test('long works wait in a row, show how far they are and can be stopped, wherev
   expect((await filmOf(download)).meta).toMatchObject({ width: 1440, height: 1800 })
   await expect(row).toBeHidden()
   await expect(page.getByRole('alert')).toBeHidden()
-  await expect(page.getByRole('list', { name: 'Made last' }).getByText('deep-negative.png')).toHaveCount(1)
+  await expect(page.getByRole('list', { name: 'Recent films' }).getByText('deep-negative.png')).toHaveCount(1)
 })
 
 test('TIFF in, with its profile; TIFF and PDF out, with border, marks, strip and writing', async ({
@@ -167,9 +161,9 @@ test('TIFF in, with its profile; TIFF and PDF out, with border, marks, strip and
     .toBuffer()
   await choose(page, tiff, 'deep.tif', 'image/tiff')
   await expect(page.getByText(/from 500 × 400, 16 bit/)).toBeVisible()
-  await page.getByLabel('Size of the picture').fill('5 x 4 in')
-  await page.getByLabel('Pixels to the inch').fill('200')
-  await page.getByRole('group', { name: 'Decide about' }).getByText('the film', { exact: true }).click()
+  await page.getByLabel('Picture size').fill('5 x 4 in')
+  await page.getByLabel('Resolution, ppi').fill('200')
+  await page.getByRole('group', { name: 'Settings for' }).getByText('the film', { exact: true }).click()
   await page.getByLabel('Border, mm').fill('12.7')
   await page.getByText('TIFF', { exact: true }).click()
   const film = await filmOf(await made(page))
@@ -206,12 +200,12 @@ test('TIFF in, with its profile; TIFF and PDF out, with border, marks, strip and
 test('tones are pulled on the ladder by key and by mouse, and the film follows', async ({ page }) => {
   await open(page, '/negative')
   await choose(page, await slope())
-  await page.getByLabel('Pixels to the inch').fill('72')
+  await page.getByLabel('Resolution, ppi').fill('72')
   const black = page.getByRole('slider', { name: 'Tone of the picture at the black point' })
   await black.focus()
   for (let i = 0; i < 4; i++) await page.keyboard.press('PageUp')
   await expect(black).toHaveAttribute('aria-valuetext', 'L* 20 becomes 0')
-  await page.getByRole('button', { name: 'A handle more' }).click()
+  await page.getByRole('button', { name: 'Add a point' }).click()
   const middle = page.getByRole('slider', { name: 'What point 1 becomes' })
   await middle.focus()
   await page.keyboard.press('ArrowUp')
@@ -228,7 +222,7 @@ test('tones are pulled on the ladder by key and by mouse, and the film follows',
   await middle.focus()
   await page.keyboard.press('Delete')
   await expect(middle).toBeHidden()
-  await page.getByRole('button', { name: 'as it was' }).click()
+  await page.getByRole('button', { name: 'reset' }).click()
   await expect(black).toHaveAttribute('aria-valuenow', '0')
 })
 
@@ -238,8 +232,8 @@ test('a picture in colour is parted into layers of one size, each a film of its 
     .png()
     .toBuffer()
   await choose(page, red, 'red.png', 'image/png')
-  await page.getByLabel('Size of the picture').fill('5 x 4 in')
-  await page.getByLabel('Pixels to the inch').fill('100')
+  await page.getByLabel('Picture size').fill('5 x 4 in')
+  await page.getByLabel('Resolution, ppi').fill('100')
   await page.getByText('layers', { exact: true }).click()
   await page.getByText('cyan, magenta, yellow', { exact: true }).click()
   await expect(page.getByRole('list', { name: 'Layers' }).getByRole('listitem')).toHaveCount(3)
@@ -260,17 +254,17 @@ test('a picture in colour is parted into layers of one size, each a film of its 
   expect(yellow).toBeGreaterThan(magenta)
   for (const { width, height } of films) expect([width, height]).toEqual([578, 478])
   await page.getByLabel('Red, %').first().fill('-400')
-  await expect(page.getByRole('alert')).toContainText('The mix of cyan leaves no light.')
+  await expect(page.getByRole('alert')).toContainText('The channel mix of cyan gives no light.')
 })
 
 test('what was made hangs on the sheet that uses it', async ({ page }) => {
   await open(page, `${DEMO_ADDRESS}/negative`)
   await choose(page, await slope(300, 380), 'horn.jpg')
-  await page.getByLabel('Pixels to the inch').fill('72')
-  await page.getByRole('combobox', { name: 'For which sheet' }).click()
+  await page.getByLabel('Resolution, ppi').fill('72')
+  await page.getByRole('combobox', { name: 'Sheet' }).click()
   await page.getByRole('option').first().click()
   await made(page)
-  const last = page.getByRole('list', { name: 'Made last' })
+  const last = page.getByRole('list', { name: 'Recent films' })
   await expect(last).toContainText('horn-negative.png')
   await last
     .getByRole('link', { name: /for sheet/ })
@@ -285,17 +279,17 @@ test('the negative in the dim room, its edge drawn by key', async ({ page }) => 
   await page.keyboard.press('d')
   await expectDim(page)
   await choose(page, await slope())
-  const edge = page.getByRole('slider', { name: /Draw the edge across/ })
+  const edge = page.getByRole('slider', { name: /Position of the divider/ })
   await edge.focus()
   await page.keyboard.press('ArrowRight')
   await expect(edge).toHaveValue('51')
   await expectDim(page)
   for (const part of ['the picture', 'the film', 'layers']) {
-    await page.getByRole('group', { name: 'Decide about' }).getByText(part, { exact: true }).click()
-    if (part === 'layers') await page.getByText('pigment by tonal range', { exact: true }).click()
+    await page.getByRole('group', { name: 'Settings for' }).getByText(part, { exact: true }).click()
+    if (part === 'layers') await page.getByText('pigments by tonal range', { exact: true }).click()
     await expectDim(page)
   }
   await open(page, `${DEMO_ADDRESS}/negative/calibrate`)
-  await page.getByRole('button', { name: 'Begin a calibration' }).click()
+  await page.getByRole('button', { name: 'New calibration' }).click()
   await expectDim(page)
 })

@@ -122,21 +122,21 @@ test('a solution that rests stands on the ledge until it is ripe', async ({ page
 test('a lot that is used up hands over to the next, in the order of opening', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await make(page, 'classic-cyanotype/iron', '10 ml', 'A-1')
-  await page.getByRole('region', { name: 'Iron citrate A-1' }).getByLabel('How much, ml').fill('0.4')
-  await page.getByRole('button', { name: 'This is what is left' }).click()
+  await page.getByRole('region', { name: 'Iron citrate A-1' }).getByLabel('Amount, ml').fill('0.4')
+  await page.getByRole('button', { name: 'Set as amount left' }).click()
   await page.clock.fastForward(3_600_000)
   await make(page, 'classic-cyanotype/iron', '10 ml', 'A-2')
   await make(page, 'classic-cyanotype/ferricyanide', '10 ml', 'B-1')
   await open(page, '/coat/begin')
-  await page.getByLabel('What is the picture?').fill('Over two bottles')
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
-  await page.getByRole('button', { name: 'Begin: count the drops' }).click()
+  await page.getByLabel('Title', { exact: true }).fill('Over two bottles')
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await page.getByRole('button', { name: 'Start counting drops' }).click()
   await expect(page.getByText('Iron citrate A-1, 25 %, then Iron citrate A-2, 25 %')).toBeVisible()
   for (const due of ['20', '20']) {
-    await page.getByRole('button', { name: 'Measured: all of it' }).click()
+    await page.getByRole('button', { name: 'All measured' }).click()
     await expect(page.locator('.DropCounter-count strong', { hasText: due }).first()).toBeVisible()
   }
-  await expect(page.getByRole('button', { name: 'Stirred: start the coat' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Mixed: start coating' })).toBeVisible()
   await page.keyboard.press(' ')
   await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
   // 0.4 ml of the first and 0.6 of the second; the first stands empty.
@@ -151,10 +151,10 @@ test('soaked paper with weak silver is told that it falls short, before a drop i
   await pick(page, 'Process', 'Salted paper', 'Salted')
   await page.getByText('Soaked 5 min').click()
   const balance = page.getByRole('region', { name: 'Salt and silver' })
-  await expect(balance).toContainText('Silver barely covers the salt')
-  await page.getByText('Sheets alike, coats, coverage, dropper, ratio, piece and portfolio').click()
+  await expect(balance).toContainText('Barely enough silver for the salt')
+  await page.getByText('Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio').click()
   await page.getByLabel('Coverage, ml/m²').fill('20')
-  await expect(balance).toContainText('Silver falls short of the salt')
+  await expect(balance).toContainText('Too little silver for the salt')
   await page.getByLabel('Coats', { exact: true }).fill('2')
   await expect(balance).not.toContainText('falls short')
   await balance
@@ -167,7 +167,7 @@ test('soaked paper with weak silver is told that it falls short, before a drop i
 test('on a telephone the bar of actions stays in sight above the clocks', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await open(page, `${DEMO_ADDRESS}/prints`)
-  await page.getByLabel('find in any thread').fill('bladderwrack')
+  await page.getByLabel('Search prints').fill('bladderwrack')
   await page.getByText('25 Bladderwrack').first().click()
   const edges = () =>
     page.evaluate(() => {
@@ -176,7 +176,7 @@ test('on a telephone the bar of actions stays in sight above the clocks', async 
       )
       return { top: bar?.top ?? NaN, overlap: (bar?.bottom ?? NaN) - (ledge?.top ?? NaN) }
     })
-  await expect(page.getByRole('button', { name: 'Photograph', exact: true })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Photo', exact: true })).toBeVisible()
   await expect.poll(async () => (await edges()).overlap).toBeLessThanOrEqual(1)
   expect((await edges()).top).toBeLessThan(844)
 })

@@ -4,14 +4,14 @@ import { coatAndDry, countDrops, open, photograph, plan } from './workroom.ts'
 test('every station says what brings something to it, and offers that step', async ({ page }) => {
   await open(page)
   for (const [key, title, action] of [
-    ['1', 'Begin with one sheet of paper', 'A first print'],
-    ['2', 'Nothing stands here yet', 'Take in a jar'],
-    ['3', 'No paper lies here yet', 'Add a paper'],
-    ['4', 'No sheet is being coated', 'Begin a sheet'],
+    ['1', 'Start with one sheet of paper', 'Make a first print'],
+    ['2', 'Your shelf is empty', 'Add a chemical'],
+    ['3', 'No paper yet', 'Add a paper'],
+    ['4', 'No sheet is being coated', 'New sheet'],
     ['5', 'Negative', 'Choose a picture'],
-    ['6', 'No frame is out', 'Begin a sheet'],
-    ['7', 'Nothing is in the water', 'Go to the light'],
-    ['8', 'No print hangs here yet', 'Begin a sheet'],
+    ['6', 'No sheet is ready to expose', 'New sheet'],
+    ['7', 'No prints in the trays', 'Go to Light'],
+    ['8', 'No print hangs here yet', 'New sheet'],
   ] as const) {
     await page.keyboard.press(key)
     await expect(page.getByRole('heading', { name: title })).toBeVisible()
@@ -19,20 +19,20 @@ test('every station says what brings something to it, and offers that step', asy
   }
   await expect(page.getByText('No clock is running.')).toBeVisible()
   await page.goto('/prints/00000000-0000-4000-8000-000000000009')
-  await expect(page.getByRole('heading', { name: 'No such sheet hangs here' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Sheet not found' })).toBeVisible()
   await page.goto('/no/such/place')
-  await expect(page.getByRole('heading', { name: 'Begin with one sheet of paper' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Start with one sheet of paper' })).toBeVisible()
 })
 
 test('a plan is refused where it cannot be read, and nothing typed is lost', async ({ page }) => {
   await open(page)
   await page.keyboard.press('n')
-  const size = page.getByLabel('Size of the picture')
+  const size = page.getByLabel('Picture size')
   for (const [typed, said] of [
-    ['8', '“8” is not two lengths. Write it like 8 x 10 in or 20 x 25 cm.'],
-    ['8 x 10 parsec', '“parsec” is not a unit known here.'],
-    ['8 x 10 g', '“g” measures a weight, and a length is wanted.'],
-    ['0 x 10', 'A side of zero holds no picture.'],
+    ['8', '“8” is not two lengths. Enter a size such as 8 x 10 in or 20 x 25 cm.'],
+    ['8 x 10 parsec', '“parsec” is not a known unit.'],
+    ['8 x 10 g', '“g” is a unit for a weight; this field needs a length.'],
+    ['0 x 10', 'Both sides must be above zero.'],
   ] as const) {
     await size.fill(typed)
     await expect(page.getByText(said)).toBeVisible()
@@ -40,17 +40,17 @@ test('a plan is refused where it cannot be read, and nothing typed is lost', asy
   }
   await size.fill('20,5 x 25 cm')
   await expect(size).toHaveAttribute('aria-invalid', 'false')
-  await page.getByText('Sheets alike, coats, coverage, dropper, ratio, piece and portfolio').click()
+  await page.getByText('Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio').click()
   await page.getByLabel('Ratio').fill('2')
-  await expect(page.getByText('“2” is not a ratio of 2 parts. Write it like 1 : 1.')).toBeVisible()
+  await expect(page.getByText('“2” is not a ratio of 2 parts. Enter it like 1 : 1.')).toBeVisible()
   await page.getByLabel('Ratio').fill('2 : 1')
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
   await expect(
-    page.getByText('The sheet has no title. Name the picture, so that you find it again.'),
+    page.getByText('The sheet has no title. Enter a title so that you can find this sheet later.'),
   ).toBeVisible()
   await expect(size).toHaveValue('20,5 x 25 cm')
-  await page.getByLabel('What is the picture?').fill('Seven posts')
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await page.getByLabel('Title', { exact: true }).fill('Seven posts')
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
   await expect(
     page
       .getByText('27 drops of iron citrate, 13 drops of ferricyanide')
@@ -63,35 +63,35 @@ test('a plan can be changed until work begins, and the next sheet starts from th
   await open(page)
   await plan(page, 'Horn house', {
     Paper: 'Heron rag',
-    'Its weight, g/m²': '300',
+    'Paper weight, g/m²': '300',
     'Bottle of iron citrate': 'A-7',
   })
-  await page.getByRole('button', { name: 'Change the plan' }).click()
-  await expect(page.getByLabel('What is the picture?')).toHaveValue('Horn house')
+  await page.getByRole('button', { name: 'Edit plan' }).click()
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Horn house')
   await expect(page.getByLabel('Paper', { exact: true })).toHaveValue('Heron rag')
-  await page.getByLabel('Size of the picture').fill('11x14')
-  await page.getByRole('button', { name: 'Keep the change' }).click()
+  await page.getByLabel('Picture size').fill('11x14')
+  await page.getByRole('button', { name: 'Save changes' }).click()
   await expect(page.getByRole('heading', { name: /11 × 14 in/ })).toBeVisible()
 
   await page.keyboard.press('n')
   await expect(page.getByText('Sheet 2 · Classic cyanotype')).toBeVisible()
-  await expect(page.getByLabel('What is the picture?')).toHaveValue('')
-  await expect(page.getByLabel('Size of the picture')).toHaveValue(/11.×.14.in/)
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('')
+  await expect(page.getByLabel('Picture size')).toHaveValue(/11.×.14.in/)
   await expect(page.getByLabel('Bottle of iron citrate')).toHaveValue('A-7')
   // A paper that is known brings its weight with it.
-  await page.getByLabel('Its weight, g/m²').fill('')
+  await page.getByLabel('Paper weight, g/m²').fill('')
   await page.getByLabel('Paper', { exact: true }).fill('')
   await page.getByLabel('Paper', { exact: true }).fill('Heron rag')
-  await expect(page.getByLabel('Its weight, g/m²')).toHaveValue('300')
+  await expect(page.getByLabel('Paper weight, g/m²')).toHaveValue('300')
 })
 
 test('the larger count that keeps the ratio better can be taken', async ({ page }) => {
   await open(page)
-  await plan(page, 'Small lens', { 'Size of the picture': '10 x 12 cm' })
-  await expect(page.getByText('10 drops in all (5 + 5) would keep the ratio better.')).toBeVisible()
-  await page.getByRole('button', { name: 'Begin with 5 + 5' }).click()
+  await plan(page, 'Small lens', { 'Picture size': '10 x 12 cm' })
+  await expect(page.getByText('10 drops in all (5 + 5) would match the ratio better.')).toBeVisible()
+  await page.getByRole('button', { name: 'Use 5 + 5' }).click()
   await countDrops(page, 5)
-  await expect(page.getByRole('button', { name: 'Stirred: start the coat' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Mixed: start coating' })).toBeVisible()
 })
 
 test('bottles set the true strengths, and the school does where none is named', async ({ page }) => {
@@ -107,7 +107,7 @@ test('bottles set the true strengths, and the school does where none is named', 
 
 test('undo goes back press by press, over a reload too', async ({ page }) => {
   await open(page)
-  await plan(page, 'Net loft', { 'Size of the picture': '4x5' })
+  await plan(page, 'Net loft', { 'Picture size': '4x5' })
   await page.keyboard.press(' ')
   await countDrops(page, 5)
   await page.keyboard.press(' ')
@@ -115,10 +115,8 @@ test('undo goes back press by press, over a reload too', async ({ page }) => {
   await page.reload()
   await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
   await page.keyboard.press('u')
-  await expect(
-    page.getByText('Undone: the end of the step; its clock runs on as if it had not stopped.'),
-  ).toBeVisible()
-  const last = page.getByLabel('Ferricyanide, drops really in the glass')
+  await expect(page.getByText('Undone: the end of the step; its clock runs on.')).toBeVisible()
+  const last = page.getByLabel('Ferricyanide, drops counted')
   for (const left of ['4', '3']) {
     await page.keyboard.press('u')
     await expect(last).toHaveValue(left)
@@ -131,17 +129,17 @@ test('two prints wash side by side, each by its own clock', async ({ page }) => 
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page)
   for (const title of ['Bell buoy', 'Rope walk']) {
-    await plan(page, title, { 'Size of the picture': '8x10', Exposure: '5 min' })
+    await plan(page, title, { 'Picture size': '8x10', Exposure: '5 min' })
     await coatAndDry(page)
     await page.keyboard.press(' ')
-    await expect(page.getByRole('heading', { name: /Ready for the frame/ })).toBeVisible()
+    await expect(page.getByRole('heading', { name: /Ready to expose/ })).toBeVisible()
     await page.keyboard.press(' ')
-    await expect(page.getByRole('heading', { name: /In the frame/, level: 1 })).toBeVisible()
+    await expect(page.getByRole('heading', { name: /Exposing/, level: 1 })).toBeVisible()
     await page.clock.fastForward('05:10')
     await page.keyboard.press('Enter')
-    await expect(page.getByRole('heading', { name: 'Out of the light' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Exposed' })).toBeVisible()
     await page.keyboard.press(' ')
-    await expect(page.getByRole('heading', { name: 'Ready: wash' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Next: wash' })).toBeVisible()
     if (title === 'Bell buoy') {
       await page.keyboard.press(' ')
       await expect(page.getByRole('heading', { name: 'Wash', exact: true, level: 1 })).toBeVisible()
@@ -156,10 +154,10 @@ test('two prints wash side by side, each by its own clock', async ({ page }) => 
 
   // The first has lain there since before the second was coated; taking it out leaves the other where it is.
   await page.getByRole('navigation', { name: 'Sheets here' }).getByRole('button', { name: 'Sheet 1' }).click()
-  await expect(page.getByText('past the least 5 min: the eye decides')).toBeVisible()
+  await expect(page.getByText('past the minimum 5 min: judge by eye')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Water changed', exact: true })).toBeVisible()
   await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: 'On the line' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Drying' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveText([
     /Sheet 2 · washing/,
   ])
@@ -174,12 +172,12 @@ test('a sheet is set aside with its reason, noted, and both can be taken back', 
   await page.getByRole('listitem').getByText('Keeper’s stair').click()
   await expect(page.getByRole('heading', { name: 'Keeper’s stair', level: 1 })).toBeVisible()
   await page.keyboard.press('t')
-  await page.getByRole('textbox', { name: 'A note' }).fill('The lamp flickers at the left end.')
-  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('textbox', { name: 'Note' }).fill('The lamp flickers at the left end.')
+  await page.getByRole('button', { name: 'Save note' }).click()
   await expect(page.getByText('The lamp flickers at the left end.')).toBeVisible()
   await page.getByRole('button', { name: 'Set aside' }).click()
-  await page.getByRole('textbox', { name: /what went wrong/ }).fill('Dropped it, coat side down.')
-  await page.getByRole('button', { name: 'Set it aside' }).click()
+  await page.getByRole('textbox', { name: /Reason for setting it aside/ }).fill('Dropped it, coat side down.')
+  await page.getByRole('button', { name: 'Set aside' }).click()
   await expect(page.getByText('Classic cyanotype, set aside')).toBeVisible()
   await page.keyboard.press('u')
   await expect(page.getByText('Undone: setting it aside.')).toBeVisible()
@@ -192,8 +190,8 @@ test('several photographs of one print are kept and can be looked through', asyn
   await plan(page, 'Lens')
   await page.goto('/prints')
   await page.getByRole('listitem').getByText('Lens').click()
-  const file = page.getByLabel('Photograph file')
-  const shown = page.getByRole('img', { name: 'Photograph of Lens' })
+  const file = page.getByLabel('Photo file')
+  const shown = page.getByRole('img', { name: 'Photo of Lens' })
   for (const [name, red] of [
     ['wet', 30],
     ['dry', 220],
@@ -215,17 +213,17 @@ test('more light is refused where it cannot be read, and given where it can', as
   await plan(page, 'Posts', { Exposure: '6 min' })
   await coatAndDry(page)
   await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /Ready for the frame/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Ready to expose/ })).toBeVisible()
   await page.keyboard.press('+')
-  const typed = page.getByLabel('Or as you say it')
+  const typed = page.getByLabel('Or enter it')
   for (const [text, said] of [
-    ['2', '“2” could be stops, per cent or minutes. Write 1/3 stop, 10 % or 2 min.'],
-    ['-100 %', 'That would leave no exposure at all.'],
-    ['2 drops', 'measures a count of drops'],
+    ['2', '“2” could be stops, percent or minutes. Enter 1/3 stop, 10 % or 2 min.'],
+    ['-100 %', 'This would leave no exposure.'],
+    ['2 drops', 'is a unit for a count of drops'],
   ] as const) {
     await typed.fill(text)
     await expect(page.getByText(said)).toBeVisible()
-    await expect(page.getByRole('button', { name: 'Give it', exact: true }).first()).toBeDisabled()
+    await expect(page.getByRole('button', { name: 'Apply change', exact: true }).first()).toBeDisabled()
   }
   await typed.fill('-1/2 stop')
   await expect(page.getByText('to 4 min 15 s')).toBeVisible()
@@ -244,7 +242,7 @@ test('choices of the device are kept: palette, units, voice', async ({ page, con
   await expect(page.getByRole('switch', { name: 'Spoken cues' })).toBeChecked()
   const other = await context.newPage()
   await open(other, '/coat/begin')
-  await expect(other.getByLabel('Size of the picture')).toHaveValue('20 x 25 cm')
+  await expect(other.getByLabel('Picture size')).toHaveValue('20 x 25 cm')
   // A second window follows at once.
   await page.keyboard.press('d')
   await expect(other.locator('html')).toHaveAttribute('data-palette', 'daylight')
@@ -257,7 +255,7 @@ test('when the browser keeps nothing, it says so and says what to do', async ({ 
     }
   })
   await page.goto('/')
-  await expect(page.getByText(/does not let Ember Sheet keep anything/)).toBeVisible()
+  await expect(page.getByText(/does not let Ember Sheet store anything/)).toBeVisible()
   await expect(page.getByText(/Leave private browsing/)).toBeVisible()
 })
 
@@ -303,17 +301,17 @@ test('a very long name is shown within the page, hides nothing, and one that is 
   const long = 'Tidegaugeatthequay'.repeat(12).slice(0, 200)
   await open(page)
   await page.keyboard.press('n')
-  await page.getByLabel('What is the picture?').fill(`${long}!`)
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
-  await expect(page.getByText('That is longer than 200 letters.')).toBeVisible()
-  await page.getByLabel('What is the picture?').fill(long)
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
+  await page.getByLabel('Title', { exact: true }).fill(`${long}!`)
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await expect(page.getByText('This text is longer than 200 characters.')).toBeVisible()
+  await page.getByLabel('Title', { exact: true }).fill(long)
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
   const widths = () => page.getByRole('main').evaluate((main) => [main.scrollWidth, main.clientWidth])
   const fits = async () => {
     const [needed, given] = await widths()
     expect(needed).toBeLessThanOrEqual(given!)
   }
-  await expect(page.getByRole('button', { name: 'Begin: count the drops' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Start counting drops' })).toBeVisible()
   await fits()
   await page.keyboard.press('8')
   await page.getByRole('listitem').first().click()
@@ -322,5 +320,5 @@ test('a very long name is shown within the page, hides nothing, and one that is 
   // What is said of it can be closed.
   await page.getByRole('button', { name: 'More' }).click()
   await page.getByRole('button', { name: /bin/i }).first().click()
-  await expect(page.getByRole('button', { name: 'Close this line' })).toBeInViewport()
+  await expect(page.getByRole('button', { name: 'Close this message' })).toBeInViewport()
 })

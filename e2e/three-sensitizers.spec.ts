@@ -16,11 +16,11 @@ async function begin(
 ): Promise<void> {
   await open(page, '/coat/begin')
   await pick(page, 'Process', process, process)
-  await page.getByText('Sheets alike, coats, coverage, dropper, ratio, piece and portfolio').click()
-  await page.getByLabel('What is the picture?').fill(title)
+  await page.getByText('Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio').click()
+  await page.getByLabel('Title', { exact: true }).fill(title)
   for (const [label, text] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(text)
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
-  await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
 }
 
 test.beforeEach(async ({ page }) => {
@@ -30,9 +30,9 @@ test.beforeEach(async ({ page }) => {
 
 test('salted paper, from jars of powder to a coat that dries', async ({ page }) => {
   await takeIn(page, 'sodium chloride', '500 g')
-  await takeIn(page, 'silver nitrate', '25 g', { 'What it cost': '50' })
+  await takeIn(page, 'silver nitrate', '25 g', { Price: '50' })
   // Hazards are said before the bottle opens.
-  await expect(margin(page)).toContainText('Before the cap comes off: silver nitrate')
+  await expect(margin(page)).toContainText('Before you open it: silver nitrate')
   await takeIn(page, 'citric acid', '250 g')
   await make(page, 'salted-paper/salt', '500 ml', 'SA-1')
   await make(page, 'salted-paper/silver', '50 ml', 'SI-1')
@@ -43,7 +43,7 @@ test('salted paper, from jars of powder to a coat that dries', async ({ page }) 
   await begin(page, 'Salted paper', 'Foghorn mouth')
   // Halide by brush against silver by brush, with its assumptions in the margin.
   const balance = page.getByRole('region', { name: 'Salt and silver' })
-  await expect(balance).toContainText('Silver enough')
+  await expect(balance).toContainText('Enough silver')
   await balance.getByRole('button', { name: /silver to halide/ }).click()
   await expect(margin(page)).toContainText('mmol/m²')
   await page.keyboard.press(' ')
@@ -66,21 +66,21 @@ test('salted paper, from jars of powder to a coat that dries', async ({ page }) 
 
   // What the coat used is off the lots; undoing the coat gives it back.
   expect(await leftIn(page, 'SI-1')).toBe('48 ml')
-  await expect(page.getByRole('list', { name: 'What has gone out' })).toContainText('coat of sheet 1')
+  await expect(page.getByRole('list', { name: 'Uses' })).toContainText('coat of sheet 1')
   await open(page, '/coat')
   await heading(page, 'Dry in the dark')
   await page.keyboard.press('u')
   await heading(page, 'Coat with silver')
   await page.keyboard.press('u')
-  await expect(page.getByRole('button', { name: 'In the glass: coat it' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Ready: start coating' })).toBeVisible()
   expect(await leftIn(page, 'SI-1')).toBe('50 ml')
 })
 
 test('gold-platinum by drops, with what it is by metal', async ({ page }) => {
   await takeIn(page, 'ammonium ferric oxalate', '100 g')
   await takeIn(page, 'ascorbic acid', '50 g')
-  await takeIn(page, 'ammonium chloroplatinite', '1 g', { 'What it cost': '80' })
-  await takeIn(page, 'gold chloride', '1 g', { 'What it cost': '95' })
+  await takeIn(page, 'ammonium chloroplatinite', '1 g', { Price: '80' })
+  await takeIn(page, 'gold chloride', '1 g', { Price: '95' })
   await make(page, 'palladium-printing-out/iron', '20 ml', 'AF-1')
   await make(page, 'gold-platinum/platinum', '5 ml', 'PT-1')
   await make(page, 'gold-platinum/gold', '5 ml', 'AU-1')
@@ -91,10 +91,10 @@ test('gold-platinum by drops, with what it is by metal', async ({ page }) => {
     ),
   ).toBeVisible()
   // 75 : 25 by drops; by hand 74.15 % by metal mass and 74.0 % by mole.
-  await expect(page.getByRole('button', { name: /74.2.% gold, of metal by mass/ })).toBeVisible()
-  await expect(page.getByRole('button', { name: /74.% gold, of metal by mole/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /74.2.% gold, share of metal by mass/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /74.% gold, share of metal by mole/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /cost of this mix/ })).toBeVisible()
-  await expect(margin(page)).toContainText('In hand: platinum salts')
+  await expect(margin(page)).toContainText('Safety: platinum salts')
   await page.keyboard.press(' ')
   await expect(page.getByRole('button', { name: 'Next drop' })).toBeVisible()
   for (const [bottle, drops] of [
@@ -104,7 +104,7 @@ test('gold-platinum by drops, with what it is by metal', async ({ page }) => {
   ] as const)
     for (let drop = 1; drop <= drops; drop++) {
       await page.keyboard.press(' ')
-      await expect(page.getByLabel(`${bottle}, drops really in the glass`)).toHaveValue(String(drop))
+      await expect(page.getByLabel(`${bottle}, drops counted`)).toHaveValue(String(drop))
     }
   await page.keyboard.press(' ')
   await heading(page, 'Coat the sheet')
@@ -122,25 +122,25 @@ test('kallitype for four sheets from one glass', async ({ page }) => {
   // Ferric oxalate rests a day: it stands as resting, and using it today is said once.
   await open(page, '/shelf')
   await expect(page.getByRole('button', { name: /Ferric oxalate, KO-1, 20 %, resting/ })).toBeVisible()
-  await begin(page, 'Kallitype', 'Compressor hall', { 'Sheets from one glass': '4' })
+  await begin(page, 'Kallitype', 'Compressor hall', { 'Sheets from one mix': '4' })
   await expect(page.getByText('72 drops of ferric oxalate, 72 drops of silver.')).toBeVisible()
-  await heading(page, /glass for 4 sheets/)
-  await expect(page.getByRole('list', { name: 'Worth a second look' })).toContainText('It has not ripened')
+  await heading(page, /mix for 4 sheets/)
+  await expect(page.getByRole('list', { name: 'Check this' })).toContainText('This solution is still resting')
   await page.keyboard.press(' ')
   await measureAll(page)
   await heading(page, 'Coat the sheet')
   await page.keyboard.press(' ')
   await heading(page, 'Dry in the dark')
   // What was really enough teaches the next plan.
-  await page.getByLabel('by how much, ml').fill('0.2 ml')
-  await page.getByRole('button', { name: 'Some left over' }).click()
-  await expect(page.getByRole('button', { name: 'Some left over' })).toHaveAttribute('aria-pressed', 'true')
+  await page.getByLabel('how much, ml').fill('0.2 ml')
+  await page.getByRole('button', { name: 'Too much' }).click()
+  await expect(page.getByRole('button', { name: 'Too much' })).toHaveAttribute('aria-pressed', 'true')
 
   // The second sheet is coated from the same glass: nothing is counted again.
   await page.getByRole('button', { name: /^Sheet 2,/ }).click()
-  await expect(page.getByText('Coated from the glass that was counted for sheet 1.')).toBeVisible()
+  await expect(page.getByText('Coated from the mix counted for sheet 1.')).toBeVisible()
   await page.keyboard.press(' ')
-  await heading(page, 'Ready: coat the sheet')
+  await heading(page, 'Next: coat the sheet')
   await page.keyboard.press(' ')
   await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1, exact: true })).toBeVisible()
   await page.keyboard.press(' ')
@@ -149,7 +149,7 @@ test('kallitype for four sheets from one glass', async ({ page }) => {
 
   await open(page, '/coat/begin')
   await page
-    .getByRole('region', { name: 'What it comes to' })
+    .getByRole('region', { name: 'What you need' })
     .getByRole('button', { name: /coverage/ })
     .click()
   await expect(margin(page)).toContainText('Your own coats')

@@ -21,24 +21,24 @@ test('from an empty workroom to a planned print in one page, and round the demo 
   page,
 }) => {
   await open(page)
-  await page.getByRole('button', { name: 'A first print' }).click()
-  await expect(page.getByRole('heading', { name: 'What would you like to make?' })).toBeVisible()
+  await page.getByRole('button', { name: 'Make a first print' }).click()
+  await expect(page.getByRole('heading', { name: 'What do you want to make?' })).toBeVisible()
   await page.getByRole('listitem').filter({ hasText: 'Van Dyke brown' }).click()
   await page.getByLabel('Size', { exact: true }).fill('8 x')
   await page.getByRole('button', { name: 'Plan this sheet' }).click()
   await expect(page.getByText(/is not two lengths/)).toBeVisible()
   await page.getByLabel('Size', { exact: true }).fill('5 x 7 in')
   await page.getByRole('button', { name: 'Plan this sheet' }).click()
-  await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
 
   await page.keyboard.press('o')
-  await page.getByRole('button', { name: 'Look round the demo' }).click()
-  await expect(page.getByText('The demo workroom.')).toBeVisible()
+  await page.getByRole('button', { name: 'Open the demo' }).click()
+  await expect(page.getByText('You are in the demo workroom.')).toBeVisible()
   await page.keyboard.press('8')
   await expect(page.getByRole('listitem').getByText('27 Bell buoy, ashore')).toBeVisible()
   await page.keyboard.press('1')
-  await page.getByRole('button', { name: 'To your own' }).click()
-  await expect(page.getByRole('heading', { name: /waits for its coat/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Open your own workroom' }).click()
+  await expect(page.getByRole('heading', { name: /^Coat sheet/ })).toBeVisible()
   await page.keyboard.press('8')
   await expect(page.getByRole('listitem')).toHaveCount(1)
   await expect(page.getByText('1 First print')).toBeVisible()
@@ -80,7 +80,7 @@ test('what is stored is looked through: a picture that is gone and a list that l
 }) => {
   await open(page, `${DEMO_ADDRESS}/workroom`)
   await page.getByRole('button', { name: 'Check stored data' }).click()
-  await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
+  await expect(page.getByText(/checked. No faults found/)).toBeVisible()
   const exported = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Download a backup' }).click()
   const archive = await (await exported).path()
@@ -88,25 +88,25 @@ test('what is stored is looked through: a picture that is gone and a list that l
   await inStorage(page, 'packs', 'lose')
   await page.getByRole('button', { name: 'Check stored data' }).click()
   await expect(page.getByText('2 faults')).toBeVisible()
-  await expect(page.getByText('The picture of a photograph is gone.')).toBeVisible()
+  await expect(page.getByText('The picture of a photo is missing.')).toBeVisible()
   await page.getByRole('button', { name: 'Repair' }).click()
   await expect(page.getByText('One fault')).toBeVisible()
   // A safe copy can be made all the same, and says what it lacks.
   await page.getByRole('button', { name: 'Download a backup' }).click()
-  await expect(page.getByText(/One photograph has no picture any more/)).toBeVisible()
+  await expect(page.getByText(/One photo has no picture any more/)).toBeVisible()
 
   // An archive that has the picture gives it back, though its records are all here.
   await page.getByLabel('Archive file').setInputFiles(archive)
   const report = page.getByRole('region', { name: 'Import report' })
-  await expect(report).toContainText('A picture that is missing or damaged here comes with it.')
+  await expect(report).toContainText('One missing or damaged picture will be replaced.')
   await report.getByRole('button', { name: 'Import', exact: true }).click()
   await expect(page.getByText('Imported.')).toBeVisible()
   await page.getByRole('button', { name: 'Check stored data' }).click()
-  await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
+  await expect(page.getByText(/checked. No faults found/)).toBeVisible()
 
   const downloads: Download[] = []
   page.on('download', (download) => downloads.push(download))
-  await page.getByRole('button', { name: 'Tables for a spreadsheet' }).click()
+  await page.getByRole('button', { name: 'Download tables (CSV)' }).click()
   await expect.poll(() => downloads.length).toBe(2)
   const texts = await Promise.all(downloads.map(async (one) => readFileSync(await one.path(), 'utf8')))
   expect(downloads.map((one) => one.suggestedFilename().replace(/-\d{4}.*/, ''))).toEqual([
@@ -146,10 +146,12 @@ test('files that the browser has lost: named, the rest exported, and all of it b
     // Clocks and lists are there all the same.
     await expect(page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveCount(6)
     await lookThrough(page)
-    await expect(page.getByText('The log of sheet 22 is gone.')).toBeVisible()
-    await expect(page.getByText('The picture of a photograph is gone.').first()).toBeVisible()
+    await expect(page.getByText('The log of sheet 22 is missing.')).toBeVisible()
+    await expect(page.getByText('The picture of a photo is missing.').first()).toBeVisible()
     await page.getByRole('button', { name: 'Download a backup' }).click()
-    await expect(page.getByText(/25 logs are lost and not in it: keep your last backup too/)).toBeVisible()
+    await expect(
+      page.getByText(/25 logs are lost and missing from this backup. Keep your last backup too/),
+    ).toBeVisible()
     await page
       .getByLabel('Archive file')
       .setInputFiles({ name: 'archive.zip', mimeType: 'application/zip', buffer: archive })
@@ -159,7 +161,7 @@ test('files that the browser has lost: named, the rest exported, and all of it b
       .click()
     await expect(page.getByText('Imported.')).toBeVisible()
     await lookThrough(page)
-    await expect(page.getByText(/checked: all as they were written/)).toBeVisible()
+    await expect(page.getByText(/checked. No faults found/)).toBeVisible()
     await context.close()
   } finally {
     rmSync(profile, { recursive: true, force: true })
@@ -176,7 +178,7 @@ test('storage that is denied is said plainly, and a newer version elsewhere stop
     }
   })
   await page.goto('/')
-  await expect(page.getByText(/does not let Ember Sheet keep anything/)).toBeVisible()
+  await expect(page.getByText(/does not let Ember Sheet store anything/)).toBeVisible()
 
   const older = await context.newPage()
   await open(older)
@@ -232,7 +234,7 @@ test.describe('installed', () => {
     server?.kill()
     await expect.poll(() => fetch(address).then(() => true, () => false)).toBe(false) // prettier-ignore
     await page.reload()
-    await expect(page.getByRole('heading', { name: 'Begin with one sheet of paper' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Start with one sheet of paper' })).toBeVisible()
     await plan(page, 'Without a server')
 
     // A newer build: another page, so another list of what is kept.
@@ -248,7 +250,7 @@ test.describe('installed', () => {
     await up()
     await page.keyboard.press(' ')
     for (const bottle of ['Iron citrate', 'Ferricyanide']) {
-      const field = page.getByLabel(`${bottle}, drops really in the glass`)
+      const field = page.getByLabel(`${bottle}, drops counted`)
       await field.fill('20')
       await field.press('Enter')
     }
@@ -258,15 +260,15 @@ test.describe('installed', () => {
       .click()
     await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
     await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update())
-    await expect(page.getByText('It waits until no clock runs.')).toBeVisible()
-    await expect(page.getByRole('button', { name: 'Take it now' })).toBeHidden()
+    await expect(page.getByText('You can update when no clock is running.')).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Update now' })).toBeHidden()
     await page.keyboard.press('8')
     await page.getByRole('listitem').getByText('Without a server').click()
     await expect(page.getByRole('heading', { level: 1, name: 'Without a server' })).toBeVisible()
     await page.keyboard.press('x')
-    await page.getByRole('textbox', { name: /what went wrong/ }).fill('Enough.')
-    await page.getByRole('button', { name: 'Set it aside' }).click()
-    const take = page.getByRole('button', { name: 'Take it now' })
+    await page.getByRole('textbox', { name: /Reason for setting it aside/ }).fill('Enough.')
+    await page.getByRole('button', { name: 'Set aside' }).click()
+    const take = page.getByRole('button', { name: 'Update now' })
     await expect(take).toBeVisible()
     await take.click()
     await expect(take).toBeHidden()
@@ -320,9 +322,9 @@ test('one’s own photograph is summed when it is added', async ({ page }) => {
   await page.keyboard.press('8')
   await page.getByRole('listitem').getByText('Horn house').click()
   await page
-    .getByLabel('Photograph file')
+    .getByLabel('Photo file')
     .setInputFiles({ name: 'one.jpg', mimeType: 'image/jpeg', buffer: await photograph() })
-  await expect(page.getByText('Photographed')).toBeVisible()
+  await expect(page.getByText('Photo added')).toBeVisible()
   const sum = await page.evaluate(
     () =>
       new Promise<string>((resolve) => {
@@ -350,11 +352,11 @@ test('on a device that is held in the hand, a photograph is taken with its camer
   await page.keyboard.press('8')
   await page.getByRole('listitem').getByText('Horn house').click()
   const asked = page.waitForEvent('filechooser')
-  await page.getByRole('button', { name: 'No photograph yet. Add photo.' }).click()
+  await page.getByRole('button', { name: 'No photo yet. Add photo.' }).click()
   const camera = (await asked).element()
   expect(await camera.getAttribute('capture')).toBe('environment')
   await (await asked).setFiles({ name: 'shot.jpg', mimeType: 'image/jpeg', buffer: await photograph() })
-  await expect(page.getByText('Photographed')).toBeVisible()
+  await expect(page.getByText('Photo added')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Choose photos from files' })).toBeVisible()
   await context.close()
 })

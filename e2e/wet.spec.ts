@@ -37,15 +37,15 @@ test('three prints of three processes lie in the trays at once, each with its cl
   await expect(margin(page)).toContainText('This tray is not filled')
   await page.getByRole('button', { name: 'Citrate developer: not filled' }).click()
   const panel = page.getByRole('region', { name: 'Citrate developer' })
-  await panel.getByLabel('Into the tray').fill('nothing')
+  await panel.getByLabel('Volume in the tray').fill('nothing')
   await panel.getByRole('button', { name: 'Fill the tray' }).click()
   await expect(panel).toContainText('nothing')
-  await panel.getByLabel('Into the tray').fill('1 l')
+  await panel.getByLabel('Volume in the tray').fill('1 l')
   await panel.getByLabel('Temperature, °C').fill('21')
   await panel.getByRole('button', { name: 'Fill the tray' }).click()
-  await expect(panel).toContainText('no print through it yet')
+  await expect(panel).toContainText('no prints yet')
   await panel.getByRole('button', { name: 'Close' }).click()
-  await expect(margin(page)).toContainText('What it will meet')
+  await expect(margin(page)).toContainText('Next bath')
 
   await next(page).click()
   await expect(page.getByRole('heading', { name: 'Develop in citrate', level: 1 })).toBeVisible()
@@ -57,7 +57,7 @@ test('three prints of three processes lie in the trays at once, each with its cl
     await expect(
       tray(page, process, title).getByRole('button', { name: new RegExp(`^Sheet ${number},`) }),
     ).toBeVisible()
-  await expect(page.getByText(/^Rock it, or turn it over, in 0:\d\d\.$/)).toBeVisible()
+  await expect(page.getByText(/^Rock the tray or turn the print in 0:\d\d\.$/)).toBeVisible()
   await page.keyboard.press('d')
   await expectDim(page)
   await page.keyboard.press('d')
@@ -65,7 +65,7 @@ test('three prints of three processes lie in the trays at once, each with its cl
   // Pulled too soon: the record says so, and what it means.
   await page.clock.fastForward(20_000)
   await next(page).click()
-  await expect(page.getByRole('heading', { name: 'Ready: clear in citric acid', level: 1 })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Next: clear in citric acid', level: 1 })).toBeVisible()
   await expect(margin(page)).toContainText(/Develop in citrate: 1\smin\s(3\d|40)\ss early/)
   await expect(tray(page, 'Kallitype', 'Develop in citrate')).toContainText('1 print; add 200 ml after 8')
   // Seven minutes in the acid: the paper does not suit.
@@ -85,22 +85,22 @@ test('three prints of three processes lie in the trays at once, each with its cl
     await walkOn(page, () => /\/prints\//.test(page.url()))
     await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible()
   }
-  await expect(margin(page)).toContainText('As it happened')
+  await expect(margin(page)).toContainText('What to know about this print')
   await open(page, '/wet')
-  await expect(page.getByText('Nothing is in the water')).toBeVisible()
+  await expect(page.getByText('No prints in the trays')).toBeVisible()
 })
 
 test('a bath is replenished, poured away into its jar, and had back', async ({ page }) => {
   await open(page, `${DEMO_ADDRESS}/wet`)
   await page.getByRole('button', { name: /^Citrate developer: 3 prints; add 200\sml after 8/ }).click()
   const panel = page.getByRole('region', { name: 'Citrate developer' })
-  await expect(panel).toContainText('3 prints through it')
-  await panel.getByRole('button', { name: /of its strength left/ }).click()
+  await expect(panel).toContainText('3 prints')
+  await panel.getByRole('button', { name: /of strength left/ }).click()
   await expect(margin(page)).toContainText('s·e^(−k·A/V)')
-  await panel.getByRole('button', { name: 'Replenish it' }).click()
+  await panel.getByRole('button', { name: 'Replenish' }).click()
   await expect(page.getByText('Citrate developer: 200 ml added.')).toBeVisible()
   await panel.getByRole('button', { name: /^Pour into waste jar/ }).click()
-  await expect(page.getByText(/Citrate developer into the waste jar/)).toBeVisible()
+  await expect(page.getByText(/Citrate developer into waste jar/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'Citrate developer: not filled' })).toBeVisible()
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('button', { name: /^Citrate developer: 3 prints/ })).toBeVisible()
@@ -112,18 +112,18 @@ test('gum over a toned salted print: one sheet, two layers, each in its own time
   await next(page).click()
   // Its first waters hold silver, and are kept.
   await page.getByRole('button', { name: 'Keep this water' }).click()
-  await expect(page.getByText(/ml into the waste jar: silver rinses/)).toBeVisible()
+  await expect(page.getByText(/ml into waste jar: silver rinses/)).toBeVisible()
   const heading = page.getByRole('heading', { level: 1 })
-  await walkOn(page, async () => (await heading.innerText()) === 'On the line')
+  await walkOn(page, async () => (await heading.innerText()) === 'Drying')
   await page.keyboard.press(' ')
   await expect(page.getByRole('button', { name: 'What went wrong?' })).toBeVisible()
   await page.keyboard.press('l')
-  await expect(page.getByText('Another layer over sheet 1 · Gum over a finished print')).toBeVisible()
+  await expect(page.getByText('New layer over sheet 1 · Gum over a finished print')).toBeVisible()
   await expect(margin(page)).toContainText('The print below was toned')
-  await expect(page.getByLabel('What is the picture?')).toHaveValue('Signal mast')
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
-  await page.getByRole('button', { name: /^Begin/ }).click()
-  await expect(page.getByText(/is still drying, for \d+ min more/)).toBeVisible()
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Signal mast')
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await page.getByRole('button', { name: /^Start/ }).click()
+  await expect(page.getByText(/is still drying for \d+ more minutes/)).toBeVisible()
   await page.clock.fastForward('02:00:00')
   await walkOn(page, () => /\/prints\//.test(page.url()))
 
@@ -136,11 +136,11 @@ test('gum over a toned salted print: one sheet, two layers, each in its own time
 
 test('the register of a print in two layers is read from its scan, with what to do', async ({ page }) => {
   await open(page, `${DEMO_ADDRESS}/prints`)
-  await page.getByLabel('find in any thread').fill('Signal mast')
+  await page.getByLabel('Search prints').fill('Signal mast')
   await page.getByRole('listitem').getByText('Signal mast').click()
-  await page.getByRole('link', { name: 'Check the register' }).click()
-  await expect(page.getByRole('heading', { name: 'How the layers lie on each other' })).toBeVisible()
-  await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText('worst mark')
+  await page.getByRole('link', { name: 'Check register' }).click()
+  await expect(page.getByRole('heading', { name: 'Register of the layers' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText('largest error')
   const file = page.getByLabel('Scan or photo of the sheet')
   await file.setInputFiles({ name: 'bare.png', mimeType: 'image/png', buffer: await sharp({ create: { width: 900, height: 1100, channels: 3, background: '#ddd' } }).png().toBuffer() }) // prettier-ignore
   await expect(page.getByRole('alert')).toContainText('could not be found')
@@ -149,16 +149,14 @@ test('the register of a print in two layers is read from its scan, with what to 
     mimeType: 'image/png',
     buffer: await scanOfTwoLayers(0.8, -0.5),
   })
-  await expect(
-    page.getByText(/Lay the upper film 0.8\d? mm further to the left and 0.5\d? mm further down/),
-  ).toBeVisible()
-  await expect(page.getByRole('img', { name: 'Marks found in the picture' }).locator('circle')).toHaveCount(4)
+  await expect(page.getByText(/Move the upper film 0.8\d? mm to the left and 0.5\d? mm down/)).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Register marks found' }).locator('circle')).toHaveCount(4)
   // The picture lies in the dim room's colour like every other.
   await page.keyboard.press('d')
   await expectDim(page)
   await page.keyboard.press('d')
-  await page.getByRole('button', { name: 'Keep it with the sheet' }).click()
-  await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText('two.png: worst mark')
+  await page.getByRole('button', { name: 'Save with this sheet' }).click()
+  await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText('two.png: largest error')
 })
 
 test('the browser is killed with prints in three trays, and all goes on', async () => {
@@ -175,9 +173,9 @@ test('the browser is killed with prints in three trays, and all goes on', async 
     ] as const) {
       await open(page, `${OWN_ADDRESS}/coat/begin`)
       await pick(page, 'Process', process, process)
-      await page.getByLabel('What is the picture?').fill(title)
-      await page.getByRole('button', { name: 'To the bench' }).first().click()
-      await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+      await page.getByLabel('Title', { exact: true }).fill(title)
+      await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+      await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
       await walkOn(page, () => /\/wet\//.test(page.url()))
       await next(page).click()
       // Its clock runs once what was pressed lies on the disk.
@@ -213,54 +211,60 @@ test('a plan is made, slips, is made again, refuses what cannot be, and goes int
   ] as const) {
     await open(page, '/coat/begin')
     await pick(page, 'Process', process, process)
-    await page.getByLabel('What is the picture?').fill(title)
-    await page.getByRole('button', { name: 'To the bench' }).first().click()
-    await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+    await page.getByLabel('Title', { exact: true }).fill(title)
+    await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+    await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   }
   await open(page, '/')
   await page.keyboard.press('p')
   await expect(page.getByRole('heading', { name: 'Plan the day' })).toBeVisible()
-  await page.getByLabel('Over by').fill('25:00')
-  await page.getByRole('button', { name: 'Make the plan' }).first().click()
+  await page.getByLabel('Finish by').fill('25:00')
+  await page.getByRole('button', { name: 'Make a plan' }).first().click()
   await expect(page.getByText('“25:00” is not a time of day.')).toBeVisible()
-  await page.getByLabel('Over by').fill('10:20')
-  await page.getByRole('button', { name: 'Make the plan' }).first().click()
-  await expect(page.getByRole('alert', { name: 'No plan' })).toContainText('All together they end at')
-  await page.getByLabel('Over by').fill('')
-  await page.getByRole('button', { name: 'Make the plan' }).first().click()
+  await page.getByLabel('Finish by').fill('10:20')
+  await page.getByRole('button', { name: 'Make a plan' }).first().click()
+  await expect(page.getByRole('alert', { name: 'No plan' })).toContainText('The best plan found ends at')
+  await page.getByLabel('Finish by').fill('')
+  await page.getByRole('button', { name: 'Make a plan' }).first().click()
   const made = page.getByRole('region', { name: 'The plan' })
-  await expect(made).toContainText(/Over by 1\d:\d\d/)
+  await expect(made).toContainText(/Finish by 1\d:\d\d/)
   await expect(made.getByRole('row').filter({ hasText: 'Develop in citrate' })).toHaveCount(1)
-  await page.getByRole('button', { name: 'Work by this plan' }).first().click()
-  await expect(page.getByText(/planned until 1\d:\d\d/)).toBeVisible()
-  await expect(page.getByText(/cannot be/)).toBeVisible()
+  await page.getByRole('button', { name: 'Use this plan' }).first().click()
+  await expect(page.getByText(/finish 1\d:\d\d/)).toBeVisible()
+  await expect(page.getByText(/earliest finish/)).toBeVisible()
 
   // Nobody begins: it slips, and is planned again from now.
   await page.clock.fastForward('20:00')
-  await expect(margin(page)).toContainText('Slipped')
+  await expect(margin(page)).toContainText('Behind the plan')
   await page.keyboard.press('r')
-  await expect(page.getByText(/Planned again: over by/)).toBeVisible()
-  await expect(margin(page)).not.toContainText('Slipped')
+  await expect(page.getByText(/New plan: finish/)).toBeVisible()
+  await expect(margin(page)).not.toContainText('Behind the plan')
 
   // Later is a wish that can be had; before its own coat is dry is not.
-  const thread = page.getByRole('link', { name: /^Sheet 1, Horn house/ })
-  await thread.focus()
+  const order = page.getByRole('region', { name: 'Next steps' })
+  await order
+    .getByRole('link', { name: /Sheet 1 / })
+    .first()
+    .focus()
   await page.keyboard.press('Alt+ArrowDown')
-  await expect(page.getByText(/Planned again: over by/)).toBeVisible()
-  const frame = page.locator('.DayThreads-stretch.is-loose.is-alone').last()
-  const box = (await frame.boundingBox())!
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(box.x + box.width / 2, 60, { steps: 8 })
-  await page.mouse.up()
-  await expect(
-    page.getByText(/It can be begun at \d\d:\d\d at the soonest|is in the way then|does not fit there/),
-  ).toBeVisible()
+  await expect(page.getByText(/New plan: finish/)).toBeVisible()
+  const earlier = order.getByRole('button', { name: /^− 15 min: Expose/ }).last()
+  const refused = page.getByText(
+    /The earliest start is|needs the same equipment at that time|There is no room for it/,
+  )
+  for (let press = 0; press < 8 && !(await refused.isVisible()); press++) {
+    const before = await order.innerText()
+    await earlier.click()
+    await expect
+      .poll(async () => (await order.innerText()) !== before || (await refused.isVisible()))
+      .toBe(true)
+  }
+  await expect(refused).toBeVisible()
 
   await page.keyboard.press('d')
   await expectDim(page)
   await page.keyboard.press('d')
-  await page.getByRole('link', { name: 'To have ready' }).click()
+  await page.getByRole('link', { name: 'Preparations' }).click()
   await expect(page.getByRole('listitem').filter({ hasText: /Citrate developer/ })).toBeVisible()
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -271,6 +275,6 @@ test('a plan is made, slips, is made again, refuses what cannot be, and goes int
   ).getAllSubcomponents('vevent')
   const titles = events.map((event) => String(event.getFirstPropertyValue('summary')))
   expect(titles).toContain('Printing')
-  expect(titles.filter((title) => title.startsWith('Dry look'))).toHaveLength(2)
+  expect(titles.filter((title) => title.startsWith('Dry check'))).toHaveLength(2)
   expect(titles.some((title) => /Citrate developer/.test(title))).toBe(true)
 })

@@ -27,11 +27,11 @@ export async function plan(
   choices: string[] = [],
 ): Promise<void> {
   await page.keyboard.press('n')
-  await page.getByLabel('What is the picture?').fill(title)
+  await page.getByLabel('Title', { exact: true }).fill(title)
   for (const [label, text] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(text)
   for (const choice of choices) await page.getByText(choice, { exact: true }).click()
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
-  await expect(page.getByRole('button', { name: 'Begin: count the drops' })).toBeVisible()
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await expect(page.getByRole('button', { name: 'Start counting drops' })).toBeVisible()
 }
 
 /** Counts every drop of both bottles, one press each, and goes on when the count has been taken. */
@@ -40,7 +40,7 @@ export async function countDrops(page: Page, each: number): Promise<void> {
   for (const bottle of ['Iron citrate', 'Ferricyanide'])
     for (let drop = 1; drop <= each; drop++) {
       await page.keyboard.press(' ')
-      await expect(page.getByLabel(`${bottle}, drops really in the glass`)).toHaveValue(String(drop))
+      await expect(page.getByLabel(`${bottle}, drops counted`)).toHaveValue(String(drop))
     }
 }
 
@@ -113,24 +113,24 @@ export async function takeIn(
   fields: Record<string, string> = {},
 ): Promise<void> {
   await open(page, '/shelf/take-in')
-  await pick(page, 'What is in it', new RegExp(`^${substance}`), substance)
-  await page.getByLabel('How much', { exact: true }).fill(amount)
+  await pick(page, 'Chemical', new RegExp(`^${substance}`), substance)
+  await page.getByLabel('Amount', { exact: true }).fill(amount)
   for (const [label, text] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(text)
-  await page.getByRole('button', { name: 'Onto the shelf' }).first().click()
+  await page.getByRole('button', { name: 'Add to shelf' }).first().click()
   await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
 }
 
 /** Makes a solution of a recipe by the balance, one press an act, and puts it on the shelf. */
 export async function make(page: Page, recipe: string, volume: string, label: string): Promise<void> {
   await open(page, `/shelf/make?recipe=${recipe}`)
-  await page.getByLabel('How much', { exact: true }).fill(volume)
-  await page.getByRole('button', { name: 'To the balance' }).click()
-  while (await page.getByRole('button', { name: /^In: / }).isVisible()) {
+  await page.getByLabel('Volume', { exact: true }).fill(volume)
+  await page.getByRole('button', { name: 'Start weighing' }).click()
+  while (await page.getByRole('button', { name: /^Added\. / }).isVisible()) {
     await expect(page.getByText(/safety data sheet|^\d+ of \d+$/).first()).toBeVisible()
-    await page.getByRole('button', { name: /^In: / }).click()
+    await page.getByRole('button', { name: /^Added\. / }).click()
   }
-  await page.getByLabel('Label of the bottle').fill(label)
-  await page.getByRole('button', { name: 'It stands: on the shelf' }).click()
+  await page.getByLabel('Bottle label').fill(label)
+  await page.getByRole('button', { name: 'Finish: add to shelf' }).click()
   await expect(page.getByRole('button', { name: new RegExp(`, ${label}, `) })).toBeVisible()
 }
 
@@ -150,7 +150,7 @@ export async function leftIn(page: Page, label: string): Promise<string> {
 
 /** Counts whatever is due at the bench, all of a bottle at once as with a measure, and goes on. */
 export async function measureAll(page: Page): Promise<void> {
-  const all = page.getByRole('button', { name: 'Measured: all of it' })
+  const all = page.getByRole('button', { name: 'All measured' })
   await expect(all).toBeVisible()
   for (const bottle of await page.locator('.DropCounter-bottle').all()) {
     const due = /\d+/.exec(await bottle.locator('em').innerText())?.[0] ?? ''
@@ -188,8 +188,8 @@ export async function walkOn(page: Page, until: () => boolean | Promise<boolean>
     const before = await atRest(page)
     if (await until()) return
     const heading = await page.getByRole('heading', { level: 1 }).innerText()
-    const measured = page.getByRole('button', { name: 'Measured: all of it' })
-    const takeOut = page.getByRole('button', { name: 'Take it out', exact: false })
+    const measured = page.getByRole('button', { name: 'All measured' })
+    const takeOut = page.getByRole('button', { name: 'Finish exposure', exact: false })
     if (await measured.isVisible()) await measured.click()
     else {
       await page.clock.fastForward('01:30:00')
@@ -205,8 +205,8 @@ export async function walkOn(page: Page, until: () => boolean | Promise<boolean>
 export async function toTheWater(page: Page, process: string, title: string): Promise<void> {
   await open(page, '/coat/begin')
   await pick(page, 'Process', process, process)
-  await page.getByLabel('What is the picture?').fill(title)
-  await page.getByRole('button', { name: 'To the bench' }).first().click()
-  await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible()
+  await page.getByLabel('Title', { exact: true }).fill(title)
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   await walkOn(page, () => /\/wet\//.test(page.url()))
 }

@@ -4,22 +4,22 @@ import type { Trait } from '@core/judge/faultBook'
 export const care: readonly { needs: readonly Trait[]; text: string }[] = [
   {
     needs: ['ferricyanide'],
-    text: 'Alkali bleaches the blue: mount and store with unbuffered board and paper, and never wash it in hard alkaline water. What long light has paled comes back in the dark within days.',
+    text: 'Alkali bleaches the blue: mount and store the print with unbuffered board and paper, and never wash it in hard alkaline water. Blue that faded in light returns in the dark within days.',
   },
   {
     needs: ['silver'],
-    text: 'Silver yellows and fades by sulfur, damp and poor board: keep it cool, dry and dark in board that passed a photographic activity test.',
+    text: 'Sulfur, damp and poor board make silver yellow and fade: keep the print cool, dry and dark in board that passed a photographic activity test.',
   },
   {
     needs: ['noble'],
-    text: 'Its metals are as lasting as its paper, which they may turn brown beside them: interleave with plain rag paper so that no ghost prints through.',
+    text: 'The metals last as long as the paper, but can turn facing paper brown: interleave with plain rag paper.',
   },
   {
     needs: ['pigment'],
-    text: 'Pigment lies in a gum that swells when damp: keep it from wet hands and from glass that touches it.',
+    text: 'The pigment is in gum that swells when damp: keep the print away from wet hands and from glass.',
   },
   {
     needs: [],
-    text: 'Hold it by its borders with clean dry hands. Hang it out of direct sun, behind a mat that keeps it off the glass.',
+    text: 'Hold the print by its borders with clean, dry hands. Hang it away from direct sun, with a mat that keeps it off the glass.',
   },
 ]

@@ -20,7 +20,7 @@ export const cautions = {
   dichromate: { id: 'dichromate', title: 'Dichromate', text: 'Toxic, burns, may cause cancer and genetic defects, and makes skin and lungs allergic for life. Wear gloves and goggles, raise no dust. Never mix with hydrochloric acid or alcohol. Collect the first wash water: never down the drain.', firstAid: SWALLOWED },
   ether: { id: 'ether', title: 'Ether', text: 'Extremely flammable: its vapour creeps along the floor to a flame far away. Old or opened ether forms explosive peroxides: date the bottle, keep it dark, have it collected after six months, never open one with crystals. No flame or spark in the room.', firstAid: `Dizzy: fresh air. ${EYES}` },
   eyeDamage: { id: 'eyeDamage', title: 'Serious eye damage', text: 'Causes serious eye damage: wear goggles and gloves, and raise no dust.', firstAid: EYES },
-  ferricyanide: { id: 'ferricyanide', title: 'Potassium ferricyanide', text: 'Low hazard by itself. Wear gloves, no food near. Never mix with strong acid or hypochlorite and never heat it dry: it can give off hydrogen cyanide or other poisonous gas.' },
+  ferricyanide: { id: 'ferricyanide', title: 'Potassium ferricyanide', text: 'Low hazard alone. Wear gloves, no food near. Never mix with strong acid or hypochlorite and never heat it dry: it can give off hydrogen cyanide or other poisonous gas.' },
   formaldehyde: { id: 'formaldehyde', title: 'Formaldehyde', text: 'Toxic, burns, may cause cancer, makes skin allergic. Use it only under fume extraction, with gloves and goggles. Never mix with hydrochloric acid or oxidisers. Glyoxal or a chrome-free hardener is the other school, with cautions of its own.', firstAid: `Breathed in: fresh air. ${SWALLOWED}` },
   glyoxal: { id: 'glyoxal', title: 'Glyoxal', text: 'Irritates eyes and skin, makes skin allergic, suspected of causing genetic defects. Wear gloves and goggles; fresh air.', firstAid: EYES },
   harmful: { id: 'harmful', title: 'Harmful dust', text: 'Harmful if breathed in, and over time to the airways. Raise no dust; wear a dust mask when you weigh it.' },
@@ -43,7 +43,7 @@ export const cautions = {
   thiocyanate: { id: 'thiocyanate', title: 'Thiocyanate', text: 'Harmful if swallowed, breathed in or on the skin: gloves, and raise no dust. Never mix with acid or hypochlorite: poisonous gas.', firstAid: SWALLOWED },
   thiosulfate: { id: 'thiosulfate', title: 'Plain hypo', text: 'With acid it gives off sulfur dioxide: wash the print between the two. Never mix with hypochlorite or peroxide. Spent fixer holds silver and goes to the fixer jar.' },
   uv: { id: 'uv', title: 'Ultraviolet light', text: 'Burns the eyes within minutes and the skin: do not look at the source. Close the cover before the lamp goes on; wear glasses that stop ultraviolet. The sun counts too.' },
-  wax: { id: 'wax', title: 'Wax and its solvent', text: 'Flammable vapours: no flame, moving air, lids closed. Rags soaked with it can catch fire by themselves: spread them out to dry outdoors.' },
+  wax: { id: 'wax', title: 'Wax and its solvent', text: 'Flammable vapours: no flame, moving air, lids closed. Rags soaked with it can ignite without a flame: spread them out to dry outdoors.' },
   warmth: { id: 'warmth', title: 'Warm gelatin', text: 'Hot water scalds: warm the gelatin in a water bath, not on the flame. Kitchen ware never goes back to the kitchen.' },
 } as const satisfies Readonly<Record<string, Caution>> // prettier-ignore
 

@@ -159,7 +159,7 @@ describe('printing-out margins', () => {
 
   it('gum is not looked at through the back', () => {
     const step = stepOf('gum-over', 'expose')
-    expect(step.why).toMatch(/Nothing shows through the back/)
+    expect(step.why).toMatch(/cannot see progress through the back/)
     expect(step.habit).toBeUndefined()
     expect(step.looks).toEqual([])
   })

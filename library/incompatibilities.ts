@@ -20,13 +20,13 @@ export const incompatibilities: readonly Incompatibility[] = [
   {
     id: 'hypo-sulfur',
     between: ['thiosulfate', 'acid'],
-    danger: 'Hypo with acid gives off sulfur dioxide and throws down sulfur.',
+    danger: 'Hypo with acid gives off sulfur dioxide and precipitates sulfur.',
     remedy: 'Wash in running water between the two baths; fix in a plain or alkaline fixer.',
   },
   {
     id: 'gold-in-hypo',
     between: ['gold', 'thiosulfate'],
-    danger: 'Acid gold solution throws down sulfur and gold in hypo: both baths are spoiled.',
+    danger: 'Acid gold solution precipitates sulfur and gold in hypo: both baths are spoiled.',
     remedy: 'Rinse the toner out before the fixer.',
   },
   {
@@ -52,8 +52,7 @@ export const incompatibilities: readonly Incompatibility[] = [
     between: ['silver', 'nitricAcid', 'alcohol'],
     danger:
       'Silver nitrate, nitric acid and alcohol together can form silver fulminate, a violent explosive.',
-    remedy:
-      'Never bring the three together; acidify a silver bath that has met alcohol with citric acid only.',
+    remedy: 'Never combine all three. Acidify a silver bath that contains alcohol only with citric acid.',
   },
   {
     id: 'chlorine',
@@ -137,7 +136,7 @@ export const incompatibilities: readonly Incompatibility[] = [
   {
     id: 'peroxide-and-iron',
     between: ['peroxide', 'ironSalt'],
-    danger: 'Iron breaks peroxide down: it heats up, gives off oxygen, and a closed jar bursts.',
+    danger: 'Iron decomposes peroxide: the mix heats up, gives off oxygen, and a closed jar bursts.',
     remedy: 'Rinse the iron out first; never pour them into one jar.',
   },
   {

@@ -315,7 +315,7 @@ describe('what a session asks for', () => {
     expect(papersToTreat(on, moves, [{ ...paper, buffered: 'no' }], () => false)).toEqual([])
   })
 
-  it('has the lamp lit before the first exposure, and no sun', () => {
+  it('has the lamp lit before the first guess, and no sun', () => {
     const lamp = { id: LAMP, name: 'Box', kind: 'uvBox' as const, note: '', changedAt: T0 }
     const first = Math.min(...sheets.map((one) => moveOf(moves, one.sheet.number, 'expose').from))
     const due = lampsToLight(sheets, moves, [lamp])

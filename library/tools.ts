@@ -5,23 +5,23 @@ export const tools: Readonly<Record<ToolName, { name: string; prepare: string; l
   brush: {
     name: 'Brush',
     prepare:
-      'Soak the brush in distilled water, blot it until it is just damp. No metal in it; one brush a process.',
-    lay: 'Crossing strokes, lighter and lighter, and stop.',
+      'Soak the brush in distilled water and blot it until just damp. Use brushes without metal, one per process.',
+    lay: 'Brush in crossed strokes, lighter and lighter, then stop.',
   },
   rod: {
     name: 'Glass rod',
-    prepare: 'Wipe the rod clean and dry; a strip of card under the sheet keeps it from rolling off.',
-    lay: 'Pour a line along one edge, draw it over and back, lift the rest off with the rod.',
+    prepare: 'Wipe the rod clean and dry. A strip of card under the sheet keeps the rod from rolling off.',
+    lay: 'Pour a line along one edge, draw the rod over and back, and lift the rest off with the rod.',
   },
   sponge: {
     name: 'Sponge',
     prepare: 'Rinse the sponge in distilled water and press it dry.',
-    lay: 'One way, then across, without pressing.',
+    lay: 'Wipe one way, then across, without pressing.',
   },
   cotton: {
     name: 'Rolled cotton',
     prepare:
-      'Roll a fresh pad of cotton round a glass strip; damp it with distilled water. It is thrown away after.',
-    lay: 'Crossing strokes, no puddle.',
+      'Roll a fresh pad of cotton around a glass strip and dampen it with distilled water. Discard it afterwards.',
+    lay: 'Use crossed strokes and leave no puddles.',
   },
 }

@@ -55,7 +55,7 @@ const UPWARD: readonly Case[] = [
     importing(`app/stations/${name}/parts/x.ts`, `../../${STATIONS[(i + 1) % STATIONS.length]}/x`),
   ),
 ]
-/** The other way round nothing is wrong. */
+/** Swap sides nothing is wrong. */
 const DOWNWARD: readonly Case[] = [
   ...CORE_FLOORS.slice(1).map((above, i) => importing(`core/${above}/x.ts`, `../${CORE_FLOORS[i]}/x`)),
   ...APP_FLOORS.slice(1)

@@ -32,6 +32,7 @@ const inModules = (name) => join('node_modules', name)
 const CHECKS = [
   ['lint', inModules('eslint/bin/eslint.js'), ['.']],
   ['structure', join('scripts', 'structure.mjs'), []],
+  ['words', join('scripts', 'words.mjs'), ['--check']],
   ['styles', inModules('stylelint/bin/stylelint.mjs'), ['app/**/*.{vue,css}']],
   ['format', inModules('prettier/bin/prettier.cjs'), ['--check', '--log-level', 'warn', '.']],
   ['unused', inModules('knip/bin/knip.js'), []],

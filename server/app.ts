@@ -61,7 +61,7 @@ export function createServer({
     if (!isKnownHost(request.headers.host, isOpen))
       response.status(421).type('text').send('This Ember Sheet answers on its own machine only.')
     else if (request.method !== 'GET' && request.method !== 'HEAD')
-      response.status(405).setHeader('Allow', 'GET, HEAD').type('text').send('There is nothing to send here.')
+      response.status(405).setHeader('Allow', 'GET, HEAD').type('text').send('This address accepts no data.')
     else next()
   })
 

@@ -38,7 +38,7 @@ const server = app.listen(port, values.host, () => {
   say(
     `Ember Sheet${values.demo ? ', with the demo workroom,' : ''} is at http://${values.host.includes(':') ? `[${values.host}]` : values.host}:${listening}/`,
   )
-  if (isOpen) say('It can be reached from other machines on this network. It asks nobody for a password.')
+  if (isOpen) say('It can be reached from other machines on this network. There is no password.')
 })
 addInstruments(server, Date.now, Date.now(), isOpen)
 server.on('error', (error: NodeJS.ErrnoException) => {

@@ -4,7 +4,7 @@ import AppShell from './AppShell.vue'
 </script>
 
 <template>
-  <p v-if="isLayingOut" class="App-wait es-kicker">Laying out the demo workroom…</p>
+  <p v-if="isLayingOut" class="App-wait es-kicker">Loading the demo workroom…</p>
   <AppShell v-else />
 </template>
 

@@ -44,9 +44,9 @@ watch(
     const { milliseconds, isCounted, change } = move
     const how = `The system clock moved ${milliseconds < 0 ? 'back' : 'forward'} by ${formatSpan(Math.abs(milliseconds) / 1000)}`
     if (isCounted)
-      notice.say(`${how}, or the computer slept. Running clocks count that time.`, change, 'The clock was set: don’t count it') // prettier-ignore
+      notice.say(`${how}, or the computer slept. Running clocks count that time.`, change, 'The clock was changed: don’t count that time') // prettier-ignore
     else if (milliseconds > 0)
-      notice.say(`${how}. Running clocks go on as before.`, change, 'The computer slept: count it') // prettier-ignore
+      notice.say(`${how}. Running clocks go on as before.`, change, 'The computer slept: count that time') // prettier-ignore
     else notice.say(`${how}. Running clocks go on as before.`)
   },
 )
@@ -58,11 +58,11 @@ useKeyRows('Everywhere', () => [
     name: station.title,
     run: () => void router.push({ name: station.name }),
   })),
-  { key: 'n', name: 'Begin a sheet', run: () => void router.push({ name: 'begin' }) },
-  { key: 'g', name: 'Go to the nearest clock', run: () => ledge.value?.goToNearest() },
-  { key: 'd', name: 'Daylight or dim room', run: preferences.switchPalette },
+  { key: 'n', name: 'New sheet', run: () => void router.push({ name: 'begin' }) },
+  { key: 'g', name: 'Go to the next clock', run: () => ledge.value?.goToNearest() },
+  { key: 'd', name: 'Switch daylight / dim room', run: preferences.switchPalette },
   { key: 'o', name: 'Workroom: backup, import, settings', run: () => void router.push({ name: 'workroom' }) },
-  { key: '?', name: 'This list of keys', run: () => (areKeysShown.value = true) },
+  { key: '?', name: 'Show all keys', run: () => (areKeysShown.value = true) },
 ])
 
 /** A button that was clicked gives the keyboard back, so that a foot pedal's space does the next thing, not the last. */

@@ -24,9 +24,7 @@ const hasHazard = computed(() => margin.notes.some((note) => note.isHazard))
       <h2>{{ note.title }}</h2>
       <p v-for="line in note.lines" :key="line">{{ line }}</p>
     </section>
-    <p v-if="hasHazard" class="MarginColumn-sheet">
-      Read the maker’s safety data sheet; local rules come first.
-    </p>
+    <p v-if="hasHazard" class="MarginColumn-sheet">Read each safety data sheet. Local rules come first.</p>
   </aside>
 </template>
 

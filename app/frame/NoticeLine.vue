@@ -13,13 +13,13 @@ const notice = useNotice()
       :class="{ 'is-refused': notice.current.tone === 'refused' }"
     >
       <p>
-        <strong v-if="notice.current.tone === 'refused'">Not done.</strong>
+        <strong v-if="notice.current.tone === 'refused'">Failed:</strong>
         {{ notice.current.text }} {{ notice.current.remedy }}
       </p>
       <KitButton v-if="notice.current.undo" kind="link" @click="notice.undo()">
         {{ notice.current.undoLabel ?? 'Undo' }}
       </KitButton>
-      <KitButton kind="link" aria-label="Close this line" @click="notice.clear">Close</KitButton>
+      <KitButton kind="link" aria-label="Close this message" @click="notice.clear">Close</KitButton>
     </div>
   </div>
 </template>

@@ -21,7 +21,7 @@ async function saveNow(): Promise<void> {
   try {
     const { saved, refused } = await unsaved.save()
     const said = `${saved === 1 ? 'One press' : `${saved} presses`} saved, with the time of each.`
-    notice.say([said, ...refused.map((why) => `One did not fit any more: ${why}`)].join(' '))
+    notice.say([said, ...refused.map((why) => `One no longer fits: ${why}`)].join(' '))
   } catch (error) {
     notice.refuse(error, 'saving')
   }
@@ -31,21 +31,21 @@ async function saveNow(): Promise<void> {
 <template>
   <div class="StandingNotices">
     <p v-if="storage.isOutdated" role="alert">
-      A newer Ember Sheet has opened this workroom in another window. Nothing can be written from here any
-      more; nothing is lost.
+      A newer Ember Sheet has opened this workroom in another window. You can no longer save from this window.
+      Nothing is lost.
       <KitButton kind="link" @click="reload">Reload this window</KitButton>
     </p>
     <p v-if="storage.isDeleted" role="alert">
-      This workroom’s storage was deleted from the browser while it was open. Nothing can be saved from here.
-      Reload, then restore your last backup.
+      This workroom’s storage was deleted from the browser while it was open. This window can no longer save.
+      Reload it, then restore your last backup.
       <KitButton kind="link" @click="reload">Reload this window</KitButton>
     </p>
     <p v-if="storage.lostSheets" role="alert">
-      This browser has lost the workroom that was here, with
-      {{ storage.lostSheets === 1 ? 'one print' : `${storage.lostSheets} prints` }}. It may do so when the
-      disk is full. Restore your last backup at Workroom.
+      This browser has lost your workroom, with
+      {{ storage.lostSheets === 1 ? 'one print' : `${storage.lostSheets} prints` }}. Browsers can do this when
+      the disk is full. Restore your last backup in Workroom.
       <RouterLink to="/workroom">Go to Workroom</RouterLink>
-      <KitButton kind="link" @click="storage.forgetLost">I don’t need it</KitButton>
+      <KitButton kind="link" @click="storage.forgetLost">Start with an empty workroom</KitButton>
     </p>
     <p v-if="unsaved.presses.length" role="alert">
       {{
@@ -57,12 +57,12 @@ async function saveNow(): Promise<void> {
       <KitButton kind="link" :disabled="unsaved.isSaving" @click="saveNow">Save now</KitButton>
     </p>
     <p v-if="storage.isHeldUp" role="alert">
-      An older Ember Sheet in another window holds this workroom. Close that window, or reload it.
+      An older Ember Sheet in another window is using this workroom. Close or reload that window.
     </p>
     <p v-if="update.isWaiting" role="status">
-      A newer Ember Sheet is here.
-      <template v-if="isClockRunning">It waits until no clock runs.</template>
-      <KitButton v-else kind="link" @click="update.takeIt">Take it now</KitButton>
+      A new version of Ember Sheet is ready.
+      <template v-if="isClockRunning">You can update when no clock is running.</template>
+      <KitButton v-else kind="link" @click="update.takeIt">Update now</KitButton>
     </p>
     <p v-if="backup.folder?.problem" role="alert">
       The backup into “{{ backup.folder.handle.name }}” failed. {{ backup.folder.problem }}
@@ -73,28 +73,28 @@ async function saveNow(): Promise<void> {
       <KitButton kind="link" :disabled="backup.isBusy" @click="backup.backUp">Back up again</KitButton>
     </p>
     <p v-if="backup.folder && !backup.isAllowed" role="status">
-      The browser asks again before it writes backups into “{{ backup.folder.handle.name }}”.
+      The browser needs your permission to write backups into “{{ backup.folder.handle.name }}”.
       <KitButton kind="link" :disabled="backup.isBusy" @click="backup.backUp">Allow and back up</KitButton>
     </p>
     <p v-if="backup.asksForFolder" role="status">
-      Your workroom is only in this browser. Choose a backup folder.
+      Your workroom is stored only in this browser. Choose a backup folder.
       <KitButton kind="link" :disabled="backup.isBusy" @click="backup.choose">Choose a folder</KitButton>
-      <KitButton kind="link" @click="backup.putOff">In three days</KitButton>
+      <KitButton kind="link" @click="backup.putOff">Remind me in three days</KitButton>
     </p>
     <p v-if="backup.isDue" role="status">
       {{
         backup.days === null
-          ? 'Your workroom is only in this browser.'
+          ? 'Your workroom is stored only in this browser.'
           : `The last backup is ${backup.days} days old.`
       }}
       <KitButton kind="link" :disabled="backup.isBusy" @click="backup.download">
         {{ backup.isBusy ? `Backing up, ${Math.round(100 * (backup.share ?? 0))} %` : 'Download a backup' }}
       </KitButton>
-      <KitButton kind="link" @click="backup.putOff">In three days</KitButton>
+      <KitButton kind="link" @click="backup.putOff">Remind me in three days</KitButton>
     </p>
     <p v-if="isDemo && route.name === 'today'" class="is-quiet">
-      The demo workroom.
-      <KitButton kind="link" @click="goToWorkroom('own')">To your own</KitButton>
+      You are in the demo workroom.
+      <KitButton kind="link" @click="goToWorkroom('own')">Open your own workroom</KitButton>
     </p>
   </div>
 </template>

@@ -70,7 +70,7 @@ const films = computed(() =>
   queue.waiting.map((job): LedgeItem => ({
     key: job.id,
     figure: `${Math.round(100 * job.share)} %`,
-    line: `${job.fileName} · ${job.state === 'working' ? 'being made' : 'waits'}`,
+    line: `${job.fileName} · ${job.state === 'working' ? 'in progress' : 'waiting'}`,
     isOver: false,
     isHeld: job.state === 'waiting',
     share: job.share,

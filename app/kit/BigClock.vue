@@ -15,12 +15,12 @@ const shown = computed(() =>
 const isOver = computed(() => (props.reading.remainingSeconds ?? 1) <= 0)
 const line = computed(() => {
   const { kind, targetSeconds, held } = props.reading
-  if (targetSeconds === null) return 'since it began'
+  if (targetSeconds === null) return 'since the start'
   const span = formatSpan(targetSeconds)
-  if (held) return `left of ${span}, the clock stands`
-  if (kind === 'toEnd') return isOver.value ? `over the planned ${span}` : `left of ${span}`
-  if (kind === 'within') return isOver.value ? `past the ${span} a coat takes` : `of ${span} at the most`
-  return isOver.value ? `past the least ${span}: the eye decides` : `left of at least ${span}`
+  if (held) return `left of ${span}, clock paused`
+  if (kind === 'toEnd') return isOver.value ? `past the planned ${span}` : `left of ${span}`
+  if (kind === 'within') return isOver.value ? `past the ${span} a coat takes` : `of at most ${span}`
+  return isOver.value ? `past the minimum ${span}: judge by eye` : `left of at least ${span}`
 })
 </script>
 

@@ -16,7 +16,7 @@ const { showsTable, at, data, xShown, yShown, options, overlay, tabled, spoken, 
       class="ChartFigure-canvas"
       role="application"
       tabindex="0"
-      :aria-label="`${label}. Arrow keys go from value to value.`"
+      :aria-label="`${label}. Use the arrow keys to move between values.`"
       @keydown.right.prevent="go(1)"
       @keydown.left.prevent="go(-1)"
       @keydown.esc="at = -1"
@@ -26,7 +26,7 @@ const { showsTable, at, data, xShown, yShown, options, overlay, tabled, spoken, 
     <figcaption>
       <span aria-live="polite">{{ spoken }}</span>
       <KitButton kind="link" :aria-expanded="showsTable" @click="showsTable = !showsTable">
-        {{ showsTable ? 'Close the table' : 'As a table' }}
+        {{ showsTable ? 'Close the table' : 'Show as table' }}
       </KitButton>
     </figcaption>
     <div v-if="showsTable" class="ChartFigure-tables">

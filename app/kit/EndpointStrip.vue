@@ -21,8 +21,8 @@ defineProps<{ colours: readonly string[] }>()
       </svg>
     </TintedPicture>
     <figcaption>
-      <span>as it went in</span>
-      <span>move it on</span>
+      <span>at the start</span>
+      <span>finished</span>
     </figcaption>
   </figure>
 </template>

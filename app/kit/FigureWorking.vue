@@ -10,8 +10,8 @@ const emit = defineEmits<{ close: [] }>()
 const STANDING: Readonly<Record<Standing, string>> = {
   published: 'published',
   practice: 'common practice',
-  memory: 'from memory of the literature',
-  yours: 'your own',
+  memory: 'from memory',
+  yours: 'measured by you',
   arithmetic: 'arithmetic',
 }
 </script>
@@ -29,7 +29,7 @@ const STANDING: Readonly<Record<Standing, string>> = {
     </ul>
     <p>= {{ figureText(figure) }}</p>
     <p class="es-quiet">{{ figure.working.source }} ({{ STANDING[figure.working.standing] }}).</p>
-    <p v-if="figure.working.leavesOut" class="es-quiet">Left out: {{ figure.working.leavesOut }}.</p>
+    <p v-if="figure.working.leavesOut" class="es-quiet">Not included: {{ figure.working.leavesOut }}.</p>
     <KitButton kind="link" @click="emit('close')">Close the working</KitButton>
   </section>
 </template>

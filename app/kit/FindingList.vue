@@ -9,7 +9,7 @@ const emit = defineEmits<{ mend: [finding: Finding, mend: Mend] }>()
 </script>
 
 <template>
-  <ul v-if="findings.length" class="FindingList" aria-label="Worth a second look">
+  <ul v-if="findings.length" class="FindingList" aria-label="Check this">
     <li v-for="finding in findings" :key="`${finding.code}/${finding.subject}/${finding.problem}`">
       <p>
         <strong>{{ finding.subject }}</strong>

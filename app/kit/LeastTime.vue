@@ -6,7 +6,7 @@ import type { Sheet } from '@core/schema/records'
 import { useWorkroom } from '../state/workroom.store'
 import FigureValue from './FigureValue.vue'
 
-/** The least time of a step on this sheet's paper, which opens to where it comes from. */
+/** The minimum time of a step on this sheet's paper, which opens to where it comes from. */
 const props = defineProps<{ step: StepDefinition; sheet: Sheet }>()
 const workroom = useWorkroom()
 
@@ -16,5 +16,5 @@ const figure = computed(() =>
 </script>
 
 <template>
-  <FigureValue v-if="figure" label="least time" :figure="figure" />
+  <FigureValue v-if="figure" label="minimum time" :figure="figure" />
 </template>

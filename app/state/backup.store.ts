@@ -114,7 +114,7 @@ export const useBackup = defineStore('backup', () => {
       await remember({
         ...state,
         failedAt: Date.now(),
-        problem: 'The browser may not write into the folder.',
+        problem: 'The browser has no permission to write into the folder.',
       })
   }
 
@@ -149,7 +149,7 @@ export const useBackup = defineStore('backup', () => {
       const fault = trialFault(report)
       notice.say(
         fault ||
-          `Restore tried from ${report.name}. Whole: ${counted(report.sheets, 'sheet', 'sheets')}, ${counted(report.pictures, 'picture', 'pictures')}.`,
+          `Test restore from ${report.name}. Complete: ${counted(report.sheets, 'sheet', 'sheets')}, ${counted(report.pictures, 'picture', 'pictures')}.`,
       )
     })
 

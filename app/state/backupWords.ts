@@ -14,7 +14,7 @@ export function repairedSaid(notes: readonly Pick<SalvageNote, 'outcome'>[], reb
   const said = [
     ...(repaired ? [`${count(repaired, 'record was', 'records were')} repaired.`] : []),
     ...(setAside
-      ? [`${count(setAside, 'record was', 'records were')} set aside: see Stored data at Workroom.`]
+      ? [`${count(setAside, 'record was', 'records were')} set aside. See Stored data in Workroom.`]
       : []),
     ...(rebuilt ? [`${count(rebuilt, 'entry was', 'entries were')} rebuilt from the logs.`] : []),
   ]
@@ -30,10 +30,12 @@ export function writtenSaid({ files, bare, silent, repaired }: Exported): string
       : `Backup written and read back in ${files.length} parts: ${first?.name} and the next. Keep all of them on another disk.`,
     ...(repaired.length ? [repairedSaid(repaired)] : []),
     ...(silent
-      ? [`${count(silent, 'log is', 'logs are')} lost and not in it: keep your last backup too.`]
+      ? [
+          `${count(silent, 'log is', 'logs are')} lost and missing from this backup. Keep your last backup too.`,
+        ]
       : []),
-    ...(bare ? [`${count(bare, 'photograph has', 'photographs have')} no picture any more.`] : []),
-    ...(silent || bare ? ['“Check stored data” names them.'] : []),
+    ...(bare ? [`${count(bare, 'photo has', 'photos have')} no picture any more.`] : []),
+    ...(silent || bare ? ['“Check stored data” lists them.'] : []),
   ].join(' ')
 }
 
@@ -45,8 +47,8 @@ export function folderSaid(
   return [
     `Backed up into “${folder}” and read back: ${name}${newPictures ? `, ${count(newPictures, 'new picture', 'new pictures').toLowerCase()}` : ''}.`,
     ...(repaired.length ? [repairedSaid(repaired)] : []),
-    ...(silent ? [`${count(silent, 'log is', 'logs are')} lost and not in it.`] : []),
-    ...(bare ? [`${count(bare, 'photograph has', 'photographs have')} no picture any more.`] : []),
+    ...(silent ? [`${count(silent, 'log is', 'logs are')} lost and missing from this backup.`] : []),
+    ...(bare ? [`${count(bare, 'photo has', 'photos have')} no picture any more.`] : []),
   ].join(' ')
 }
 
@@ -56,8 +58,6 @@ export function trialFault({ missingPictures, notes }: TrialReport): string {
     ...(missingPictures
       ? [`${count(missingPictures, 'picture is', 'pictures are')} missing or damaged in the folder.`]
       : []),
-    ...(notes.length
-      ? [`${count(notes.length, 'part', 'parts')} of the backup could not be read as written.`]
-      : []),
+    ...(notes.length ? [`${count(notes.length, 'part', 'parts')} of the backup could not be read.`] : []),
   ].join(' ')
 }

@@ -12,7 +12,7 @@ export const isLayingOut = ref(isDemo)
 
 async function load(): Promise<void> {
   const answer = await fetch(DEMO_ARCHIVE)
-  if (!answer.ok) throw new Error(`the server answered ${answer.status} when asked for the demo`)
+  if (!answer.ok) throw new Error(`the server replied ${answer.status} to the request for the demo`)
   const prepared = await prepareImport(await answer.blob())
   await prepared.finish(new Set())
 }

@@ -46,7 +46,7 @@ export const hasSerial = serial !== undefined
  * @throws what the browser throws when no port was picked or it cannot be opened.
  */
 export async function serialLink({ line, closed }: Omit<LinkEvents, 'opened'>): Promise<InstrumentLink> {
-  if (!serial) throw new Error('this browser has no serial ports')
+  if (!serial) throw new Error('this browser cannot use serial ports')
   const port = await serial.requestPort()
   await port.open({ baudRate: 9600 })
   const reader = port.readable?.getReader()

@@ -163,8 +163,8 @@ export const useInstruments = defineStore('instruments', () => {
       throw new CoreError({
         code: 'no-port',
         field: DEVICES[id].name,
-        problem: 'No device was opened.',
-        remedy: `Plug it in and pick its port. (${error instanceof Error ? error.message : String(error)})`,
+        problem: 'No device was connected.',
+        remedy: `Plug the device in and choose its port. (${error instanceof Error ? error.message : String(error)})`,
       })
     }
   }
@@ -209,16 +209,16 @@ export const useInstruments = defineStore('instruments', () => {
         code,
         field: QUANTITIES[quantity].header,
         problem,
-        remedy: 'Look at the instruments, or type the value.',
+        remedy: 'Check the instruments, or type the value.',
       })
-    if (!id || !link) return Promise.reject(refuse('not-connected', 'No instrument for this is connected.'))
+    if (!id || !link) return Promise.reject(refuse('not-connected', 'No suitable instrument is connected.'))
     return new Promise((resolve, reject) => {
       const one = { id, quantity, got: resolve }
       waiting.add(one)
       link.send(QUANTITIES[quantity].question)
       setTimeout(() => {
         if (waiting.delete(one))
-          reject(refuse('no-answer', `The ${DEVICES[id].name.toLowerCase()} does not answer.`))
+          reject(refuse('no-answer', `The ${DEVICES[id].name.toLowerCase()} is not responding.`))
       }, ANSWER_MILLISECONDS)
     })
   }

@@ -52,7 +52,7 @@ describe('the keys', () => {
   it('prefer the view on the page to the shell', () => {
     const [shell, view] = [row('n'), row('n')]
     useKeys().groups.set('Everywhere', () => [shell])
-    useKeys().groups.set('At the bench', () => [view])
+    useKeys().groups.set('Coat', () => [view])
     press('n')
     expect(view.run).toHaveBeenCalled()
     expect(shell.run).not.toHaveBeenCalled()

@@ -88,9 +88,8 @@ export const useStorage = defineStore('storage', () => {
       throw new CoreError({
         code: 'no-storage',
         field: 'storage',
-        problem: `This browser does not let Ember Sheet keep anything (${error instanceof Error ? error.name : 'unknown reason'}).`,
-        remedy:
-          'Leave private browsing, free some disk space, or allow storage for this address; then reload.',
+        problem: `This browser does not let Ember Sheet store anything (${error instanceof Error ? error.name : 'unknown reason'}).`,
+        remedy: 'Leave private browsing, free some disk space, or allow storage for this site. Then reload.',
       })
     }
   }

@@ -53,7 +53,7 @@ export const useNegativeQueue = defineStore('negativeQueue', () => {
       saveFile(file, job.fileName)
       await remember(job)
       notice.say(
-        `${job.name} is made: ${width} × ${height} pixels, 16 bits. Print it at ${job.record.pixelsPerInch} to the inch, without scaling.`,
+        `${job.name} is ready: ${width} × ${height} pixels, 16 bit. Print at ${job.record.pixelsPerInch} ppi without scaling.`,
       )
       drop(job.id)
     } catch (error) {
@@ -71,7 +71,7 @@ export const useNegativeQueue = defineStore('negativeQueue', () => {
       const made = { ...plain(job.record), id: uuid(), at: Date.now(), fileName: job.fileName, note: '' }
       await addNegative(made)
     } catch (error) {
-      notice.refuse(error, 'writing the negative down')
+      notice.refuse(error, 'saving the negative')
     }
   }
 

@@ -22,7 +22,7 @@ export function useLiveQuery<Value>(
       next: (answer) => {
         value.value = answer
       },
-      error: (error: unknown) => notice.refuse(error, 'reading the workroom'),
+      error: (error: unknown) => notice.refuse(error, 'loading the workroom'),
     })
     stop = () => subscription.unsubscribe()
   }

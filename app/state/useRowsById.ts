@@ -32,7 +32,7 @@ export function useRowsById<Row extends object>(
         await take(keys)
       }
     } catch (error) {
-      notice.refuse(error, 'reading the workroom')
+      notice.refuse(error, 'loading the workroom')
     } finally {
       isReading = false
     }
@@ -65,7 +65,7 @@ export function useRowsById<Row extends object>(
       wanted = last = keys
       void catchUp()
     },
-    error: (error: unknown) => notice.refuse(error, 'reading the workroom'),
+    error: (error: unknown) => notice.refuse(error, 'loading the workroom'),
   })
   const stop = onImported(() => {
     revisions.clear()

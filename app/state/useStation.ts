@@ -75,8 +75,8 @@ export function useStation(
         new CoreError({
           code: 'nothing',
           field: 'station',
-          problem: 'Nothing is in hand here.',
-          remedy: 'Begin a sheet, or choose one.',
+          problem: 'No sheet is here.',
+          remedy: 'Start a new sheet, or choose one.',
         }),
         'this',
       )

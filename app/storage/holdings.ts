@@ -159,5 +159,5 @@ export const calledOff = () =>
     code: 'called-off',
     field: 'archive',
     problem: 'It was stopped.',
-    remedy: 'Nothing of it was written; begin again whenever you like.',
+    remedy: 'Nothing was saved. Start again if you need it.',
   })

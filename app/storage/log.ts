@@ -56,7 +56,7 @@ export async function undo(sheetId: string): Promise<RunState> {
       code: 'nothing-to-undo',
       field: 'undo',
       problem: 'Nothing has happened to this sheet yet.',
-      remedy: 'There is nothing to take back.',
+      remedy: 'There is nothing to undo.',
     })
   return append(sheetId, { type: 'undone', eventId: last.id })
 }

@@ -35,7 +35,7 @@ describe('the line below a tray', () => {
   it('tells the share of a capacity, and when it is spent or old', () => {
     expect(bathLine(standing(2, acid), acid)).toBe('2 prints, 21 % used')
     expect(bathLine(standing(12, acid), acid)).toBe('12 prints: spent')
-    expect(bathLine(standing(2, acid, 60), acid)).toBe('past its life')
+    expect(bathLine(standing(2, acid, 60), acid)).toBe('past its shelf life')
     expect(isWanting(standing(12, acid).verdict)).toBe(true)
     expect(isWanting(standing(2, acid).verdict)).toBe(false)
   })
@@ -45,10 +45,10 @@ describe('what the next print will meet', () => {
   it('names the solution, how thin it is, and how many it still takes', () => {
     expect(meetsLines(bath, standing(9)).map((line) => line.replace(/\u00a0/g, ' '))).toEqual([
       'Citrate developer, 1 l, 20 %, 21 °C.',
-      'About 95.5 % of its strength: sheets carry water in.',
-      'Good for about 1 more of 8 × 10 in.',
+      'About 95.5 % of its strength: sheets carry water into the bath.',
+      'Enough for about 1 more of 8 × 10 in.',
     ])
-    expect(meetsLines(bath, standing(10)).at(-1)).toMatch(/Nothing is left/)
+    expect(meetsLines(bath, standing(10)).at(-1)).toMatch(/No capacity left/)
     expect(meetsLines(bath, standing(0))).toHaveLength(2)
   })
 })
@@ -57,9 +57,9 @@ describe('a step that came early or late', () => {
   const slip = { stepId: 'a', wordsId: 'a', seconds: 90.4, means: 'So it is.', blames: null }
   it.each([
     ['early', 'Clear: 1 min 30 s early. So it is.'],
-    ['late', 'Clear: 1 min 30 s past its time. So it is.'],
-    ['coatEarly', 'Clear: printed 1 min 30 s before it had rested. So it is.'],
-    ['coatLate', 'Clear: printed 1 min 30 s past its life. So it is.'],
+    ['late', 'Clear: 1 min 30 s over the maximum time. So it is.'],
+    ['coatEarly', 'Clear: printed 1 min 30 s before its rest was over. So it is.'],
+    ['coatLate', 'Clear: printed 1 min 30 s past the life of the coat. So it is.'],
   ] as const)('%s', (kind, said) =>
     expect(slipLine('Clear', { ...slip, kind }).replace(/\u00a0/g, ' ')).toBe(said),
   )

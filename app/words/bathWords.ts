@@ -12,11 +12,11 @@ export function bathLine(standing: BathStanding, use: BathUse | undefined): stri
     case 'fresh':
       return 'fresh'
     case 'used':
-      return 'used: pour it away'
+      return 'used: discard'
     case 'spent':
       return `${prints}: spent`
     case 'old':
-      return 'past its life'
+      return 'past its shelf life'
     case 'replenish':
       return `${prints}; add ${ml(use?.replenish?.millilitres ?? 0)} first`
     case 'replenishSoon':
@@ -43,21 +43,23 @@ export function meetsLines(bath: Bath, standing: BathStanding): string[] {
     }.`,
   ]
   if (standing.strength.value < 0.985)
-    lines.push(`About ${digits(100 * standing.strength.value, 3)} % of its strength: sheets carry water in.`)
+    lines.push(
+      `About ${digits(100 * standing.strength.value, 3)} % of its strength: sheets carry water into the bath.`,
+    )
   if (standing.printsLeft !== null)
     lines.push(
       standing.printsLeft === 0
-        ? 'Nothing is left of it for another print of 8 × 10 in.'
-        : `Good for about ${standing.printsLeft} more of 8 × 10 in.`,
+        ? 'No capacity left for another 8 × 10 in print.'
+        : `Enough for about ${standing.printsLeft} more of 8 × 10 in.`,
     )
   return lines
 }
 
 const KIND: Record<Slip['kind'], (span: string) => string> = {
   early: (span) => `${span} early`,
-  late: (span) => `${span} past its time`,
-  coatEarly: (span) => `printed ${span} before it had rested`,
-  coatLate: (span) => `printed ${span} past its life`,
+  late: (span) => `${span} over the maximum time`,
+  coatEarly: (span) => `printed ${span} before its rest was over`,
+  coatLate: (span) => `printed ${span} past the life of the coat`,
 }
 
 /** A step that came early or late, as one line. */

@@ -19,7 +19,7 @@ export function ledgeFigure(clock: ClockReading): string {
 export function ledgeLine(definition: ProcessDefinition, clock: ClockReading, now: number): string {
   if (clock.kind === 'keeps')
     return `${stepOf(definition, clock.wordsId)?.place === 'line' ? 'use' : 'print'} before ${clock.dueAt === null ? '' : momentSaid(clock.dueAt, now)}`
-  if (clock.kind === 'rests') return 'resting, not to be printed yet'
+  if (clock.kind === 'rests') return 'resting, do not print yet'
   const doing = stepOf(definition, clock.wordsId)?.meanwhile ?? clock.stepId
   return clock.held ? `${doing}, held` : doing
 }
@@ -29,14 +29,14 @@ export function endWords(definition: ProcessDefinition, clock: ClockReading): st
   const step = stepOf(definition, clock.wordsId)
   switch (clock.kind) {
     case 'toEnd':
-      return 'time to take it out'
+      return 'exposure done'
     case 'within':
-      return 'the coat has had its time'
+      return 'coating time is over'
     case 'rests':
-      return 'rested: it may be used now'
+      return 'rested, ready to use'
     case 'keeps':
-      return 'the coat is past its life'
+      return 'the coat is too old'
     case 'atLeast':
-      return `${step?.title.toLowerCase() ?? 'this'}: least time reached, look now`
+      return `${step?.title.toLowerCase() ?? 'this'}: minimum time reached, check now`
   }
 }

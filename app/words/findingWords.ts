@@ -5,13 +5,13 @@ import { digits } from '@core/quantity/format'
 export function mendWords(mend: Mend): string {
   switch (mend.act) {
     case 'restate':
-      return `Call it ${digits(mend.percent)} %`
+      return `Change the label to ${digits(mend.percent)} %`
     case 'topUpTo':
       return `Top up to ${digits(mend.millilitres)} ml`
     case 'weigh':
       return `Weigh ${digits(mend.grams)} g`
     case 'useForm':
-      return 'Reckon with what is in the jar'
+      return 'Use the form in your jar'
     case 'weaken':
       return `Make it ${digits(mend.percent)} %`
   }

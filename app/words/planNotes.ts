@@ -47,7 +47,7 @@ export function orderNotes(
   return found.length
     ? [
         {
-          title: 'The order of the baths',
+          title: 'Order of the baths',
           lines: found.map((one) => `${one.problem} ${one.remedy}`),
           tone: 'caution',
         },
@@ -68,7 +68,7 @@ export function chalkNotes(
         title: 'This paper is buffered',
         lines: [
           definition.chalk.why,
-          'Take the chalk out at Paper first, or treat one half of a piece and see.',
+          'Treat it with acid in Paper first, or treat one half of a piece and compare.',
         ],
         tone: 'caution',
       },
@@ -78,6 +78,6 @@ export function chalkNotes(
 
 /** The light to work by, and what keeps the negative safe. */
 export const roomNotes = (definition: ProcessDefinition): MarginNote[] => [
-  ...(definition.lighting ? [{ title: 'Light in the room', lines: [definition.lighting] }] : []),
+  ...(definition.lighting ? [{ title: 'Room light', lines: [definition.lighting] }] : []),
   ...(definition.film ? [{ title: 'Between coat and negative', lines: [definition.film] }] : []),
 ]

@@ -6,10 +6,10 @@ import type { SheetInRoom } from '../state/workroom.store'
 import { momentSaid } from './moments'
 
 const DUE = {
-  wet: 'due for a wet look',
-  dry: 'due for a dry look',
-  settled: 'due for its settled look',
-  later: 'due to be looked at again',
+  wet: 'wet check due',
+  dry: 'dry check due',
+  settled: 'two-week check due',
+  later: 'next check due',
 } as const
 const VERDICT = { keep: 'dry, kept', again: 'to be printed again', undecided: 'dry, not decided' } as const
 
@@ -18,10 +18,10 @@ export type LookWords = Omit<SecondLookDefinition, 'id' | 'dueAfterSeconds'> & {
 
 const LATER: LookWords = {
   id: 'later',
-  title: 'Look at it again',
+  title: 'Later check',
   lookFor:
-    'Lay it beside a print that was kept in the dark, in the same light. Has the white yellowed, or the deepest tone thinned?',
-  why: 'A print that was not fixed, cleared or washed to the end shows it in months or years, first in its whites.',
+    'Compare with a print kept in the dark, in the same light. Has the white yellowed, or has the deepest tone become lighter?',
+  why: 'A print that was not fully fixed, cleared or washed changes within months or years, first in its whites.',
 }
 
 export const lookWords = (definition: ProcessDefinition, id: LookMoment): LookWords | null =>
@@ -41,7 +41,7 @@ export function standingWords({ state, definition }: SheetInRoom, now: number): 
       const next = dueLooks(state).find((look) => look.id !== 'wet')
       const verdict = verdictOf(state)
       const dry = state.judgements.some((judged) => judged.moment !== 'wet')
-      return `${dry && verdict ? VERDICT[verdict] : 'on the line'}, look again ${next ? momentSaid(next.dueAt, now) : ''}`
+      return `${dry && verdict ? VERDICT[verdict] : 'drying'}, check ${next ? momentSaid(next.dueAt, now) : ''}`
     }
     default: {
       const step = stepInHand(state)

@@ -5,26 +5,26 @@ import { digits, formatSpan } from '@core/quantity/format'
 export function repeatLine(notice: RepeatNotice): string {
   switch (notice.kind) {
     case 'bottleReplaced':
-      return `${notice.from.label} is used up; ${notice.to.label} takes its place${
+      return `${notice.from.label} is used up. ${notice.to.label} replaces it${
         notice.strengths
-          ? `, of ${digits(notice.strengths[1])} % instead of ${digits(notice.strengths[0])} %`
+          ? `, ${digits(notice.strengths[1])} % instead of ${digits(notice.strengths[0])} %`
           : ''
       }.`
     case 'strengthMended':
-      return `Its part in the mix is taken ${digits(notice.share, 3)} times, so that as much of the substance goes in.`
+      return `Its share in the mix is multiplied by ${digits(notice.share, 3)} to give the same amount of substance.`
     case 'bottleGone':
-      return `${notice.from.label} is used up and nothing like it is on the shelf: make it first.`
+      return `${notice.from.label} is used up, and there is no replacement on the shelf. Make it first.`
     case 'bottleOld':
-      return `${notice.bottle.label} is past its life since then.`
+      return `${notice.bottle.label} is now past its shelf life.`
     case 'paperGone':
-      return `No large sheet of ${notice.name} is left in the drawer.`
+      return `No large sheets of ${notice.name} are left.`
     case 'pieceUsed':
-      return `Piece ${notice.label} was printed on; choose another of the same paper.`
+      return `Piece ${notice.label} has been used. Choose another of the same paper.`
     case 'lampDrifted':
-      return `The lamp gives ${digits(notice.now, 2)} % of new, then it was ${digits(notice.then, 2)} %: the time is now ${formatSpan(notice.seconds.value)}.`
+      return `Lamp output is ${digits(notice.now, 2)} %, then ${digits(notice.then, 2)} %. The exposure is now ${formatSpan(notice.seconds.value)}.`
     case 'lightGone':
-      return 'The light it was exposed under is no longer here; choose another and test it.'
+      return 'The light used before has been deleted. Choose another and make a test strip.'
     case 'processChanged':
-      return 'The process has been changed since; its present steps are taken.'
+      return 'The process has been edited since. Its present steps are used.'
   }
 }

@@ -10,7 +10,7 @@ export function stepNotes(definition: ProcessDefinition, step: StepDefinition | 
     notes.push({ title: 'What to look for', lines: [step.endpoint.good, step.endpoint.doubt] })
   for (const id of step.cautions) notes.push(...cautionNotes(definition, id))
   notes.push({ title: `Why: ${step.title.toLowerCase()}`, lines: [step.why] })
-  if (step.habit) notes.push({ title: 'A habit worth keeping', lines: [step.habit] })
+  if (step.habit) notes.push({ title: 'Good practice', lines: [step.habit] })
   return notes
 }
 
@@ -30,5 +30,5 @@ export const hazardNotes = (moment: string, ids: readonly (string | undefined)[]
 /** One caution, under the name of the thing in hand. */
 export function cautionNotes(definition: ProcessDefinition, id: string): MarginNote[] {
   const caution = definition.cautions.find((one) => one.id === id)
-  return caution ? [hazardNote(`In hand: ${caution.title.toLowerCase()}`, caution)] : []
+  return caution ? [hazardNote(`Safety: ${caution.title.toLowerCase()}`, caution)] : []
 }

@@ -13,13 +13,13 @@ const read = (count: number, seconds: number): ClockReading =>
 
 describe('the ledge', () => {
   it.each<[string, number, number, string, RegExp, string]>([
-    ['coating', 6, 30, '1:40', /^being coated$/, 'the coat has had its time'],
-    ['drying', 7, 160, '9:00', /^drying in the dark$/, 'dry in the dark: least time reached, look now'],
-    ['exposing', 9, 1000, '6:20', /^exposing$/, 'time to take it out'],
-    ['exposing, past the end', 9, 900 + 480 + 12, '+0:12', /^exposing$/, 'time to take it out'],
-    ['held for a look', 10, 1150, '4:00', /^exposing, held$/, 'time to take it out'],
-    ['washing', 14, 1560, '4:00', /^washing$/, 'wash: least time reached, look now'],
-    ['a waiting coat', 8, 760 + 3600, '1:00:00', /^print before \d\d:\d\d$/, 'the coat is past its life'],
+    ['coating', 6, 30, '1:40', /^being coated$/, 'coating time is over'],
+    ['drying', 7, 160, '9:00', /^drying in the dark$/, 'dry in the dark: minimum time reached, check now'],
+    ['exposing', 9, 1000, '6:20', /^exposing$/, 'exposure done'],
+    ['exposing, past the end', 9, 900 + 480 + 12, '+0:12', /^exposing$/, 'exposure done'],
+    ['held for a look', 10, 1150, '4:00', /^exposing, held$/, 'exposure done'],
+    ['washing', 14, 1560, '4:00', /^washing$/, 'wash: minimum time reached, check now'],
+    ['a waiting coat', 8, 760 + 3600, '1:00:00', /^print before \d\d:\d\d$/, 'the coat is too old'],
   ])('of %s', (_, count, seconds, figure, line, end) => {
     const clock = read(count, seconds)
     expect(ledgeFigure(clock)).toBe(figure)
@@ -79,10 +79,10 @@ describe('stepNotes', () => {
     const notes = stepNotes(classicCyanotype, mix)
     expect(notes.map((note) => note.title)).toEqual([
       'What to look for',
-      'In hand: potassium ferricyanide',
-      'In hand: ferric ammonium citrate',
+      'Safety: potassium ferricyanide',
+      'Safety: ferric ammonium citrate',
       'Why: count the drops',
-      'A habit worth keeping',
+      'Good practice',
     ])
     expect(notes.filter((note) => note.tone === 'caution')).toHaveLength(2)
   })

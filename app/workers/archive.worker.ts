@@ -124,7 +124,7 @@ async function tryFolder(folder: FileSystemDirectoryHandle): Promise<TrialReport
     await writeImport(trial, archive, new Set(), within(pace, 0.3, 0.6).progress, pulse)
     const { added, conflicts, logs } = planMerge(await legibleContents(trial), archive)
     if (conflicts.length || logs.length || Object.values(added).some((list) => list.length))
-      throw notAsWritten('What came back from the folder is not what is in it.')
+      throw notAsWritten('The file read back from the folder is not the one that was written.')
   } finally {
     await trial.delete()
   }

@@ -68,7 +68,7 @@ export async function readArchiveFile(file: Blob, readers: LogsReader, pace: Pac
   noteFiles(open, sums, salvage, (path) => !isLog(path))
   const { oldLogs, ...read } = await runInPieces(
     recordsIn(open.manifest, files, salvage),
-    'looking at every record',
+    'checking records',
     within(pace, 0.4, 0.5),
   )
   for (const text of oldLogs) lookThrough('records.json', () => ({ text }))
@@ -81,7 +81,7 @@ export async function readArchiveFile(file: Blob, readers: LogsReader, pace: Pac
     count(answer.bytes)
     if (isLog(path) && answer.sha256 !== undefined) sums.set(path, answer.sha256)
     logs.push(...logsIn(answer, salvage))
-    progress(0.5 + (0.45 * ++done) / looks.length, 'looking through every log')
+    progress(0.5 + (0.45 * ++done) / looks.length, 'checking logs')
   }
   noteFiles(open, sums, salvage, isLog)
   return { ...read, ...linked(read.records, logs, salvage), part: open.manifest.part, notes: salvage.notes }

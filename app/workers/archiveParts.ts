@@ -136,7 +136,7 @@ async function readBack(
     !plan.logs.length &&
     [...from.logs].every(([id, { lines }]) => read.logs.get(id)?.lines === (lines || undefined)) &&
     read.pixels.size === from.pictures
-  if (!isWhole) throw notAsWritten('It does not say what is stored here.')
+  if (!isWhole) throw notAsWritten('Its content differs from what is stored.')
   return []
 }
 
@@ -147,16 +147,16 @@ export const noBackup = (skipped: readonly { name: string; problem: string }[]) 
     field: 'folder',
     problem: skipped.length
       ? `None of the ${skipped.length} backups in this folder can be read. ${skipped[0]?.name}: ${skipped[0]?.problem}`
-      : 'There is no backup of Ember Sheet in this folder.',
-    remedy: 'Choose the folder that has files such as ember-sheet-20261129T180512Z.zip in it.',
+      : 'This folder has no Ember Sheet backup.',
+    remedy: 'Choose the folder with files such as ember-sheet-20261129T180512Z.zip.',
   })
 
 export const notAsWritten = (problem: string) =>
   new CoreError({
     code: 'not-as-written',
     field: 'archive',
-    problem: `The backup was read back and is not as it should be. ${problem}`,
-    remedy: 'Keep your last backup. Try again; if that fails too, check the stored data at Workroom.',
+    problem: `The backup was read back and has an error. ${problem}`,
+    remedy: 'Keep your last backup and try again. If it fails again, check the stored data in Workroom.',
   })
 
 /**
@@ -184,7 +184,7 @@ export async function eachPicture(
       const part = ([start, end]: readonly [number, number]) => new Uint8Array(bytes).subarray(start, end)
       if (span) take(id, { original: part(span.original), thumbnail: part(span.thumbnail) })
     }
-    progress((i + 1) / packs.length, 'looking at pictures')
+    progress((i + 1) / packs.length, 'checking pictures')
     await breathe()
   }
 }

@@ -56,7 +56,7 @@ export async function backUpInto(
   // Once more from the disk: it may be another one, or full.
   const again = await (await folder.getFileHandle(file)).getFile()
   if ((await sumOfFile(again)) !== (await sumOfFile(bytes)))
-    throw notAsWritten(`“${file}” is not what was written.`)
+    throw notAsWritten(`“${file}” differs from what was written.`)
   await readArchiveFile(again, readers, within(pace, 0.8, 0.98))
   const backups = await backupsIn(folder)
   for (const old of backups.slice(0, -KEPT)) await folder.removeEntry(old)
@@ -99,7 +99,7 @@ async function writePictures(
       await write(folder, thumbnailPath(photo).split('/'), pixels.thumbnail)
       const back = await pixelsIn(folder, photo)
       if (!back || (await sumOf(back.original)) !== (await sumOf(pixels.original)))
-        throw notAsWritten(`“${photoPath(photo)}” is not what was written.`)
+        throw notAsWritten(`“${photoPath(photo)}” differs from what was written.`)
       there.add(photo.id)
     }
   }
@@ -210,7 +210,7 @@ export async function bringPictures(
     await storePictures(db, pictures)
     brought += pictures.length
     done += piece.length
-    pace.progress(done / wanted.length, 'bringing pictures')
+    pace.progress(done / wanted.length, 'copying pictures')
     await pace.breathe()
   }
   return { brought, missing }
@@ -235,7 +235,7 @@ export async function countPictures(
   let pictures = 0
   for (const [i, photo] of photos.entries()) {
     if (await pixelsIn(folder, photo)) pictures++
-    pace.progress(i / photos.length, 'looking at pictures')
+    pace.progress(i / photos.length, 'checking pictures')
     await pace.breathe()
   }
   return { pictures, missingPictures: photos.length - pictures }

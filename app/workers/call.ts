@@ -52,8 +52,8 @@ export function askWorker<Question, Value, News = never>(
 const STOPPED = new CoreError({
   code: 'stopped',
   field: 'the work',
-  problem: 'It was stopped.',
-  remedy: 'Start it again when you want it.',
+  problem: 'The task was stopped.',
+  remedy: 'Start it again if you need it.',
 })
 export const wasStopped = (error: unknown): boolean => error === STOPPED
 

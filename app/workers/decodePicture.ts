@@ -107,7 +107,7 @@ function tiff(bytes: Uint8Array): WithProfile {
       code: 'not-a-picture',
       field: 'the picture',
       problem: 'This kind of TIFF cannot be read here.',
-      remedy: 'Save it with 8 or 16 bits a channel, in grey or RGB.',
+      remedy: 'Save it with 8 or 16 bits per channel, in greyscale or RGB.',
     })
   const [whole] = decodeTiff(bytes, { pages: [0] })
   const icc = whole!.fields.get(ICC_TAG) as ArrayLike<number> | undefined
@@ -173,8 +173,8 @@ function checkSize(width: number, height: number): void {
     throw new CoreError({
       code: 'too-large',
       field: 'the picture',
-      problem: `This picture says it has ${width} × ${height} pixels.`,
-      remedy: 'Choose one of at most 120 million pixels.',
+      problem: `This picture has ${width} × ${height} pixels, which is too large.`,
+      remedy: 'Choose a picture of at most 120 megapixels.',
     })
 }
 
@@ -182,6 +182,6 @@ const notAPicture = () =>
   new CoreError({
     code: 'not-a-picture',
     field: 'the picture',
-    problem: 'This file is not a picture that can be read here, or it is damaged.',
+    problem: 'This file is not a supported picture, or it is damaged.',
     remedy: 'Choose a TIFF, PNG, JPEG or WebP file.',
   })

@@ -56,6 +56,6 @@ export function refusalOfWork(error: unknown): Refusal | null {
     code: 'unexpected',
     field: 'the picture',
     problem: 'The work stopped.',
-    remedy: 'Try once more, or a smaller picture.',
+    remedy: 'Try again, or use a smaller picture.',
   }
 }

@@ -42,7 +42,7 @@ export async function lookAtStored(
   const looking = Promise.all(
     pieces.map(async (piece) => {
       const answer = await readers.ask(() => ({ stored: piece }))
-      pace.progress(0.2 + (0.8 * ++done) / pieces.length, 'looking through every log')
+      pace.progress(0.2 + (0.8 * ++done) / pieces.length, 'checking logs')
       return answer
     }),
   )
@@ -51,7 +51,7 @@ export async function lookAtStored(
   const salvage = new Salvage(at)
   const records = await runInPieces(
     checkedRecords(contents.records, salvage),
-    'looking through records',
+    'checking records',
     within(pace, 0.1, 0.2),
   )
   const logs = (await looking)

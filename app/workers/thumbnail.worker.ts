@@ -31,7 +31,7 @@ serve<Blob, ThumbnailAnswer>('photograph', async (file) => {
     Math.max(1, Math.round(picture.height * scale)),
   )
   const context = canvas.getContext('2d')
-  if (!context) throw unreadable('This browser cannot draw pictures off screen.')
+  if (!context) throw unreadable('This browser cannot process pictures.')
   context.imageSmoothingQuality = 'high'
   context.drawImage(picture, 0, 0, canvas.width, canvas.height)
   const thumbnail = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 })
@@ -44,5 +44,5 @@ const unreadable = (problem: string) =>
     code: 'unreadable-picture',
     field: 'photograph',
     problem,
-    remedy: 'Save it as a JPEG and add that.',
+    remedy: 'Save it as a JPEG and add that file.',
   })

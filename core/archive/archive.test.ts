@@ -196,7 +196,7 @@ describe('the archive', () => {
   it('names what is wrong with a record as a person would', () => {
     const bad = editRecords((records) => { (records.lights[0] as { kind: string }).kind = 'candle' })
     const { notes, records } = readArchive(bad)
-    expect(notes).toEqual([expect.objectContaining({ kind: 'lights', id: records.lights[0]!.id, problem: 'kind is none of sun, uvBox, lamp, tubes.' })])
+    expect(notes).toEqual([expect.objectContaining({ kind: 'lights', id: records.lights[0]!.id, problem: 'kind must be one of sun, uvBox, lamp, tubes.' })])
     // What hangs on the light is not lost with it.
     expect(records.lightEntries).toEqual(workroom().records.lightEntries)
   }) // prettier-ignore
@@ -204,7 +204,7 @@ describe('the archive', () => {
   it('names the line of an event that is none, and takes the log up to it', () => {
     const bad = editEvents((events) => { (events[6] as { at: unknown }).at = 'noon' })
     const { notes, records, logs } = readArchive(bad)
-    expect(notes).toEqual([expect.objectContaining({ name: 'Log of sheet 7', problem: expect.stringContaining('Line 7 is no event: at: ') })])
+    expect(notes).toEqual([expect.objectContaining({ name: 'Log of sheet 7', problem: expect.stringContaining('Line 7 is not a valid event: at: ') })])
     expect(eventsIn(logs.get(SHEET)).map(({ id }) => id)).toEqual(workroom().records.events.slice(0, 6).map(({ id }) => id))
     const kept = records.setAside.find((one) => one.kind === 'log')?.original ?? ''
     expect(kept.split('\n')).toHaveLength(workroom().records.events.filter((event) => event.sheetId === SHEET).length - 6)
@@ -324,7 +324,7 @@ describe('a merge', () => {
     const plan = planMerge(contentsOf(here), theirs)
     expect(plan.conflicts.map((conflict) => [conflictKey(conflict), conflict.differs])).toEqual([
       [`papers/${uuid(2)}`, ['name']],
-      [`log/${uuid(1)}`, ['the logs part after 4 events']],
+      [`log/${uuid(1)}`, ['the logs differ after 4 events']],
     ])
     expect(applyMerge(plan, theirs, new Set())).toEqual({ records: emptyHoldings(), logs: [] })
     expect(applyMerge(plan, theirs, new Set(plan.conflicts.map(conflictKey)))).toEqual({

@@ -93,8 +93,8 @@ export function archiveContent(workroom: Workroom, limits: ZipLimits = LIMITS): 
   if (total > limits.totalBytes || files.size >= limits.entries)
     throw refuse(
       'too-large',
-      `This archive comes to ${Math.ceil(total / 2 ** 20)} MiB in ${files.size} files, more than one can hold.`,
-      'Remove for good what lies in the bin, then export again.',
+      `This archive would have ${Math.ceil(total / 2 ** 20)} MiB in ${files.size} files, which is too large.`,
+      'Empty the bin, then export again.',
     )
   return { files, without }
 }

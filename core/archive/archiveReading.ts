@@ -125,13 +125,13 @@ export function noteFiles(
     if (!isMeant(path)) continue
     const listed = Object.hasOwn(manifest.files, path) ? manifest.files[path] : undefined
     const sum = sums.get(path)
-    if (!listed) note(path, 'This file is not in the list of the archive.', 'leftOut')
+    if (!listed) note(path, 'This file is not listed in the archive.', 'leftOut')
     else if (!entries.has(path)) note(path, 'This file is missing.', 'leftOut')
     else if (sum === undefined) note(path, 'This file is damaged and cannot be unpacked.', 'leftOut')
     else if (sum !== listed.sha256)
       note(
         path,
-        'This file has changed since it was written: its checksum differs. Compare what it brings with your notes.',
+        'This file was changed after it was written (checksum differs). Compare its content with your notes.',
         'doubtful',
       )
   }
@@ -175,7 +175,7 @@ export function* recordsIn(
         kind: 'picture',
         id: photo.id,
         name: paths[0],
-        problem: 'The file is missing, or is not the kind of picture that it should be.',
+        problem: 'The file is missing or is not the expected kind of picture.',
         outcome: 'leftOut',
       })
   }
@@ -256,7 +256,7 @@ function parseJson(files: ReadonlyMap<string, Uint8Array>, path: string): unknow
   try {
     return JSON.parse(textOf(bytes))
   } catch {
-    throw refuse('damaged', `“${path}” is not readable as JSON.`, 'Copy or export it again.')
+    throw refuse('damaged', `“${path}” is not valid JSON.`, 'Copy or export it again.')
   }
 }
 
@@ -271,7 +271,7 @@ function checked<Schema extends z.ZodType>(schema: Schema, value: unknown, path:
   const where = at.length ? `${path}, ${at.join('.')}` : path
   throw refuse(
     'wrong-record',
-    `${where}: ${issue?.message ?? 'not as it should be'}.`,
-    'Use an untouched copy of the archive.',
+    `${where}: ${issue?.message ?? 'not valid'}.`,
+    'Use an unchanged copy of the archive.',
   )
 }

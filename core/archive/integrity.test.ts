@@ -52,7 +52,7 @@ describe('looking through a workroom', () => {
   })
 
   it('does not take a log that is gone for one that says nothing: what is shown of it must stay', () => {
-    const gone = [{ kind: 'event', id: SHEET, problem: 'The log of sheet 7 is gone.' }]
+    const gone = [{ kind: 'event', id: SHEET, problem: 'The log of sheet 7 is missing.' }]
     const withoutLog = (records: WorkroomRecords) => {
       records.events = records.events.filter((event) => event.sheetId !== SHEET)
     }
@@ -66,7 +66,7 @@ describe('looking through a workroom', () => {
   it('says nothing of the standing of a log that cannot be read: that has been said', () => {
     const { flaws } = look((r) => Object.assign(r.events[3]!, { at: 'noon' }))
     expect(flaws.map((flaw) => [flaw.kind, flaw.id])).toEqual([['record', SHEET]])
-    expect(flaws[0]?.problem).toContain('Log of sheet 7: Line 4 is no event: at')
+    expect(flaws[0]?.problem).toContain('Log of sheet 7: Line 4 is not a valid event: at')
   })
 
   it('knows a sheet on which nothing has happened', () => {
@@ -103,7 +103,7 @@ describe('looking through a workroom', () => {
   })
 })
 
-describe('looking at pictures', () => {
+describe('checking pictures', () => {
   const photo = { ...workroom().records.photos[0]!, sha256: 'a'.repeat(64) }
   const stored = { id: photo.id, bytes: photo.bytes, sha256: photo.sha256, hasThumbnail: true }
 

@@ -51,7 +51,7 @@ export function checkLogs(
   for (const { id, number, name } of owners) {
     const [log, stands] = [logs.get(id), standings.get(id)]
     if (cannotRead.has(id) || (!log && !broken.has(id) && hasHappened(stands))) {
-      flaws.push({ kind: 'event', id, problem: `The log of ${name} is gone.` })
+      flaws.push({ kind: 'event', id, problem: `The log of ${name} is missing.` })
       continue
     }
     const means = broken.has(id) ? null : (log?.standing ?? JSON.stringify(emptyRun(id)))
@@ -72,8 +72,8 @@ function hasHappened(stands: string | undefined): boolean {
 
 /** A log that could not have happened amounts to nothing, and has been said already. */
 function standingFlaw(means: string | null, stands: string | undefined): string | null {
-  if (stands === undefined) return 'What its log amounts to is not kept'
-  return means === null || means === stands ? null : 'What is shown of it is not what its log says'
+  if (stands === undefined) return 'Its index entry is missing'
+  return means === null || means === stands ? null : 'Its index entry differs from its log'
 }
 
 /** Pictures that are gone, cut short or changed, and pixels that belong to no photograph. */
@@ -84,14 +84,14 @@ export function checkPictures(photos: readonly Photo[], stored: readonly StoredP
     ...photos.flatMap(({ id, bytes, sha256 }): Flaw[] => {
       const found = byId.get(id)
       const flaw = (problem: string): Flaw[] => [{ kind: 'picture', id, problem }]
-      if (!found || found.bytes === 0) return flaw('The picture of a photograph is gone.')
-      if (found.bytes !== bytes) return flaw(`A picture has ${found.bytes} bytes and not ${bytes}.`)
+      if (!found || found.bytes === 0) return flaw('The picture of a photo is missing.')
+      if (found.bytes !== bytes) return flaw(`A picture has ${found.bytes} bytes instead of ${bytes}.`)
       if (sha256 !== undefined && sha256 !== found.sha256)
-        return flaw('A picture has changed since it was added: its checksum differs.')
-      return found.hasThumbnail ? [] : flaw('The small picture of a photograph is gone.')
+        return flaw('A picture has changed since it was added (checksum differs).')
+      return found.hasThumbnail ? [] : flaw('The thumbnail of a photo is missing.')
     }),
     ...stored
       .filter((one) => !known.has(one.id))
-      .map((one): Flaw => ({ kind: 'picture', id: one.id, problem: 'A picture belongs to no photograph.' })),
+      .map((one): Flaw => ({ kind: 'picture', id: one.id, problem: 'A picture has no photo record.' })),
   ]
 }

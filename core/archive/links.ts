@@ -6,7 +6,7 @@ import type { Salvage } from './salvage'
 
 /** Which records name which others by a field of theirs. Where the other is not there, the record is set aside. */
 const LINKS: readonly (readonly [kind: Kind, field: string, to: Kind, missing: string])[] = [
-  ['photos', 'sheetId', 'sheets', 'The sheet of this photograph is missing'],
+  ['photos', 'sheetId', 'sheets', 'The sheet of this photo is missing'],
   ['registerChecks', 'sheetId', 'sheets', 'The sheet of this register check is missing'],
   ['diagnoses', 'sheetId', 'sheets', 'The sheet of this diagnosis is missing'],
   ['takings', 'bottleId', 'bottles', 'The bottle that this was taken from is missing'],
@@ -111,8 +111,8 @@ function linkedLogs(records: Holdings, logs: readonly LogLook[], salvage: Salvag
           salvage.note({
             kind: 'picture',
             id,
-            name: `Photograph of ${owner}`,
-            problem: 'A photograph that the log names is missing.',
+            name: `Photo of ${owner}`,
+            problem: 'A photo named in the log is missing.',
             outcome: 'leftOut',
           })
     }

@@ -58,7 +58,7 @@ export function lookThroughLogs(text: string): LogsFound {
     const end = next < 0 ? text.length : next
     const read = eventIn(text.slice(at, end))
     if (read.problem !== null && ++wrong > MOST_WRONG) {
-      const problem = `More than ${MOST_WRONG} lines cannot be read; what follows was not looked at`
+      const problem = `More than ${MOST_WRONG} lines cannot be read. The rest was not checked`
       strays.push({ line, problem, text: text.slice(at) })
       break
     }
@@ -102,7 +102,7 @@ function eventIn(line: string): LineRead {
   const where = issue?.path.join('.')
   return {
     sheetId: typeof owner === 'string' ? owner : undefined,
-    problem: `is no event: ${where ? `${where}: ` : ''}${issue?.message ?? 'not as it should be'}`,
+    problem: `is not a valid event: ${where ? `${where}: ` : ''}${issue?.message ?? 'not as it should be'}`,
   }
 }
 

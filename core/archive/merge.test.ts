@@ -110,7 +110,7 @@ describe('merging two workrooms', () => {
       events: logOf([[0, begun], [5, { type: 'noted', text: last }]]),
     }) // prettier-ignore
     const [conflict] = planned(of('mine'), of('theirs')).conflicts
-    expect(conflict).toMatchObject({ kind: 'log', id: SHEET, differs: ['the logs part after 1 events'] })
+    expect(conflict).toMatchObject({ kind: 'log', id: SHEET, differs: ['the logs differ after 1 events'] })
     expect(conflict?.fields[0]).toMatchObject({ here: '1 line of its own', theirs: '1 line of its own' })
   })
 

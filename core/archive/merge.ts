@@ -152,7 +152,7 @@ function compareLogs(
       kind: 'log',
       id,
       name,
-      differs: [`the logs part after ${parts} events`],
+      differs: [`the logs differ after ${parts} events`],
       fields: [
         {
           name: 'log',

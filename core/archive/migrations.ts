@@ -150,14 +150,14 @@ export function checkVersion(version: number, current: number = RECORD_VERSION):
     throw new CoreError({
       code: 'newer-version',
       field: 'version',
-      problem: `It was written by a newer Ember Sheet: records of version ${version}, and this one reads up to ${current}.`,
-      remedy: 'Update this Ember Sheet, then try again.',
+      problem: `This archive was written by a newer Ember Sheet (records version ${version}; this app reads up to ${current}).`,
+      remedy: 'Update Ember Sheet, then try again.',
     })
   if (!Number.isInteger(version) || version < 1)
     throw new CoreError({
       code: 'unknown-version',
       field: 'version',
-      problem: `“${version}” is not a version of Ember Sheet's records.`,
-      remedy: 'Choose an archive that Ember Sheet wrote.',
+      problem: `“${version}” is not a valid record version.`,
+      remedy: 'Choose an archive written by Ember Sheet.',
     })
 }

@@ -23,9 +23,9 @@ export function nameOfRecord(kind: Kind, value: unknown): string {
 const NAMES: Partial<Record<Kind, string>> = {
   diagnoses: 'Diagnosis',
   registerChecks: 'Register check',
-  photos: 'Photograph',
-  takings: 'Amount taken from a bottle',
-  lightEntries: 'Entry in the log of a light',
+  photos: 'Photo',
+  takings: 'Amount used from a bottle',
+  lightEntries: 'Lamp log entry',
 }
 
 const dayOf = (at: number) =>

@@ -25,15 +25,15 @@ describe('a record that may be damaged', () => {
   })
 
   it.each<[string, object, object, string]>([
-    ['a field that is not known', { script: 'x' }, {}, 'script is not known here.'],
-    ['a field that may be absent', { lightId: 'the porch' }, {}, 'light id is not of the right kind.'],
-    ['one entry of several', { choices: { ...sheet!.choices, 'Bad key!': 'x' } }, {}, 'bad key! is not of the right kind.'],
-    ['a text that is too long', { subject: 'x'.repeat(300) }, { subject: 'x'.repeat(200) }, 'subject is longer than 200 letters.'],
+    ['a field that is not known', { script: 'x' }, {}, 'script is not known.'],
+    ['a field that may be absent', { lightId: 'the porch' }, {}, 'light id has the wrong type.'],
+    ['one entry of several', { choices: { ...sheet!.choices, 'Bad key!': 'x' } }, {}, 'bad key! has the wrong type.'],
+    ['a text that is too long', { subject: 'x'.repeat(300) }, { subject: 'x'.repeat(200) }, 'subject is longer than 200 characters.'],
     ['no title', { title: '' }, { title: '(no title)' }, 'title is empty.'],
-    ['a number that is none', { exposureSeconds: Number.NaN }, { exposureSeconds: 1 }, 'exposure seconds is not of the right kind.'],
-    ['a process called like what every object has', { process: { id: 'constructor', version: 1 } }, { process: { id: 'unknown', version: 1 } }, 'id is not of the right kind.'],
-    ['a bottle for a part called like that', { bottles: { toString: uuid(3) } }, { bottles: {} }, 'to string is not of the right kind.'],
-    ['two faults', { title: '', tool: 'roller' }, { title: '(no title)', tool: 'brush' }, 'title is empty; tool is none of brush, rod, sponge, cotton.'],
+    ['a number that is none', { exposureSeconds: Number.NaN }, { exposureSeconds: 1 }, 'exposure seconds has the wrong type.'],
+    ['a process called like what every object has', { process: { id: 'constructor', version: 1 } }, { process: { id: 'unknown', version: 1 } }, 'id has the wrong type.'],
+    ['a bottle for a part called like that', { bottles: { toString: uuid(3) } }, { bottles: {} }, 'to string has the wrong type.'],
+    ['two faults', { title: '', tool: 'roller' }, { title: '(no title)', tool: 'brush' }, 'title is empty; tool must be one of brush, rod, sponge, cotton.'],
   ])('is repaired with %s, and kept as it was', (_, change, repaired, problem) => {
     const bad = { ...sheet, ...change }
     const { record, note, kept } = salvaged('sheets', bad)

@@ -164,7 +164,7 @@ describe('the film of a chart', () => {
     }
   })
 
-  it('is turned left to right for the film, and goes through a curve where there is one', () => {
+  it('is mirrored for the film, and goes through a curve where there is one', () => {
     expect(drawn(100, true).map((row) => [...row].reverse())).toEqual(drawn(100).map((row) => [...row]))
     const { x, y } = placeCorner(
       chartLayout(PLAN),
@@ -176,7 +176,7 @@ describe('the film of a chart', () => {
     expect(at(drawn(100, false, (tone) => tone ** 2))).toBeCloseTo(0.25)
   })
 
-  it('carries a line of writing in clear film', () => {
+  it('carries a line of text in clear film', () => {
     const { label } = chartPixels(PLAN, 150)
     const writing = { ...label, width: 2, height: 1, data: Float32Array.from([1, 0.5]) }
     const how = { pixelsPerInch: 150, isMirrored: false, writing }

@@ -64,8 +64,8 @@ export function chartLayout({ steps, repeats, seed, tag }: ChartPlan): ChartLayo
     throw new CoreError({
       code: 'out-of-range',
       field: 'chart',
-      problem: 'Such a chart cannot be drawn.',
-      remedy: 'Choose 5 to 101 steps, each laid 1 to 8 times.',
+      problem: 'This chart cannot be made.',
+      remedy: 'Choose 5 to 101 steps with 1 to 8 patches each.',
     })
   const count = steps * repeats + 2 * CORNERS
   const columns = Math.max(11, Math.ceil(Math.sqrt(0.9 * count)))

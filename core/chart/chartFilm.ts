@@ -11,8 +11,8 @@ export function chartPixels(
     throw new CoreError({
       code: 'out-of-range',
       field: 'resolution',
-      problem: `${pixelsPerInch} pixels to the inch cannot be drawn.`,
-      remedy: 'Write 150 to 720; 360 is usual.',
+      problem: `${pixelsPerInch} ppi is not possible.`,
+      remedy: 'Enter 150 to 720 ppi; 360 is usual.',
     })
   const { width, height, label } = chartLayout(plan)
   const pixels = (millimetres: number) => Math.round((millimetres / 25.4) * pixelsPerInch)

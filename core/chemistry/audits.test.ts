@@ -16,7 +16,7 @@ describe('audits', () => {
   // Slips of the trade, common practice: each is caught in plain words, with what would mend it.
   it('30 g in a litre is 3 %, not 30', () => {
     const finding = auditStrength('oxalic acid', 30, 30, 1000)
-    expect(finding?.problem).toBe('30 g in 1000 ml is 3 %, not 30 %. A slip by a factor of ten.')
+    expect(finding?.problem).toBe('30 g in 1000 ml is 3 %, not 30 %. Possibly a factor-of-ten error.')
     expect(finding?.mends).toEqual([
       { act: 'restate', percent: 3 },
       { act: 'weigh', grams: 300 },
@@ -45,7 +45,7 @@ describe('audits', () => {
   it('more than stays dissolved at room temperature, and how warm it would have to be', () => {
     // By hand: 9.52 g of the dry acid to 100 g of water is 9.09 in 100 ml, 12.7 of the dihydrate.
     const finding = auditSolubility(book['oxalic-acid'], 20, 20)
-    expect(finding?.problem).toMatch(/20 % is more than stays dissolved at 20 °C: about 12\.7 %/)
+    expect(finding?.problem).toMatch(/20 % is above the solubility at 20 °C: about 12\.7 %/)
     expect(finding?.remedy).toMatch(/30 °C/)
     expect(finding?.mends).toEqual([{ act: 'weaken', percent: 12.7 }])
     expect(auditSolubility(book['oxalic-acid'], 3, 20)).toBeNull()
@@ -63,7 +63,7 @@ describe('audits', () => {
   it('another hydrate in the jar, with what to weigh of it', () => {
     // 252.14 over 126.04 g/mol, by hand: twice as much of the crystals.
     const finding = auditHydrate(book['sodium-sulfite'], 20, 'anhydrous', 'heptahydrate')
-    expect(finding?.problem).toMatch(/takes 2 times as much/)
+    expect(finding?.problem).toMatch(/need 2 times as much/)
     expect(finding?.remedy).toMatch(/Weigh 40 g/)
     expect(auditHydrate(book['sodium-sulfite'], 20, undefined, 'anhydrous')).toBeNull()
   })
@@ -91,7 +91,7 @@ describe('audits', () => {
   })
 
   it('less in the bottle than the work takes', () => {
-    expect(auditAmount('silver', 12, 7.5, 'g')?.problem).toBe('12 g are needed and 7.5 g are left.')
+    expect(auditAmount('silver', 12, 7.5, 'g')?.problem).toBe('You need 12 g, but 7.5 g are left.')
     expect(auditAmount('silver', 7.5, 7.5, 'g')).toBeNull()
   })
 })

@@ -59,11 +59,11 @@ export function auditStrength(
   return {
     code: 'stated-strength',
     subject,
-    problem: `${neat(grams)} g in ${neat(millilitres)} ml is ${neat(truth)} %, not ${neat(stated)} %.${isTenfold ? ' A slip by a factor of ten.' : ''}`,
+    problem: `${neat(grams)} g in ${neat(millilitres)} ml is ${neat(truth)} %, not ${neat(stated)} %.${isTenfold ? ' Possibly a factor-of-ten error.' : ''}`,
     remedy:
       stated < truth
-        ? `Call it ${neat(truth)} %, or top up to ${neat((100 * grams) / stated)} ml.`
-        : `Call it ${neat(truth)} %, or weigh ${neat((stated * millilitres) / 100)} g.`,
+        ? `Label it ${neat(truth)} %, or top up to ${neat((100 * grams) / stated)} ml.`
+        : `Label it ${neat(truth)} %, or weigh ${neat((stated * millilitres) / 100)} g.`,
     mends: [
       { act: 'restate', percent: rounded(truth) },
       stated < truth
@@ -86,9 +86,9 @@ export function auditMixing(subject: string, stated: number, inStock: number, in
     code: isStock ? 'halved-by-mixing' : 'stated-strength',
     subject,
     problem: isStock
-      ? `The bottle holds ${neat(inStock)} %, but poured together the mix holds ${neat(inMix)} %.`
-      : `The mix holds ${neat(inMix)} %, not ${neat(stated)} %.`,
-    remedy: `Call it ${neat(inMix)} % in the mix.`,
+      ? `The bottle is ${neat(inStock)} %, but the combined mix is ${neat(inMix)} %.`
+      : `The mix is ${neat(inMix)} %, not ${neat(stated)} %.`,
+    remedy: `Use ${neat(inMix)} % for the mix.`,
     mends: [{ act: 'restate', percent: rounded(inMix) }],
   }
 }
@@ -113,10 +113,10 @@ export function auditSolubility(
   return {
     code: 'over-solubility',
     subject: substance.name,
-    problem: `${neat(percentWv)} % is more than stays dissolved at ${neat(celsius)} °C: about ${neat(limit.value)} %${isRemembered ? ', from memory' : ''}.`,
+    problem: `${neat(percentWv)} % is above the solubility at ${neat(celsius)} °C: about ${neat(limit.value)} %${isRemembered ? ', from memory' : ''}.`,
     remedy: warmer
-      ? `Make it weaker, or keep it at ${warmer} °C and look for crystals before each use.`
-      : `Make it no stronger than ${neat(limit.value)} %; crystals at the bottom mean that it is full.`,
+      ? `Make it weaker, or keep it at ${warmer} °C and check for crystals before each use.`
+      : `Make it at most ${neat(limit.value)} %. Crystals at the bottom mean that the solution is saturated.`,
     mends: [{ act: 'weaken', percent: floored(limit.value) }],
   }
 }
@@ -132,8 +132,8 @@ export function auditSpoon(substance: Substance, spoonMillilitres: number): Find
   return {
     code: 'spoon',
     subject: substance.name,
-    problem: `${neat(spoonMillilitres)} ml by spoon is anything from ${neat(spoonMillilitres * bulk.least)} to ${neat(spoonMillilitres * bulk.most)} g.`,
-    remedy: `Put it on the balance: ${neat(grams)} g.`,
+    problem: `${neat(spoonMillilitres)} ml by spoon can be from ${neat(spoonMillilitres * bulk.least)} to ${neat(spoonMillilitres * bulk.most)} g.`,
+    remedy: `Weigh ${neat(grams)} g instead.`,
     mends: [{ act: 'weigh', grams: rounded(grams) }],
   }
 }
@@ -155,8 +155,8 @@ export function auditHydrate(
   return {
     code: 'wrong-hydrate',
     subject: substance.name,
-    problem: `The recipe means ${from.name}; the jar holds ${to.name}, of which it takes ${neat(factor)} times as much.`,
-    remedy: `Weigh ${neat(grams * factor)} g of what is in the jar.`,
+    problem: `The recipe is for the ${from.name} form, but your jar holds the ${to.name} form. You need ${neat(factor)} times as much.`,
+    remedy: `Weigh ${neat(grams * factor)} g from this jar.`,
     mends: [{ act: 'useForm', form: to.id }],
   }
 }
@@ -174,16 +174,16 @@ export function auditAge(bottle: Aged, now: number): Finding | null {
     return {
       code: 'not-ripe',
       subject: bottle.name,
-      problem: `It has not ripened: ${formatSpan((bottle.ripeAt - now) / 1000)} to go.`,
-      remedy: 'Let it rest, or take an older bottle.',
+      problem: `This solution is still resting: ${formatSpan((bottle.ripeAt - now) / 1000)} to go.`,
+      remedy: 'Let it rest, or use an older bottle.',
       mends: [],
     }
   if (bottle.bestUntil !== undefined && now > bottle.bestUntil)
     return {
       code: 'past-life',
       subject: bottle.name,
-      problem: `It is past its life by ${formatSpan((now - bottle.bestUntil) / 1000)}.`,
-      remedy: 'Coat a test strip first, or make it fresh.',
+      problem: `This bottle is past its shelf life by ${formatSpan((now - bottle.bestUntil) / 1000)}.`,
+      remedy: 'Make a test strip first, or make a fresh solution.',
       mends: [],
     }
   return null
@@ -237,8 +237,8 @@ export function auditAmount(name: string, needed: number, left: number, unit: st
   return {
     code: 'short',
     subject: name,
-    problem: `${neat(needed)} ${unit} are needed and ${neat(Math.max(0, left))} ${unit} are left.`,
-    remedy: 'Open another lot, make more, or scale the work to what is there.',
+    problem: `You need ${neat(needed)} ${unit}, but ${neat(Math.max(0, left))} ${unit} are left.`,
+    remedy: 'Open another lot, make more, or scale the recipe to what you have.',
     mends: [],
   }
 }

@@ -20,15 +20,15 @@ export function dilute(
     throw new CoreError({
       code: 'out-of-range',
       field: 'dilution',
-      problem: 'Strengths and volume are above nothing.',
-      remedy: 'Write the strength of the stock, the strength wanted and the volume.',
+      problem: 'Strengths and volume must be above zero.',
+      remedy: 'Enter the strength of the stock, the wanted strength and the volume.',
     })
   if (to > from * (1 + 1e-9))
     throw new CoreError({
       code: 'cannot-strengthen',
       field: 'dilution',
       problem: `A stock of ${from} % cannot give ${to} %.`,
-      remedy: 'Make it fresh from the powder, or take a stronger stock.',
+      remedy: 'Make it from powder, or use a stronger stock.',
     })
   const inputs = [
     { name: 'stock', symbol: 'c₁', value: from, unit: '%' },
@@ -43,8 +43,8 @@ export function dilute(
       formula,
       inputs,
       standing: 'arithmetic',
-      source: 'What is dissolved stays the same',
-      leavesOut: 'volumes are taken to add up',
+      source: 'The amount of solute stays the same',
+      leavesOut: 'volumes are assumed to add up',
     },
   })
   const stock = (volumeMillilitres * to) / from
@@ -88,8 +88,8 @@ export function strengthByDensity(substance: Substance, gramsPerMillilitre: numb
     throw new CoreError({
       code: 'no-table',
       field: substance.name,
-      problem: 'No table of its densities is kept here.',
-      remedy: 'Take the strength from the label.',
+      problem: 'The app has no density table for this substance.',
+      remedy: 'Enter the strength from the label.',
     })
   const byDensity = table.at.map(([percent, density]) => [density, percent] as const)
   const [least, most] = [byDensity[0]?.[0] ?? 0, byDensity.at(-1)?.[0] ?? 0]
@@ -97,7 +97,7 @@ export function strengthByDensity(substance: Substance, gramsPerMillilitre: numb
     throw new CoreError({
       code: 'out-of-range',
       field: 'density',
-      problem: `${substance.name} weighs between ${least} and ${most} g a millilitre.`,
+      problem: `${substance.name} has a density between ${least} and ${most} g/ml.`,
       remedy: 'Read the hydrometer again, at 20 °C.',
     })
   return {
@@ -140,7 +140,7 @@ export function densityByStrength(substance: Substance, percentWw: number): Figu
       formula: table ? 'ρ(w)' : 'ρ = ρ₀ + (ρ₁ − ρ₀)·w/w₁',
       inputs: [{ name: 'strength', symbol: 'w', value: percentWw, unit: '% w/w', standing: 'yours' }],
       standing: table ? table.standing : 'memory',
-      source: table ? table.source : 'A straight line; good to a few per cent',
+      source: table ? table.source : 'A straight line, accurate to a few percent',
     },
   }
 }

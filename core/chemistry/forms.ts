@@ -16,7 +16,7 @@ export function formOf(substance: Substance, id?: string): Substance['forms'][nu
     throw new CoreError({
       code: 'unknown-form',
       field: substance.name,
-      problem: `No form called “${id}” is known here.`,
+      problem: `The form “${id}” is not known.`,
       remedy: `Choose one of: ${substance.forms.map((one) => one.name).join(', ') || 'none'}.`,
     })
   return form

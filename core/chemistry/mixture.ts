@@ -43,8 +43,8 @@ export function mix(pours: readonly Pour[]): MixedSolute[] {
     throw new CoreError({
       code: 'nothing-poured',
       field: 'mix',
-      problem: 'There is nothing in the glass.',
-      remedy: 'Give at least one solution a volume.',
+      problem: 'The mix is empty.',
+      remedy: 'Enter a volume for at least one solution.',
     })
 
   return strengthsIn(
@@ -96,8 +96,8 @@ const strengthFigure = (value: number, inputs: FigureInput[]): Figure => ({
     formula: inputs.some((input) => input.symbol === 'cᵢ') ? 'c = Σ(cᵢ·Vᵢ) / V' : 'c = 100·Σm / V',
     inputs,
     standing: 'arithmetic',
-    source: 'Definition of per cent weight in volume: grams in 100 ml',
-    leavesOut: 'volumes are taken to add up exactly',
+    source: 'Definition of % w/v: grams in 100 ml',
+    leavesOut: 'volumes are assumed to add up exactly',
   },
 })
 

@@ -33,7 +33,7 @@ function addGroup(atoms: Map<string, number>, body: string, times: number, formu
         throw new CoreError({
           code: 'unknown-element',
           field: formula,
-          problem: `No element here is written “${element}”.`,
+          problem: `“${element}” is not an element symbol.`,
           remedy: 'Check capitals: Co is cobalt, CO is carbon and oxygen.',
           part: element,
         })
@@ -47,8 +47,8 @@ const unreadable = (formula: string, part: string) =>
   new CoreError({
     code: 'unreadable-formula',
     field: formula || 'formula',
-    problem: part ? `“${part}” cannot be read as a formula.` : 'There is no formula here.',
-    remedy: 'Write it like K3[Fe(CN)6] or H2C2O4·2H2O.',
+    problem: part ? `“${part}” is not a valid formula.` : 'The formula is empty.',
+    remedy: 'Enter a formula such as K3[Fe(CN)6] or H2C2O4·2H2O.',
     part,
   })
 

@@ -72,7 +72,7 @@ export function saltBalance(laid: readonly Laid[], uptake: Uptake): SaltBalance 
           { name: 'halide', symbol: 'n(Hal)', value: halide.value, unit: 'mmol/m²' },
         ],
         standing: 'practice',
-        source: `Free silver is wanted: ${AMPLE} and more to one is ample, under one to one falls short; common practice`,
+        source: `An excess of silver is needed: a ratio of ${AMPLE} or more is ample, under 1 is too little (common practice)`,
       },
     },
     verdict: ratio < 1 ? 'silverShort' : ratio < AMPLE ? 'even' : 'silverAmple',
@@ -139,7 +139,7 @@ function total(laid: readonly Laid[], uptake: Uptake, elements: readonly string[
       inputs,
       standing: uptake.standing,
       source: 'Volume taken up × strength; weigh a sheet dry and wet to know yours',
-      leavesOut: 'what drains off, and what the size of the paper holds back',
+      leavesOut: 'losses by draining and by the paper’s size',
     },
   }
 }

@@ -37,7 +37,7 @@ describe('makeSolution', () => {
   })
 
   // By hand: 2 g of HCl from a bottle that holds 1.184 × 37 % = 0.438 g a millilitre takes 4.57 ml.
-  it('pours a concentrated acid by its density', () => {
+  it('pours a concentrated acid from its density', () => {
     const made = make([of('hydrochloric-acid', 2, 'percentWv')])
     expect(made.portions[0]?.millilitres?.value).toBeCloseTo(4.565, 2)
     expect(made.portions[0]?.grams).toBeNull()

@@ -34,7 +34,7 @@ export interface Solution {
 export function makeSolution(recipe: Recipe): Solution {
   const { ingredients, volumeMillilitres: volume } = recipe
   if (!(volume > 0) || !Number.isFinite(volume))
-    throw outOfRange('volume', 'A solution fills some volume.', 'Write it like 100 ml.')
+    throw outOfRange('volume', 'The volume must be above zero.', 'Enter a volume, for example 100 ml.')
   const partsInAll = ingredients.reduce((sum, one) => sum + (one.measure === 'parts' ? one.amount : 0), 0)
   const portions = ingredients.map((ingredient) => portionOf(ingredient, recipe, partsInAll))
 
@@ -43,8 +43,8 @@ export function makeSolution(recipe: Recipe): Solution {
     throw new CoreError({
       code: 'overfull',
       field: 'volume',
-      problem: `The liquids alone come to ${round(poured)} ml, more than ${round(volume)} ml.`,
-      remedy: 'Make more of it, or take stronger stocks.',
+      problem: `The liquids add up to ${round(poured)} ml, more than ${round(volume)} ml.`,
+      remedy: 'Make a larger volume, or use stronger stocks.',
     })
   const final = recipe.finish === 'topUpTo' ? volume : volume + poured
   const water = recipe.finish === 'topUpTo' ? Math.max(0, volume - poured) : volume
@@ -53,17 +53,17 @@ export function makeSolution(recipe: Recipe): Solution {
     portions,
     water: volumeFigure(
       water,
-      recipe.finish === 'topUpTo'
-        ? 'what is left of the volume; fill up to the mark, do not measure it'
-        : 'as the recipe says',
+      recipe.finish === 'topUpTo' ? 'the rest of the volume: fill up to the mark' : 'as the recipe says',
       [{ name: 'finished', symbol: 'V', value: final, unit: 'ml' }],
-      recipe.finish === 'topUpTo' ? 'the room that dissolved solids take up' : undefined,
+      recipe.finish === 'topUpTo' ? 'the volume that dissolved solids add' : undefined,
     ),
     volume: volumeFigure(
       final,
       recipe.finish === 'topUpTo' ? 'topped up to' : 'water and liquids together',
       [{ name: 'liquids poured', symbol: 'Vᵢ', value: poured, unit: 'ml' }],
-      recipe.finish === 'addTo' ? 'the room that dissolved solids take up; topping up is surer' : undefined,
+      recipe.finish === 'addTo'
+        ? 'the volume that dissolved solids add; topping up is more exact'
+        : undefined,
     ),
     solutes: strengthsIn(
       ingredients.flatMap((ingredient, i) => massesIn(ingredient, portions[i] as Portion)),
@@ -103,7 +103,7 @@ function portionOf(ingredient: Ingredient, recipe: Recipe, partsInAll: number): 
   const { amount, measure } = ingredient
   const V = recipe.volumeMillilitres
   if (!(amount >= 0) || !Number.isFinite(amount))
-    throw outOfRange(nameOf(ingredient), 'An amount is a number, not below nothing.', 'Write it like 12.5.')
+    throw outOfRange(nameOf(ingredient), 'The amount must be zero or more.', 'Enter a number such as 12.5.')
   if (ingredient.kind === 'stock') {
     const ml = measure === 'parts' ? (V * amount) / partsInAll : amount
     return {
@@ -163,7 +163,7 @@ function portionOf(ingredient: Ingredient, recipe: Recipe, partsInAll: number): 
           : isSameForm
             ? 'Purity as the label says, or as the substance is usually sold'
             : factor.working.source,
-        ...(asked.isByWeight && { leavesOut: 'how heavy the finished solution is: it is taken as 1 g/ml' }),
+        ...(asked.isByWeight && { leavesOut: 'the density of the solution, assumed to be 1 g/ml' }),
       },
     },
     millilitres: null,
@@ -184,8 +184,8 @@ function amountAsked(
       throw new CoreError({
         code: 'not-a-liquid',
         field: substance.name,
-        problem: 'It is a solid, so millilitres of it say nothing.',
-        remedy: 'Give grams, or per cent weight in volume.',
+        problem: 'This substance is a solid and cannot be measured in millilitres.',
+        remedy: 'Enter grams or % w/v.',
       })
     return { grams: 0, millilitres }
   }
@@ -206,8 +206,8 @@ function amountAsked(
         throw new CoreError({
           code: 'no-formula',
           field: substance.name,
-          problem: 'It has no one composition, so moles of it cannot be counted.',
-          remedy: 'Give grams or per cent.',
+          problem: 'This substance has no fixed formula, so moles cannot be computed.',
+          remedy: 'Enter grams or percent.',
         })
       return { grams: (amount * V * molarMass(form.formula).value) / 1000 }
     }
@@ -230,8 +230,8 @@ function amountAsked(
         throw new CoreError({
           code: 'no-spoon',
           field: substance.name,
-          problem: 'How much of it a spoon holds is not known.',
-          remedy: 'Weigh it.',
+          problem: 'The weight of a spoonful is not known for this substance.',
+          remedy: 'Weigh it instead.',
         })
       return {
         grams: (amount * (bulk.least + bulk.most)) / 2,
@@ -255,7 +255,7 @@ function volumeFigure(
       formula: 'V',
       inputs,
       standing: 'arithmetic',
-      source: 'Volumes are taken to add up',
+      source: 'Volumes are assumed to add up',
       ...(leavesOut && { leavesOut }),
     },
   }

@@ -98,8 +98,8 @@ export function auditPour(
     findings.push({
       code: 'unknown-contents',
       subject: poured.name,
-      problem: `What is in this jar is not fully recorded: ${unknown.map((one) => one.what).join(', ')}.`,
-      remedy: 'Read the label of the jar first. Take a new jar if you are not sure.',
+      problem: `The contents of this jar are not fully recorded: ${unknown.map((one) => one.what).join(', ')}.`,
+      remedy: 'Read the label of the jar first. Use a new jar if you are not sure.',
       mends: [],
     })
   return [...new Map(findings.map((one) => [`${one.subject}: ${one.problem}`, one])).values()]

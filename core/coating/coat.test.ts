@@ -7,7 +7,7 @@ const eightByTen = parseSize('8x10', { field: 'size', bareUnit: 'in' })
 const coat = { ...eightByTen, coverageMillilitresPerM2: BRUSH_COVERAGE, coats: 1 }
 
 describe('coatVolume', () => {
-  // Common practice of the trade: 40 drops of 0.05 ml brush 8 x 10 in once.
+  // Common practice: 40 drops of 0.05 ml brush 8 x 10 in once.
   it('comes to 40 drops for 8 x 10 in by brush', () => {
     const volume = coatVolume(coat)
     expect(volume.value).toBeCloseTo(2.0, 2)

@@ -50,11 +50,11 @@ export function coatVolume(input: CoatVolumeInput): Figure {
   if (!(input.coverageMillilitresPerM2 > 0))
     throw outOfRange(
       'coverage',
-      'A coverage must be above nothing.',
-      `Brushed coats take about ${BRUSH_COVERAGE} ml/m².`,
+      'The coverage must be above zero.',
+      `Enter a coverage in ml/m², for example ${BRUSH_COVERAGE} for a brush.`,
     )
   if (!Number.isInteger(input.coats) || input.coats < 1)
-    throw outOfRange('coats', 'Coats are counted whole, from one.', 'Write 1 or 2.')
+    throw outOfRange('coats', 'The number of coats must be a whole number of 1 or more.', 'Enter 1 or 2.')
   const area = imageArea(input)
   const sheets = input.sheets ?? 1
   return {

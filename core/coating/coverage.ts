@@ -61,8 +61,8 @@ export function usualCoverage(tool: Tool, brush: BrushCoverage = USUAL): Figure 
         tool === 'brush'
           ? brush.source
           : isRod
-            ? `${brush.source}. A rod lays about six tenths of a brush; from memory`
-            : `${brush.source}. The brush’s figure, until your own coats say more; from memory`,
+            ? `${brush.source}. A rod uses about 60 % of a brush (from memory)`
+            : `${brush.source}. The value for a brush, until your own coats are recorded (from memory)`,
     },
   }
 }
@@ -95,8 +95,8 @@ export function learnedCoverage(coats: readonly JudgedCoat[], tool: Tool): Figur
         standing: 'yours' as const,
       })),
       standing: 'yours',
-      source: 'Your own coats: too little, right, or left over',
-      leavesOut: 'a coat judged by eye alone counts as a tenth too little or too much',
+      source: 'Your own coats: not enough, just right, too much',
+      leavesOut: 'a coat judged only by eye counts as 10 % too little or too much',
     },
   }
 }

@@ -26,13 +26,13 @@ export function calibrateDropper(
   gramsPerMillilitre = 0.998,
 ): DropperCalibration {
   if (!weighings.length)
-    throw wrong('too-few', 'Nothing has been weighed.', 'Weigh 20 drops of water; three times is better.')
+    throw wrong('too-few', 'No weighing has been entered.', 'Weigh 20 drops of water; three times is better.')
   for (const { drops, grams } of weighings)
     if (!Number.isInteger(drops) || drops < 1 || !(grams > 0))
       throw wrong(
         'out-of-range',
-        'A weighing is some drops and some grams.',
-        'Write it like 20 drops, 0.98 g.',
+        'Each weighing needs a number of drops and a weight.',
+        'Enter drops and grams, for example 20 drops, 0.98 g.',
       )
   const volumes = weighings.map(({ drops, grams }) => grams / gramsPerMillilitre / drops)
   const drops = weighings.reduce((sum, one) => sum + one.drops, 0)
@@ -42,8 +42,8 @@ export function calibrateDropper(
   if (perMillilitre < 5 || perMillilitre > 100)
     throw wrong(
       'unlikely',
-      `That makes ${perMillilitre.toPrecision(3)} drops to the millilitre.`,
-      'Droppers give 10 to 60; check that the balance shows grams and was set to zero.',
+      `This gives ${perMillilitre.toPrecision(3)} drops per ml, which is not plausible.`,
+      'Droppers give 10 to 60 drops per ml. Check that the balance shows grams and was set to zero.',
     )
   const spread = standardDeviation(volumes, volume)
   const inputs = [

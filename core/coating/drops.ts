@@ -22,12 +22,12 @@ export interface DropCount {
 export function shareDrops(parts: readonly number[], total: number): DropCount {
   const sum = parts.reduce((all, part) => all + part, 0)
   if (!parts.length || parts.some((part) => !(part > 0) || !Number.isFinite(part)))
-    throw outOfRange('ratio', 'Every part of a ratio is above nothing.', 'Write it like 1 : 1.')
+    throw outOfRange('ratio', 'Every part of the ratio must be above zero.', 'Enter a ratio such as 1 : 1.')
   if (!Number.isInteger(total) || total < parts.length)
     throw outOfRange(
       'drops',
-      `${total} drops cannot be shared among ${parts.length}.`,
-      'Mix more: a larger area or a second coat.',
+      `${total} drops cannot be divided into ${parts.length} parts.`,
+      'Mix more: choose a larger area or a second coat.',
     )
 
   const shares = parts.map((part) => (total * part) / sum)
@@ -76,7 +76,7 @@ export function totalDrops(
   components: number,
 ): Figure {
   if (!(dropsPerMillilitre > 0))
-    throw outOfRange('dropper', 'A dropper gives some drops to the millilitre.', 'Common practice is 20.')
+    throw outOfRange('dropper', 'Drops per ml must be above zero.', 'Enter a number; 20 is common practice.')
   return {
     value: Math.max(components, Math.round(volumeMillilitres * dropsPerMillilitre)),
     unit: 'drops',

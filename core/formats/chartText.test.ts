@@ -70,7 +70,7 @@ describe('readings from a file', () => {
     ['out-of-range', 'id,density\nA1,85\n', /LAB_L/],
     ['out-of-range', 'id,XYZ_Y\nA1,-2\n', /Line 2/],
     ['cut-off', CGATS.replace('END_DATA\n', ''), /END_DATA/],
-    ['cut-off', CGATS.replace('2 B2 54.10 0.4 -2.0\n', ''), /3 patches, and 2/],
+    ['cut-off', CGATS.replace('2 B2 54.10 0.4 -2.0\n', ''), /3 patches but has 2/],
     ['empty', 'id,density\n', /no patches/],
   ])('refuses what is %s', (code, text, words) => {
     const read = () => readReadings(text)

@@ -30,8 +30,7 @@ const IDS = /^(sample_id|sample_name|sampleid|id|patch|sample_loc|step|no\.?|nr)
  */
 export function readReadings(text: string, scaleOfBare: 'density' | 'lightness' = 'density'): ReadingRow[] {
   const clean = text.replace(/^\uFEFF/, '')
-  if (!clean.trim())
-    throw refuse('empty', 'The file is empty.', 'Choose a file with readings, one patch a row.')
+  if (!clean.trim()) throw refuse('empty', 'The file is empty.', 'Choose a file with one patch per row.')
   return /^\s*BEGIN_DATA_FORMAT\s*$/m.test(clean) ? fromCgats(clean) : fromCsv(clean, scaleOfBare)
 }
 
@@ -44,7 +43,7 @@ function fromCgats(text: string): ReadingRow[] {
       throw refuse(
         'cut-off',
         `The file has no ${from < 0 ? begin : end}.`,
-        'It was cut off; export it once more.',
+        'The file is incomplete. Export it again.',
       )
     return lines.slice(from + 1, to).map((line, i) => ({ line: from + 2 + i, fields: fieldsOf(line) }))
   }
@@ -54,8 +53,8 @@ function fromCgats(text: string): ReadingRow[] {
   if (said !== undefined && Number(said) !== rows.length)
     throw refuse(
       'cut-off',
-      `The file says it has ${said} patches, and ${rows.length} are there.`,
-      'It was cut off or changed by hand; export it once more.',
+      `The file announces ${said} patches but has ${rows.length}.`,
+      'The file is incomplete or was edited. Export it again.',
     )
   return readingsOf(names, rows)
 }
@@ -91,10 +90,10 @@ function readingsOf(
   if (column < 0)
     throw refuse(
       'no-column',
-      `None of the columns is a reading that is known here: ${names.slice(0, 8).join(', ') || 'there are none'}.`,
+      `No column has known readings: ${names.slice(0, 8).join(', ') || 'there are none'}.`,
       'Name one of them D_VIS for density, LAB_L for L*, or XYZ_Y.',
     )
-  if (!rows.length) throw refuse('empty', 'The file has no patches.', 'Choose a file with one patch a row.')
+  if (!rows.length) throw refuse('empty', 'The file has no patches.', 'Choose a file with one patch per row.')
   return rows.map(({ line, fields }) => {
     const text = fields[column] ?? ''
     const value = numberOf(text)
@@ -102,7 +101,7 @@ function readingsOf(
       throw refuse(
         'not-a-number',
         `Line ${line}: “${text}” is not a reading.`,
-        'Mend that line, or take it out.',
+        'Correct or remove that line.',
       )
     return { id: id < 0 ? '' : (fields[id] ?? ''), density: densityOf(value, scale, line) }
   })
@@ -113,15 +112,19 @@ function densityOf(value: number, scale: Scale, line: number): number {
     if (value < -0.5 || value > 6)
       throw refuse(
         'out-of-range',
-        `Line ${line}: ${value} is no density of a print.`,
-        'Densities run from 0 to about 2.5; L* belongs in a column named LAB_L.',
+        `Line ${line}: ${value} is not a plausible print density.`,
+        'Densities range from 0 to about 2.5. Put L* in a column named LAB_L.',
       )
     return value
   }
   if (scale === 'lightness') return densityFromLightness(value)
   const share = value / 100
   if (!(share > 0 && share < 4))
-    throw refuse('out-of-range', `Line ${line}: ${value} is no reading of a print.`, 'It runs from 0 to 100.')
+    throw refuse(
+      'out-of-range',
+      `Line ${line}: ${value} is not a plausible reading.`,
+      'Values range from 0 to 100.',
+    )
   return -Math.log10(share)
 }
 

@@ -32,7 +32,7 @@ export function readProfile(bytes: Uint8Array): ColourProfile {
       return readCurve(view, tag.at)
     }
     if (space === 'GRAY') return { name: 'grey', channels: 1, toLight: [curve('kTRC')], luminance: [1] }
-    if (space !== 'RGB ') throw refuse(`This is a picture for ${space.trim()} printing, not of light.`)
+    if (space !== 'RGB ') throw refuse(`This picture is in ${space.trim()} print colours.`)
     const weights = ['rXYZ', 'gXYZ', 'bXYZ'].map((name) => {
       const tag = tags.get(name)
       if (!tag) throw refuse('Pictures with this kind of RGB profile cannot be read.')
@@ -47,7 +47,7 @@ export function readProfile(bytes: Uint8Array): ColourProfile {
       luminance: weights.map((weight) => weight / sum),
     }
   } catch (error) {
-    if (error instanceof RangeError) throw refuse('The colour profile of this picture is cut off.')
+    if (error instanceof RangeError) throw refuse('The colour profile of this picture is incomplete.')
     throw error
   }
 }
@@ -90,5 +90,5 @@ const refuse = (problem: string) =>
     code: 'profile',
     field: 'the picture',
     problem,
-    remedy: 'Save it as sRGB or as grey, and choose it again.',
+    remedy: 'Save it as sRGB or greyscale, then choose it again.',
   })

@@ -22,7 +22,7 @@ export function withWords(file: Uint8Array, words: PictureWords): Uint8Array {
   throw new CoreError({
     code: 'not-a-picture',
     field: 'picture',
-    problem: 'Only JPEG and PNG carry these words.',
+    problem: 'Only JPEG and PNG files can carry this text.',
     remedy: 'Export the picture as one of these.',
   })
 }
@@ -50,7 +50,7 @@ function jpegWith(file: Uint8Array, words: PictureWords): Uint8Array {
     throw new CoreError({
       code: 'too-large',
       field: 'picture',
-      problem: 'The notes of this print are longer than a picture file can carry.',
+      problem: 'The notes of this print are too long for a picture file.',
       remedy: 'Export the passport instead.',
     })
   const size = body.length + 2

@@ -132,11 +132,7 @@ export class ZipLister {
       )
     }
     if (isLast && (this.open.size || this.seen.size !== this.promised))
-      throw refuse(
-        'truncated',
-        'The archive is not whole: files are missing from it.',
-        'Copy or export it again.',
-      )
+      throw refuse('truncated', 'The archive is incomplete: files are missing.', 'Copy or export it again.')
   }
 }
 
@@ -166,9 +162,9 @@ export function unpackEntry(
   let size = 0
   const count = (more: number) => {
     size += more
-    if (size > limits.entryBytes) throw tooLarge(`“${path}” unpacks to more than ${limits.entryBytes} bytes`)
+    if (size > limits.entryBytes) throw tooLarge(`“${path}” expands to more than ${limits.entryBytes} bytes`)
     if (size > 2 ** 20 && size > limits.ratio * bytes.length)
-      throw tooLarge(`“${path}” swells more than ${limits.ratio} times`)
+      throw tooLarge(`“${path}” expands more than ${limits.ratio} times`)
   }
   if (!isPacked || !bytes.length) {
     count(bytes.length)
@@ -196,7 +192,7 @@ export function unpackedTotal(limits: ZipLimits = LIMITS): (bytes: number) => vo
   let total = 0
   return (bytes) => {
     total += bytes
-    if (total > limits.totalBytes) throw tooLarge(`it unpacks to more than ${limits.totalBytes} bytes`)
+    if (total > limits.totalBytes) throw tooLarge(`it expands to more than ${limits.totalBytes} bytes`)
   }
 }
 
@@ -217,8 +213,8 @@ function entriesPromised(bytes: Uint8Array): number {
     }
   throw refuse(
     'truncated',
-    'The archive stops before its end.',
-    'Copy or export it again; the end of the file is missing.',
+    'The archive is incomplete.',
+    'The end of the file is missing. Copy or export it again.',
   )
 }
 
@@ -256,6 +252,6 @@ const refuse = refusalAt('archive')
 const tooLarge = (what: string) =>
   refuse(
     'too-large',
-    `The archive is not an honest one: ${what}.`,
+    `The archive is not safe to open: ${what}.`,
     'Do not open this file; it was not written by Ember Sheet.',
   )

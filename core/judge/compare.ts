@@ -96,9 +96,9 @@ export function threadFacts(record: PrintRecord): ThreadFact[] {
     ...fact('light', '', 'light', light?.name),
     ...(record.lamp === null
       ? []
-      : fact('lamp', '', 'strength of the lamp', record.lamp.percent, `${digits(record.lamp.percent, 2)} %`)),
+      : fact('lamp', '', 'lamp output', record.lamp.percent, `${digits(record.lamp.percent, 2)} %`)),
     ...fact('negative', '', 'picture', sheet.subject),
-    ...fact('negative', 'curve', 'curve of the negative', record.films.at(-1)?.curve),
+    ...fact('negative', 'curve', 'correction curve', record.films.at(-1)?.curve),
     ...fact('paper', '', 'paper', paper?.name),
     ...(definition.chalk.bears || paper?.buffered !== 'yes'
       ? []
@@ -146,7 +146,9 @@ export function threadFacts(record: PrintRecord): ThreadFact[] {
           )
         : []),
     ]),
-    ...(coatAge === null ? [] : fact('coatAge', '', 'wait of the dry coat', coatAge, formatSpan(coatAge))),
+    ...(coatAge === null
+      ? []
+      : fact('coatAge', '', 'age of the coat at exposure', coatAge, formatSpan(coatAge))),
     ...(state.room
       ? [
           ...fact(
@@ -189,7 +191,7 @@ function wetFacts(record: PrintRecord): ThreadFact[] {
             {
               kind: 'bathUse' as const,
               of: `${id}/${nth}`,
-              name: `prints through ${met.bath.name} before`,
+              name: `earlier prints in ${met.bath.name}`,
               value: met.standing.passes.length,
               said: String(met.standing.passes.length),
             },

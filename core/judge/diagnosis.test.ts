@@ -8,7 +8,7 @@ const cause = (id: string, weight: number, parts: Partial<Cause> = {}): Cause =>
 const book: FaultBook = {
   symptoms: [
     { id: 'pale', name: 'Pale', looks: '', drawing: 'pale', base: 0.2 },
-    { id: 'veil', name: 'Veiled', looks: '', drawing: 'veil', base: 0.2 },
+    { id: 'veil', name: 'Grey', looks: '', drawing: 'veil', base: 0.2 },
   ],
   facts: [{ id: 'short', yes: '', no: '', base: 0.1 }],
   causes: [

@@ -98,7 +98,7 @@ function evidenceFor(
       return symptoms.includes(symptom.id)
         ? { said: `you see it: ${lower(symptom.name)}`, ratio: share / base }
         : {
-            said: `usual with it and not seen: ${lower(symptom.name)}`,
+            said: `usual with this cause but not seen: ${lower(symptom.name)}`,
             ratio: ((1 - share) / (1 - base)) ** SILENCE,
           }
     })

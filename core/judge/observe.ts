@@ -45,16 +45,16 @@ function exposure({ state, base }: PrintRecord): Observed[] {
       fact(
         'exposed-short',
         given < planned / SIXTH,
-        `exposed ${formatSpan(given)}, ${formatSpan(planned)} was planned`,
+        `exposed ${formatSpan(given)}, planned ${formatSpan(planned)}`,
       ),
       fact(
         'exposed-long',
         given > planned * SIXTH,
-        `exposed ${formatSpan(given)}, ${formatSpan(planned)} was planned`,
+        `exposed ${formatSpan(given)}, planned ${formatSpan(planned)}`,
       ),
     )
   if (base) {
-    const said = `exposed ${formatSpan(given)}; the base exposure kept for this combination is ${formatSpan(base.base.seconds)}`
+    const said = `exposed ${formatSpan(given)}, base exposure ${formatSpan(base.base.seconds)}`
     known.push(
       fact('below-base', given < base.base.seconds / THIRD, said),
       fact('above-base', given > base.base.seconds * THIRD, said),
@@ -77,10 +77,10 @@ function lampFacts({ lamp, light }: PrintRecord): Observed[] {
 /** What the record says of chalk in the paper; nothing where the process bears chalk. */
 export function paper({ paper: stock, isTreated, definition }: PrintRecord): Observed[] {
   if (definition.chalk.bears || !stock) return []
-  if (isTreated) return [fact('chalk-in', false, `${stock.name} was treated with acid before`)]
-  if (stock.buffered === 'no') return [fact('chalk-in', false, `${stock.name} has no chalk`)]
+  if (isTreated) return [fact('chalk-in', false, `${stock.name} was treated with acid`)]
+  if (stock.buffered === 'no') return [fact('chalk-in', false, `${stock.name} is not buffered`)]
   if (stock.buffered === 'yes')
-    return [fact('chalk-in', true, `${stock.name} is buffered, and no treatment of it is on record`)]
+    return [fact('chalk-in', true, `${stock.name} is buffered, and no acid treatment is recorded`)]
   return []
 }
 
@@ -102,7 +102,7 @@ function coat(record: PrintRecord): Observed[] {
         'coat-thin',
         isShort,
         state.coatsJudged.some((one) => one.said === 'short')
-          ? 'the coat was found too little when it was laid'
+          ? 'the coat was recorded as not enough'
           : `${digits(100 * share, 2)} % of the usual amount was mixed for the coat`,
       ),
     )
@@ -155,7 +155,7 @@ function dried({ state }: PrintRecord): Observed[] {
       fact(
         'dried-short',
         took < least - slackOf(least),
-        `dried ${formatSpan(took)}, ${formatSpan(least)} is the least`,
+        `dried ${formatSpan(took)}, minimum ${formatSpan(least)}`,
       ),
     )
   }
@@ -166,7 +166,7 @@ function dried({ state }: PrintRecord): Observed[] {
       fact(
         'coat-old',
         waited > keeps,
-        `the coat was ${formatSpan(waited)} old at the light, ${formatSpan(keeps)} is its ${before.planned.keepsBestSeconds ? 'best' : 'life'}`,
+        `the coat was ${formatSpan(waited)} old at exposure, ${before.planned.keepsBestSeconds ? 'best within' : 'usable for'} ${formatSpan(keeps)}`,
       ),
     )
   }
@@ -175,7 +175,7 @@ function dried({ state }: PrintRecord): Observed[] {
 
 function air({ state }: PrintRecord): Observed[] {
   if (!state.room) return []
-  const said = `the room was at ${digits(state.room.relativeHumidity, 2)} % of humidity`
+  const said = `room humidity was ${digits(state.room.relativeHumidity, 2)} %`
   return [
     fact('air-dry', state.room.relativeHumidity < DRY_AIR, said),
     fact('air-damp', state.room.relativeHumidity > DAMP_AIR, said),
@@ -191,8 +191,8 @@ function lots({ bottles, mixedAt }: PrintRecord): Observed[] {
       'lot-old',
       old !== undefined,
       old
-        ? `${old.bottle.label} was ${formatSpan((mixedAt - (old.bottle.bestUntil ?? 0)) / 1000)} past its life`
-        : 'every bottle was within its life',
+        ? `${old.bottle.label} was ${formatSpan((mixedAt - (old.bottle.bestUntil ?? 0)) / 1000)} past its shelf life`
+        : 'every bottle was within its shelf life',
     ),
   ]
 }
@@ -204,7 +204,7 @@ function picture({ registerWorst, films, sheet }: PrintRecord): Observed[] {
       fact(
         'register-off',
         registerWorst > REGISTER_SEEN,
-        `the worst register mark was ${digits(registerWorst, 2)} mm off`,
+        `the largest register error was ${digits(registerWorst, 2)} mm`,
       ),
     )
   if (films.length && sheet.choices.subject !== 'photogram') {
@@ -213,7 +213,9 @@ function picture({ registerWorst, films, sheet }: PrintRecord): Observed[] {
       fact(
         'no-curve',
         !curved,
-        curved ? 'its negative was made through a curve' : 'its negative was made without a curve',
+        curved
+          ? 'the negative was made with a correction curve'
+          : 'the negative was made without a correction curve',
       ),
     )
   }

@@ -36,18 +36,18 @@ export function wetSteps({ state, definition }: PrintRecord): Observed[] {
         fact(
           SHORT[words.role],
           isShort,
-          `${DONE[words.role]} ${formatSpan(took)}, ${formatSpan(least)} is due`,
+          `${DONE[words.role]} ${formatSpan(took)}, minimum ${formatSpan(least)}`,
         ),
       )
     if (words.role === 'wash' && least !== undefined)
-      keep(fact('washed-short', isShort, `washed ${formatSpan(took)}, ${formatSpan(least)} is due`))
+      keep(fact('washed-short', isShort, `washed ${formatSpan(took)}, minimum ${formatSpan(least)}`))
     const ceiling = words.late?.afterSeconds ?? step.planned.mostSeconds
     if (words.role === 'fix' && ceiling !== undefined)
       keep(
         fact(
           'fixed-long',
           took > 1.25 * ceiling,
-          `fixed ${formatSpan(took)}, ${formatSpan(ceiling)} is the most`,
+          `fixed ${formatSpan(took)}, maximum ${formatSpan(ceiling)}`,
         ),
       )
     if (words.role === 'clear' && words.late?.blames === 'paper' && ceiling !== undefined)
@@ -55,7 +55,7 @@ export function wetSteps({ state, definition }: PrintRecord): Observed[] {
         fact(
           'cleared-long',
           took > ceiling,
-          `clearing took ${formatSpan(took)}, over ${formatSpan(ceiling)}`,
+          `clearing took ${formatSpan(took)}, maximum ${formatSpan(ceiling)}`,
         ),
       )
   }
@@ -65,12 +65,12 @@ export function wetSteps({ state, definition }: PrintRecord): Observed[] {
 const SPENT = { develop: 'developer-spent', clear: 'clearing-spent', fix: 'fixer-spent', tone: 'toner-spent' } as const // prettier-ignore
 const VERDICT = {
   fresh: 'was fresh',
-  serves: 'still served',
-  replenishSoon: 'still served',
+  serves: 'was still good',
+  replenishSoon: 'was still good',
   replenish: 'was due to be replenished',
-  used: 'had been made for one print, and had had it',
+  used: 'was one-shot and already used',
   spent: 'was beyond its capacity',
-  old: 'was past its life',
+  old: 'was past its shelf life',
 } as const
 
 /** What the baths that the print met say: how far used up, how old, how strong. */
@@ -84,7 +84,7 @@ export function bathsMet({ baths, definition }: PrintRecord): Observed[] {
       ? `, after ${standing.passes.length} print${standing.passes.length === 1 ? '' : 's'}`
       : ''
     const how = isThin
-      ? `had thinned to ${digits(100 * standing.strength.value, 2)} % of its strength`
+      ? `was diluted to ${digits(100 * standing.strength.value, 2)} % of its strength`
       : VERDICT[standing.verdict]
     return [fact(SPENT[role], isSpent, `${bath.name} ${how}${had}`)]
   })

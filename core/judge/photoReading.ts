@@ -66,15 +66,15 @@ export function readPhoto(
   if (!grey)
     throw refuse(
       'no-grey',
-      'No grey has been pointed at.',
-      'Point at the grey reference first, then at the print.',
+      'The grey card has not been marked.',
+      'Point at the grey card first, then at the print.',
     )
   const reference = middleOf(photo, grey, radius)
   if (reference.some((code) => code >= CLIPPED || code <= BLACK))
     throw refuse(
       'clipped',
-      'The grey is lost in this photograph: too light or too dark to measure by.',
-      'Photograph print and grey once more, in even light, and let the grey come out grey.',
+      'The grey card is clipped in this photo.',
+      'Photograph print and grey card again in even light, so that the card is mid-grey.',
     )
   const known = 10 ** -greyDensity
   const gains = reference.map((code) => known / linearFromSrgb(code / 255))
@@ -101,8 +101,8 @@ export function readPhoto(
   if (readings.some(({ density }) => (density ?? 0) < LIGHTEST))
     throw refuse(
       'not-the-grey',
-      'By this grey a place on the print is lighter than any white.',
-      'Point at the grey itself, and write the density that it really has.',
+      'With this grey card, a place on the print would be lighter than white.',
+      'Point at the grey card, and enter its true density.',
     )
   return { readings, doubtful }
 }

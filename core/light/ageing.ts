@@ -91,7 +91,7 @@ export function lampHealth(hours: number, readings: readonly LampReading[]): Lam
     value: hours,
     unit: 'h',
     working: {
-      words: 'hours told of, and every exposure and lit stretch since',
+      words: 'hours entered, plus every exposure and lamp-on time since',
       formula: 'h = h₀ + Σtᵢ',
       inputs: [{ name: 'counted so far', symbol: 'h', value: hours, unit: 'h', standing: 'yours' }],
       standing: 'yours',
@@ -136,8 +136,10 @@ export function lampHealth(hours: number, readings: readonly LampReading[]): Lam
               { name: 'readings', symbol: 'n', value: readings.length, unit: '', standing: 'yours' },
             ],
             standing: 'yours',
-            source: 'Your own readings; that lamps fade by a like share an hour is common practice',
-            ...(!fit.isCertain && { leavesOut: 'so few or so scattered readings could feign this loss' }),
+            source: 'Your own readings; that lamps fade exponentially is common practice',
+            ...(!fit.isCertain && {
+              leavesOut: 'with so few or scattered readings, this loss may not be real',
+            }),
           },
         }
       : null,

@@ -46,7 +46,7 @@ export interface BaseExposure {
 }
 
 /**
- * Base exposure: the shortest exposure whose black through the clear film is within a difference of the deepest black.
+ * Base exposure: the shortest exposure whose black through the clear film is within a difference of the Dmax.
  *
  * @param readings shape (n,), n ≥ 4 marks that could be read, any order.
  * @param difference in density, above 0.
@@ -69,14 +69,14 @@ export function baseExposure(
     .filter((mark) => Number.isFinite(mark.y) && Number.isFinite(mark.lnT))
     .sort((a, b) => a.lnT - b.lnT)
   if (marks.length < 4)
-    throw refuse('too-few', 'A base exposure needs at least four marks.', 'Read more of the marks.')
+    throw refuse('too-few', 'A base exposure needs at least four steps.', 'Read more steps.')
   const [first, last] = [marks[0]!, marks.at(-1)!]
   const deepest = Math.max(...marks.map((mark) => mark.y))
   if (deepest - (white ?? USUAL_WHITE) < 0.2)
     throw refuse(
       'flat',
-      'No mark is much darker than paper.',
-      'Check that densities were typed, or print the strip longer.',
+      'No step is much darker than the paper.',
+      'Check that you entered densities, or expose the strip longer.',
     )
 
   const isFlatAll = deepest - Math.min(...marks.map((mark) => mark.y)) < difference
@@ -124,13 +124,12 @@ export function baseExposure(
       unit: 's',
       ...(others.length > 0 && { uncertainty: seconds * (spread - 1) }),
       working: {
-        words:
-          'shortest exposure whose black is within the difference of the deepest one, on the curve through the marks',
+        words: 'shortest exposure whose density is within the tolerance of Dmax, on the fitted curve',
         formula: 't₀ = τ·(ln(r/Δ))^(1/k)',
         inputs: [
-          { name: 'deepest black', symbol: 'D', value: black, unit: '', standing: 'yours' },
-          { name: 'difference allowed', symbol: 'Δ', value: difference, unit: '', standing: 'practice' },
-          { name: 'marks read', symbol: 'n', value: marks.length, unit: '', standing: 'yours' },
+          { name: 'Dmax', symbol: 'D', value: black, unit: '', standing: 'yours' },
+          { name: 'tolerance', symbol: 'Δ', value: difference, unit: '', standing: 'practice' },
+          { name: 'steps read', symbol: 'n', value: marks.length, unit: '', standing: 'yours' },
           { name: 'steepness of the curve', symbol: 'k', value: clean.parameters[3]!, unit: '' },
         ],
         standing: 'yours',
@@ -199,8 +198,8 @@ export function baseByEye(times: readonly number[], mark: number): EyeBase {
   if (seconds === undefined || mark >= times.length)
     throw refuse(
       'tooShort',
-      'The last mark has none after it to compare with.',
-      'If only the last one is black, expose a longer strip.',
+      'The last step has no later step to compare with.',
+      'If only the last step is black, expose a longer strip.',
     )
   const low = times[mark - 2] ?? 0
   return {
@@ -211,16 +210,16 @@ export function baseByEye(times: readonly number[], mark: number): EyeBase {
       unit: 's',
       uncertainty: seconds - low,
       working: {
-        words: 'exposure of the first mark that looks as black as those after it',
+        words: 'exposure of the first step that looks as black as all later steps',
         formula: 't₀ = tₘ',
         inputs: [
           { name: 'mark', symbol: 'm', value: mark, unit: '', standing: 'yours' },
           { name: 'its exposure', symbol: 'tₘ', value: seconds, unit: 's', standing: 'yours' },
-          { name: 'exposure of the mark before', symbol: 'tₘ₋₁', value: low, unit: 's', standing: 'yours' },
+          { name: 'exposure of the step before', symbol: 'tₘ₋₁', value: low, unit: 's', standing: 'yours' },
         ],
         standing: 'yours',
         source: 'Your eye; common practice',
-        leavesOut: 'it may be anywhere between the two marks',
+        leavesOut: 'the true value can be anywhere between the two steps',
       },
     },
   }

@@ -9,7 +9,7 @@ export interface Combination {
   lightId: string
 }
 
-/** A base exposure that was kept, and where it was found under other conditions than are asked for. */
+/** A base exposure that was kept, and where found under other conditions than are asked for. */
 export interface FoundBase {
   base: Base
   differs: ('paper' | 'choices')[]
@@ -83,14 +83,14 @@ export function exposureFromBase(
           : half,
       }),
       working: {
-        words: isScaled ? 'dose of the base exposure ÷ light now' : 'the base exposure that was found',
+        words: isScaled ? 'dose of the base exposure ÷ light now' : 'the saved base exposure',
         formula: !isScaled ? 't = t₀' : schwarzschild === 1 ? 't = t₀·E₀ / E' : 't = t₀·(E₀ / E)^(1/p)',
         inputs: [
           { name: 'base exposure', symbol: 't₀', value: base.seconds, unit: 's', standing: 'yours' },
           ...(isScaled
             ? [
                 {
-                  name: 'light when it was found',
+                  name: 'light at that time',
                   symbol: 'E₀',
                   value: base.milliwattsPerCm2 ?? 0,
                   unit: 'mW/cm²',
@@ -109,7 +109,7 @@ export function exposureFromBase(
         standing: 'yours',
         source: SOURCE[base.by],
         ...(differs.length && {
-          leavesOut: `it was found ${differs.map((one) => OTHER[one]).join(' and ')}`,
+          leavesOut: `found ${differs.map((one) => OTHER[one]).join(' and ')}`,
         }),
       },
     },
@@ -119,6 +119,6 @@ export function exposureFromBase(
 const SOURCE = {
   strip: 'Your test strip',
   eye: 'Your test strip, by eye',
-  typed: 'What you wrote down',
+  typed: 'Entered by you',
 } as const
-const OTHER = { paper: 'on another paper', choices: 'with another school or sensitizer' } as const
+const OTHER = { paper: 'on another paper', choices: 'with another recipe or sensitizer' } as const

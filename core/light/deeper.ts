@@ -37,7 +37,7 @@ export function printDeeper(usual: UsualAllowance | undefined, states: readonly 
     unit: 'stops',
     ...(spread !== undefined && { uncertainty: spread }),
     working: {
-      words: n ? 'usual allowance, moved by how your own prints dried' : 'usual allowance',
+      words: n ? 'usual allowance, adjusted by your own prints' : 'usual allowance',
       formula: n ? 'a = a₀ + Σaᵢ / (n + 2)' : 'a = a₀',
       inputs: [
         { name: 'usual', symbol: 'a₀', value: base, unit: 'stops', standing: usual?.standing ?? 'practice' },
@@ -58,7 +58,7 @@ export function printDeeper(usual: UsualAllowance | undefined, states: readonly 
       source: n
         ? `Your judgements; ${usual?.source ?? 'nothing usual is known for this process'}`
         : (usual?.source ?? 'Nothing usual is known for this process'),
-      leavesOut: 'each fault counts as a sixth of a stop, whatever its size',
+      leavesOut: 'each fault counts as 1/6 stop, regardless of its size',
     },
   }
 }

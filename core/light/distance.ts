@@ -26,8 +26,8 @@ export function strengthAtDistance(falloff: Falloff, fromMillimetres: number, to
       throw new CoreError({
         code: 'out-of-range',
         field: 'distance',
-        problem: 'Lamp and paper cannot lie in one place.',
-        remedy: 'Write the distance from the lamp to the paper, such as 150 mm.',
+        problem: 'The distance must be above zero.',
+        remedy: 'Enter the distance from lamp to paper, for example 150 mm.',
       })
   const strength = strengthOf(falloff)
   return strength(toMillimetres) / strength(fromMillimetres)
@@ -59,8 +59,8 @@ function tableOf(
     throw new CoreError({
       code: 'too-few',
       field: 'distance',
-      problem: 'A table of distances needs at least two different ones.',
-      remedy: 'Measure at another distance too, or say whether it is a bulb or a tube.',
+      problem: 'The table needs at least two different distances.',
+      remedy: 'Measure at another distance too, or choose bulb or tube.',
     })
   return (millimetres) => {
     const x = Math.log(millimetres)

@@ -17,8 +17,8 @@ export function changeExposure(plannedSeconds: number, change: ExposureChange): 
     throw new CoreError({
       code: 'out-of-range',
       field: 'exposure',
-      problem: 'That would leave no exposure at all.',
-      remedy: 'Take away less, or take the sheet out.',
+      problem: 'This would leave no exposure.',
+      remedy: 'Subtract less, or finish the exposure.',
     })
   return {
     value,
@@ -29,7 +29,7 @@ export function changeExposure(plannedSeconds: number, change: ExposureChange): 
       inputs: [{ name: 'planned before', symbol: 't', value: plannedSeconds, unit: 's' }, input],
       standing: 'arithmetic',
       source: 'One stop is twice the light (definition)',
-      leavesOut: 'the light is taken to stay as it is',
+      leavesOut: 'the light is assumed to stay constant',
     },
   }
 }
@@ -48,8 +48,8 @@ export function exposureForLight(seconds: number, share: number, schwarzschild =
     throw new CoreError({
       code: 'out-of-range',
       field: 'light',
-      problem: 'No light would be left.',
-      remedy: 'Write a share above nothing, such as 50 %.',
+      problem: 'This would leave no light.',
+      remedy: 'Enter a percentage above zero, for example 50 %.',
     })
   const isPlain = schwarzschild === 1
   return {
@@ -75,8 +75,8 @@ export function exposureForLight(seconds: number, share: number, schwarzschild =
       ],
       standing: isPlain ? 'arithmetic' : 'yours',
       source: isPlain
-        ? 'Light and time stand for each other (reciprocity)'
-        : 'Schwarzschild 1900, from memory; the exponent is yours',
+        ? 'Reciprocity (light × time is constant)'
+        : 'Schwarzschild 1900, from memory; the exponent is measured by you',
     },
   }
 }
@@ -93,7 +93,7 @@ function apply(seconds: number, change: ExposureChange): [number, string, string
     case 'percent':
       return [
         seconds * (1 + change.percent / 100),
-        'time and so many per cent of it',
+        'time plus a percentage of it',
         't′ = t·(1 + p/100)',
         { name: 'change', symbol: 'p', value: change.percent, unit: '%', standing: 'yours' },
       ]

@@ -30,7 +30,7 @@ export function eyeLimitSeconds(milliwattsPerCm2: number): Figure {
       standing: 'published',
       source: 'ICNIRP Guidelines on UV radiation, 2004; value from memory',
       leavesOut:
-        'the skin, and lamps that also shine below 315 nm, whose limits are far shorter; your local code decides',
+        'the skin, and lamps that also shine below 315 nm, whose limits are far shorter; local rules decide',
     },
   }
 }

@@ -88,7 +88,7 @@ export function expectedLight(history: LightHistory, now: number): Figure | null
         standing: 'memory',
         source:
           'Kasten & Young 1989, Hansen & Travis 1974, Bird & Riordan 1986; sunlight above the air from memory',
-        leavesOut: 'houses and hills, and what the sky does next',
+        leavesOut: 'shade from houses and hills, and later changes of the sky',
       },
     }
   }
@@ -117,7 +117,7 @@ export function expectedLight(history: LightHistory, now: number): Figure | null
       ],
       standing: 'yours',
       source: 'Your own readings of this lamp',
-      leavesOut: 'the lamp is taken to be warm',
+      leavesOut: 'the lamp is assumed to be warm',
     },
   }
 }

@@ -16,9 +16,7 @@ export function plannedExposure(step: StepState): Figure {
     value,
     unit: 's',
     working: {
-      words: step.changes.length
-        ? 'as planned, then each change that was given'
-        : 'as planned for this sheet',
+      words: step.changes.length ? 'as planned, then each change you made' : 'as planned for this sheet',
       formula: step.changes.length ? 't = tₒ, changed' : 't = tₒ',
       inputs: [
         { name: 'planned at the bench', symbol: 'tₒ', value: first, unit: 's', standing: 'yours' },
@@ -31,7 +29,7 @@ export function plannedExposure(step: StepState): Figure {
         })),
       ],
       standing: 'yours',
-      source: 'What you planned and gave',
+      source: 'Your plan and changes',
     },
   }
 }
@@ -59,7 +57,7 @@ export function exposureShare(step: StepState, now: number, course: LightCourse 
       formula: isSteady ? 's = 100·tₑ / t' : 's = 100·∫E dt / H',
       inputs: [
         {
-          name: isSteady ? 'in the light, looks left out' : 'counted so far, looks left out',
+          name: isSteady ? 'exposed, without pauses' : 'counted so far, without pauses',
           symbol: isSteady ? 'tₑ' : '∫E dt',
           value: Math.floor(counted * scale),
           unit,
@@ -74,13 +72,13 @@ export function exposureShare(step: StepState, now: number, course: LightCourse 
 }
 
 const SOURCE = {
-  steady: 'Stamps of start, looks and return',
-  model: 'The model of this light, and the stamps of start, looks and return',
+  steady: 'Times of start, checks and resume',
+  model: 'The model of this light, and the times of start, checks and resume',
   meter: 'Readings of the meter, by the trapezoidal rule',
 } as const
 
 const LEFT_OUT = {
-  steady: 'the light is taken to burn steadily',
-  model: 'what the model does not know: nobody reads this light',
-  meter: 'where the meter was silent, the light is taken to stay as last read',
+  steady: 'the light is assumed to be steady',
+  model: 'changes that the model cannot know; no meter reads this light',
+  meter: 'while the meter was silent, the light is assumed constant',
 } as const

@@ -12,21 +12,21 @@ describe('a test strip', () => {
     times.forEach((seconds, i) => expect(found[i]).toBeCloseTo(seconds, 9))
   })
 
-  it('covers mark after mark', () => {
+  it('covers step after step', () => {
     const cues = stripCues(plan)
     expect(cues.map((cue) => [Math.round(cue.atSeconds), cueWords(plan, cue)])).toEqual([
-      [60, 'Cover to mark 1'],
-      [120, 'Cover to mark 2'],
-      [240, 'Cover to mark 3'],
+      [60, 'Cover to step 1'],
+      [120, 'Cover to step 2'],
+      [240, 'Cover to step 3'],
     ])
   })
 
   it('frees them the other way', () => {
     const freeing = { ...plan, card: 'frees' as const }
     expect(stripCues(freeing).map((cue) => [Math.round(cue.atSeconds), cueWords(freeing, cue)])).toEqual([
-      [240, 'Draw the card back to mark 2'],
-      [360, 'Draw the card back to mark 1'],
-      [420, 'Take the card away'],
+      [240, 'Pull the card back to step 2'],
+      [360, 'Pull the card back to step 1'],
+      [420, 'Remove the card'],
     ])
   })
 

@@ -27,14 +27,14 @@ export interface StripCue {
  */
 export function stripTimes({ firstSeconds, lastSeconds, count, spacing }: StripPlan): number[] {
   if (!Number.isInteger(count) || count < 2 || count > 24)
-    throw refuse('count', 'A strip has 2 to 24 marks.', 'Write a whole number such as 8.')
+    throw refuse('count', 'A test strip has 2 to 24 steps.', 'Enter a whole number such as 8.')
   if (!(firstSeconds > 0))
-    throw refuse('first', 'The first mark needs some light.', 'Write a time such as 1 min.')
+    throw refuse('first', 'The shortest exposure must be above zero.', 'Enter a time such as 1 min.')
   if (!(lastSeconds > firstSeconds))
     throw refuse(
       'last',
-      'The last mark must have more than the first.',
-      'Write a longer time for the last mark.',
+      'The longest exposure must be longer than the shortest.',
+      'Enter a longer time for the last step.',
     )
   return Array.from({ length: count }, (_, i) => {
     const share = i / (count - 1)
@@ -62,10 +62,10 @@ export function stripCues(plan: StripPlan): StripCue[] {
 /** What is said when the card is to be moved. */
 export const cueWords = (plan: Pick<StripPlan, 'card'>, cue: StripCue): string =>
   plan.card === 'covers'
-    ? `Cover to mark ${cue.mark}`
+    ? `Cover to step ${cue.mark}`
     : cue.mark === 0
-      ? 'Take the card away'
-      : `Draw the card back to mark ${cue.mark}`
+      ? 'Remove the card'
+      : `Pull the card back to step ${cue.mark}`
 
 const refuse = (field: string, problem: string, remedy: string) =>
   new CoreError({ code: 'out-of-range', field, problem, remedy })

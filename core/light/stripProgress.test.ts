@@ -14,9 +14,9 @@ const lying = (count = 9, card: 'covers' | 'frees' = 'covers') => ({
 
 describe('a strip in the frame', () => {
   it.each([
-    [930, 0, null, 'Cover to mark 1'],
-    [965, 1, 'Cover to mark 1', 'Cover to mark 2'],
-    [1150, 3, 'Cover to mark 3', null],
+    [930, 0, null, 'Cover to step 1'],
+    [965, 1, 'Cover to step 1', 'Cover to step 2'],
+    [1150, 3, 'Cover to step 3', null],
   ])('at second %d has %d marks covered', (now, covered, last, next) => {
     const standing = stripStanding(lying(), null, [], at(now))!
     expect(standing.covered).toBe(covered)
@@ -27,7 +27,7 @@ describe('a strip in the frame', () => {
   it('starts with all but the last mark covered where the card frees them', () => {
     expect(stripStanding(lying(9, 'frees'), null, [], at(910))).toMatchObject({
       covered: 3,
-      next: { words: 'Draw the card back to mark 2' },
+      next: { words: 'Pull the card back to step 2' },
     })
   })
 

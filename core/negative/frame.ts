@@ -39,8 +39,8 @@ export function partOf(
     throw new CoreError({
       code: 'out-of-range',
       field: 'framing',
-      problem: 'This part of the picture does not exist.',
-      remedy: 'Come closer by 1 to 20 times, and keep the part inside of the picture.',
+      problem: 'This crop is outside the picture.',
+      remedy: 'Use a zoom from 1 to 20 and keep the crop inside the picture.',
     })
   const [width, height] =
     size.width / size.height > shape ? [size.height * shape, size.height] : [size.width, size.width / shape]

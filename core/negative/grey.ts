@@ -36,8 +36,8 @@ function shares({ red, green, blue }: ChannelMix): [number, number, number] {
     throw new CoreError({
       code: 'out-of-range',
       field: 'mix',
-      problem: 'This mix of channels leaves no light.',
-      remedy: 'Let red, green and blue add up to more than nothing.',
+      problem: 'This channel mix gives no light.',
+      remedy: 'Let red, green and blue add up to more than zero.',
     })
   return [red / total, green / total, blue / total]
 }
@@ -101,7 +101,7 @@ export function greyFromSamples(
       code: 'profile',
       field: 'the picture',
       problem: 'The colour profile of this picture does not fit its channels.',
-      remedy: 'Save it as sRGB or as grey, and choose it again.',
+      remedy: 'Save it as sRGB or greyscale, then choose it again.',
     })
   const most = 2 ** bits - 1
   const coded = Array.from({ length: hasColour ? 3 : 1 }, (_, c) => profile?.toLight[c] ?? linearFromSrgb)

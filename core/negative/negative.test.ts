@@ -206,7 +206,7 @@ describe('a negative', () => {
     expect(worst).toBeLessThan(1)
   })
 
-  it('has ink where the picture is light, and is turned left to right when it is mirrored', () => {
+  it('has ink where the picture is light, and is mirrored when it is mirrored', () => {
     const picture: GreyPicture = {
       width: 100,
       height: 80,

@@ -42,17 +42,21 @@ export function negativeSize(
   if (!(plan.pixelsPerInch >= 36 && plan.pixelsPerInch <= 2880))
     throw refuse(
       'resolution',
-      `${plan.pixelsPerInch} pixels to the inch cannot be printed.`,
-      'Write 240 to 720; 360 is usual.',
+      `${plan.pixelsPerInch} ppi cannot be printed.`,
+      'Enter 240 to 720 ppi; 360 is usual.',
     )
   if (!(plan.border.millimetres >= 0 && plan.border.millimetres <= 100))
-    throw refuse('border', 'Such a border cannot be made.', 'Write 0 to 100 mm; 10 has room for marks.')
+    throw refuse(
+      'border',
+      'This border is not possible.',
+      'Enter 0 to 100 mm; 10 mm leaves room for register marks.',
+    )
   const [w, h] = [width + 2 * edge, height + 2 * edge]
   if (!(width >= 16 && height >= 16) || w * h > MOST_PIXELS)
     throw refuse(
       'size',
-      `${w} × ${h} pixels is no size to make.`,
-      'Choose a smaller print, or fewer pixels to the inch.',
+      `${w} × ${h} pixels is not a usable size.`,
+      'Choose a smaller print or a lower resolution.',
     )
   return { width: w, height: h }
 }

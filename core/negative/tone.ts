@@ -59,8 +59,8 @@ export function checkPoints(points: readonly TonePoint[]): void {
     throw new CoreError({
       code: 'out-of-range',
       field: 'tones',
-      problem: 'These points leave no tones between them.',
-      remedy: `Let each point stand ${LEAST_APART} or more above the one before, and print no darker than it.`,
+      problem: 'These points are too close together.',
+      remedy: `Each point must be at least ${LEAST_APART} above the previous one and must not print darker.`,
     })
 }
 

@@ -22,8 +22,8 @@ export function gramsPerM2(
     throw new CoreError({
       code: 'out-of-range',
       field: 'weight',
-      problem: 'A basis weight is some pounds for a ream of some size.',
-      remedy: 'Write it like 140 lb.',
+      problem: 'The basis weight must be above zero.',
+      remedy: 'Enter a weight such as 140 lb.',
     })
   return {
     value: grams / squareMetres,
@@ -103,7 +103,7 @@ export function acidCapacity(bath: AcidBath, paperGramsPerM2: number, chalkPerce
         { name: 'chalk', symbol: 'n(chalk)', value: chalk, unit: 'mmol/m²' },
       ],
       standing: 'memory',
-      source: 'A buffered paper holds a few per cent of chalk; from memory, papers differ',
+      source: 'A buffered paper holds a few percent of chalk; from memory, papers differ',
       leavesOut: 'what the sheets carry out; renew the bath when the fizzing stops coming',
     },
   }

@@ -81,8 +81,8 @@ export function tearingPlan(sheet: Sides, wanted: readonly Wanted[], loss = 0): 
   if (!best)
     throw refuse(
       'too-small',
-      'Not one of these pieces fits on the sheet.',
-      'Take a larger sheet or a smaller piece.',
+      'None of these pieces fits on the sheet.',
+      'Use a larger sheet or smaller pieces.',
     )
   const plan: TearingPlan = {
     pieces: [],
@@ -152,15 +152,19 @@ function leave(plan: TearingPlan, region: Region): void {
 function check(sheet: Sides, wanted: readonly Wanted[], loss: number): void {
   const isSide = (value: number) => value > 0 && Number.isFinite(value)
   if (!isSide(sheet.width) || !isSide(sheet.height))
-    throw refuse('out-of-range', 'A sheet has two sides.', 'Measure it, and write it like 22.5 x 30 in.')
+    throw refuse(
+      'out-of-range',
+      'The sheet needs two lengths.',
+      'Enter its measured size, for example 22.5 x 30 in.',
+    )
   if (!wanted.length || wanted.some((one) => !isSide(one.width) || !isSide(one.height) || !(one.count >= 1)))
     throw refuse(
       'out-of-range',
-      'Every piece has two sides and is wanted once at least.',
-      'Write it like 8 x 10 in.',
+      'Every piece needs a size and a number of 1 or more.',
+      'Enter a size such as 8 x 10 in.',
     )
   if (!(loss >= 0))
-    throw refuse('out-of-range', 'A torn edge costs nothing or some millimetres.', 'Write 0 or 1 mm.')
+    throw refuse('out-of-range', 'The loss per torn edge must be zero or more.', 'Enter 0 or 1 mm.')
 }
 
 export const refuse = refusalAt('tearing')

@@ -179,8 +179,8 @@ function setsWithin(most: readonly number[], sizeArea: readonly number[], area: 
       if (sets.length > MOST_SETS)
         throw refuse(
           'too-many',
-          'There are too many small pieces to find the very best plan.',
-          'Say how many you want of each, or plan a part of the sheet.',
+          'There are too many small pieces to find the best plan.',
+          'Enter how many you want of each, or plan part of the sheet.',
         )
       return
     }

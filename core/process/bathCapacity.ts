@@ -60,7 +60,7 @@ export function capacityOf(
       perPrint: fixer.silverPerM2.value * PRINT_SQUARE_METRES,
       inputs: [
         {
-          name: fixer.isFirstOfTwo ? 'silver a first bath may hold' : 'silver a single bath may hold',
+          name: fixer.isFirstOfTwo ? 'silver limit of a first bath' : 'silver limit of a single bath',
           symbol: 'c',
           value: aim,
           unit: 'g/l',
@@ -68,7 +68,7 @@ export function capacityOf(
         },
         litres,
         {
-          name: 'silver the next sheet brings',
+          name: 'silver from the next sheet',
           symbol: 'm',
           value: fixer.silverPerM2.value,
           unit: 'g/m²',
@@ -107,8 +107,8 @@ export function usedShare(capacity: Capacity, passes: readonly Pass[], use: Bath
     unit: '',
     working: {
       words: isSilver
-        ? 'silver brought into it over what it may hold'
-        : 'paper through it over what it bears',
+        ? 'silver brought in, divided by the limit'
+        : 'paper processed, divided by the capacity',
       formula: isSilver ? 'u = Σ m·A / (c·V)' : 'u = A / (c·V)',
       inputs: [
         isSilver
@@ -119,7 +119,7 @@ export function usedShare(capacity: Capacity, passes: readonly Pass[], use: Bath
       standing: use?.standing ?? 'memory',
       source: use?.source ?? '',
       leavesOut: isSilver
-        ? 'the silver of the picture and what the first water took: it errs to the safe side'
+        ? 'the silver of the picture and what the first water took: the estimate is on the safe side'
         : 'how much of each sheet is picture; dense prints and their borders take less or more',
     },
   }
@@ -144,7 +144,7 @@ export function strengthOf(bath: Bath, passes: readonly Pass[]): Figure {
     value: strength,
     unit: '',
     working: {
-      words: 'thinned by what each sheet carries in, brought up by what was added',
+      words: 'diluted by each sheet, strengthened by what was added',
       formula: 's = s·e^(−k·A/V), then s + (1 − s)·r/V',
       inputs: [
         {
@@ -166,7 +166,7 @@ export function strengthOf(bath: Bath, passes: readonly Pass[]): Figure {
       ],
       standing: 'memory',
       source:
-        'Exponential dilution in a well-stirred tray; what a sheet carries is from memory, about 5 ml on 8 × 10 in',
+        'Exponential dilution in a well-stirred tray; the amount a sheet carries is from memory, about 5 ml on 8 × 10 in',
       leavesOut: 'what the prints themselves use up',
     },
   }

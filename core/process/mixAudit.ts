@@ -30,9 +30,8 @@ export function auditMix(
           findings.push({
             code: 'stated-strength',
             subject: lot.name,
-            problem: `It holds ${digits(held.percentWv)} % of ${held.name}; the process means ${digits(meant.percentWv)} %.`,
-            remedy:
-              'The strengths in the mix are shown as they really are; change the ratio if you want the other.',
+            problem: `This bottle has ${digits(held.percentWv)} % ${held.name}; the process uses ${digits(meant.percentWv)} %.`,
+            remedy: 'The mix shows the actual strengths. Change the ratio if you want the usual strength.',
             mends: [],
           })
       }

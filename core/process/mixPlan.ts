@@ -112,7 +112,7 @@ export function planMix(
     throw new CoreError({
       code: 'out-of-range',
       field: 'ratio',
-      problem: `${mix.name} is mixed from ${active.length} solutions, and the ratio names ${parts.length}.`,
+      problem: `${mix.name} is mixed from ${active.length} solutions, but the ratio has ${parts.length} parts.`,
       remedy: `Write it like ${active.map((part) => part.parts).join(' : ')}.`,
     })
   const volume = coatVolume({
@@ -130,8 +130,8 @@ export function planMix(
       throw new CoreError({
         code: 'no-strength',
         field: component.name,
-        problem: 'What its bottle holds is not known.',
-        remedy: 'Say which bottle is used, or choose the strengths.',
+        problem: 'The contents of this bottle are not known.',
+        remedy: 'Choose a bottle, or choose the strengths.',
       })
     const millilitres = (count.drops[index] as number) / input.dropsPerMillilitre
     return { component, millilitres, from: drawFromLots(millilitres, own), lots: own }
@@ -170,7 +170,7 @@ function provenanceOf(millilitresPerM2: number, { coverage }: ProcessDefinition)
   if (millilitresPerM2 === BRUSH_COVERAGE) return {}
   return {
     coverageStanding: 'yours' as const,
-    coverageSource: 'As planned for this sheet: learned from your own coats, by another tool, or typed',
+    coverageSource: 'As planned for this sheet: from your own coats, for another tool, or entered',
   }
 }
 
@@ -215,7 +215,7 @@ function costOf(poured: readonly LotShare[]): Figure | null {
         },
       ]),
       standing: 'yours',
-      source: 'Prices as you wrote them down, in your own money',
+      source: 'Prices you entered, in your currency',
       ...(priced.length < poured.length && { leavesOut: 'lots without a price' }),
     },
   }

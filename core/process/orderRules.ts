@@ -104,8 +104,8 @@ function silverIntoGold(wet: readonly WetStep[], book: SubstanceBook): OrderFind
     {
       code: 'silver-before-gold',
       stepId: gold.step.id,
-      problem: 'Loose silver comes into the toner: it throws the gold down and mottles the print.',
-      remedy: 'Wash until no milk shows before the toner.',
+      problem: 'Free silver gets into the toner, precipitates the gold and mottles the print.',
+      remedy: 'Wash until the water stays clear before you tone.',
     },
   ]
 }
@@ -119,7 +119,7 @@ function tonedTooSoon(wet: readonly WetStep[]): OrderFinding[] {
       code: 'tone-before-clear',
       stepId: toned.step.id,
       problem:
-        'The toner comes before the whites are cleared: what is still in the paper stains, and takes gold along.',
+        'The print is toned before its whites are cleared. Salts left in the paper stain and use up gold.',
       remedy: 'Clear until the whites are paper-white, then tone.',
     },
   ]

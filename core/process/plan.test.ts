@@ -128,7 +128,7 @@ const substance = (id: string, name: string, formula: string): Substance => ({
   id,
   name,
   synonyms: [],
-  forms: [{ id: 'anhydrous', name: 'without water', formula }],
+  forms: [{ id: 'anhydrous', name: 'anhydrous', formula }],
   state: 'solid',
   purityPercent: 100,
   hazard: { statements: [], standing: 'memory', source: 's' },

@@ -52,8 +52,8 @@ export function firstExposure(definition: ProcessDefinition, input: ExposureInpu
     throw new CoreError({
       code: 'no-light',
       field: 'light',
-      problem: `${definition.name} has no figures for this kind of light.`,
-      remedy: 'Type the time to start from.',
+      problem: `${definition.name} has no first guess for this kind of light.`,
+      remedy: 'Enter a starting time.',
     })
   if (input.usualSeconds)
     return {
@@ -66,7 +66,7 @@ export function firstExposure(definition: ProcessDefinition, input: ExposureInpu
           { name: 'your time', symbol: 'tₒ', value: input.usualSeconds, unit: 's', standing: 'yours' },
         ],
         standing: 'yours',
-        source: 'What you wrote down for this light',
+        source: 'Entered by you for this light',
       },
     }
   const ends = [
@@ -95,18 +95,18 @@ export function firstExposure(definition: ProcessDefinition, input: ExposureInpu
     unit: 's',
     working: {
       words: toUpperEnd
-        ? 'upper end of what such lights take'
-        : 'middle of what such lights take, as a ratio, to 5 s',
+        ? 'upper end of the usual range for such lights'
+        : 'geometric middle of the usual range for such lights, rounded to 5 s',
       formula: toUpperEnd ? 't = t₂' : 't = √(t₁·t₂)',
       inputs: ends,
       standing: range.standing,
       source: range.source,
-      leavesOut: 'paper, negative and age of the lamp; a test strip settles it',
+      leavesOut: 'paper, negative and lamp age; make a test strip',
     },
   }
 }
 
-/** The least time of a step for a paper of this weight, with its reason; `null` for a step without one. */
+/** The minimum time of a step for a paper of this weight, with its reason; `null` for a step without one. */
 export function leastTime(step: StepDefinition, gramsPerM2: number | undefined): Figure | null {
   const heavy = step.heavyPaper
   const isHeavy = heavy !== undefined && gramsPerM2 !== undefined && gramsPerM2 >= heavy.fromGramsPerM2
@@ -116,10 +116,10 @@ export function leastTime(step: StepDefinition, gramsPerM2: number | undefined):
     value,
     unit: 's',
     working: {
-      words: isHeavy ? `least time for papers from ${heavy.fromGramsPerM2} g/m²` : 'least time',
+      words: isHeavy ? `minimum time for papers from ${heavy.fromGramsPerM2} g/m²` : 'minimum time',
       formula: 't ≥ t₁',
       inputs: [
-        { name: 'least time', symbol: 't₁', value, unit: 's' },
+        { name: 'minimum time', symbol: 't₁', value, unit: 's' },
         ...(gramsPerM2 === undefined
           ? []
           : [{ name: 'paper', symbol: 'm', value: gramsPerM2, unit: 'g/m²' }]),
@@ -249,7 +249,7 @@ function dropsFor(
     throw new CoreError({
       code: 'no-count',
       field: step.title,
-      problem: 'How many drops go into this mix was not worked out.',
+      problem: 'The drops for this mix were not computed.',
       remedy: 'Plan the sheet again.',
     })
   return partsOf(definition, mix, choices).map(({ component }, i) => ({

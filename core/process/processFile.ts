@@ -51,14 +51,14 @@ export function readProcessFile(text: string, knownSubstances: ReadonlySet<strin
   } catch (error) {
     throw refuse(
       'not-json',
-      `It is not readable as JSON: ${error instanceof Error ? error.message : String(error)}.`,
-      'Choose a process that Ember Sheet saved, or mend that place.',
+      `This file is not valid JSON: ${error instanceof Error ? error.message : String(error)}.`,
+      'Choose a process saved by Ember Sheet, or correct the file.',
     )
   }
   if ((found as { format?: unknown } | null)?.format !== PROCESS_FORMAT)
     throw refuse(
       'not-a-process',
-      'This file does not say that it is a process of Ember Sheet.',
+      'This file is not marked as an Ember Sheet process.',
       `Its first line should hold "format": "${PROCESS_FORMAT}".`,
     )
   const result = ProcessFile.safeParse(withWashesOf(found))
@@ -66,13 +66,13 @@ export function readProcessFile(text: string, knownSubstances: ReadonlySet<strin
     const issue = result.error.issues[0]
     throw refuse(
       'wrong-process',
-      `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'not as it should be'}.`,
-      'Mend that place and try again.',
+      `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'not valid'}.`,
+      'Correct this and try again.',
     )
   }
   const loose = danglingReference(result.data.process, knownSubstances)
   if (loose)
-    throw refuse('wrong-process', `process.${loose.path}: ${loose.problem}`, 'Mend that place and try again.')
+    throw refuse('wrong-process', `process.${loose.path}: ${loose.problem}`, 'Correct this and try again.')
   return result.data.process
 }
 
@@ -103,7 +103,7 @@ function* looseEnds(definition: ProcessDefinition, knownSubstances: ReadonlySet<
         if (!knownSubstances.has(solute.substanceId))
           yield {
             path: `${name}.${i}.stock.solutes.${j}.substanceId`,
-            problem: `“${solute.substanceId}” is not a substance known here.`,
+            problem: `“${solute.substanceId}” is not a substance in the library.`,
           }
       for (const [j, id] of one.cautions.entries())
         if (!cautions.has(id))
@@ -130,14 +130,13 @@ function* looseEnds(definition: ProcessDefinition, knownSubstances: ReadonlySet<
           if (!knownSubstances.has(solute.substanceId))
             yield {
               path: `choices.${i}.options.${j}.stocks.${id}.${k}.substanceId`,
-              problem: `“${solute.substanceId}” is not a substance known here.`,
+              problem: `“${solute.substanceId}” is not a substance in the library.`,
             }
       }
   }
   const seen = new Set<string>()
   for (const [i, step] of steps.entries()) {
-    if (seen.has(step.id))
-      yield { path: `steps.${i}.id`, problem: `Another step is called “${step.id}” too.` }
+    if (seen.has(step.id)) yield { path: `steps.${i}.id`, problem: `Two steps have the id “${step.id}”.` }
     seen.add(step.id)
     for (const [j, id] of step.cautions.entries())
       if (!cautions.has(id))

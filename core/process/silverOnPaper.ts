@@ -68,7 +68,8 @@ export function silverLaid(
       ],
       standing: silver.working.standing,
       source: silver.working.source,
-      leavesOut: 'the silver of the picture and what the first water takes, so that it errs to the safe side',
+      leavesOut:
+        'the silver of the picture and what the first water takes, so the estimate is on the safe side',
     },
   }
 }

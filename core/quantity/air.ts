@@ -16,7 +16,7 @@ export function parseAir(text: string, bareUnit: string): { celsius: number; rel
       code: 'unreadable',
       field: 'room',
       problem: `“${plain}” is not a temperature and a humidity.`,
-      remedy: 'Write it like 21 C, 48 %.',
+      remedy: 'Enter both, for example 21 C, 48 %.',
       part: plain,
     })
   return {

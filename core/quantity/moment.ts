@@ -18,9 +18,12 @@ const monthOf = (word: string): number => MONTHS.indexOf(word.slice(0, 3).toLowe
  */
 export function parseDay(text: string, field: string): CalendarDay {
   const plain = plainText(text).trim()
-  const refuse = (code: string, problem: string, remedy = 'Write it like 2026-05-12 or 12 May 2026.') =>
-    new CoreError({ code, field, problem, remedy, part: plain })
-  if (!plain) throw refuse('empty', 'Nothing is entered.')
+  const refuse = (
+    code: string,
+    problem: string,
+    remedy = 'Enter a date such as 2026-05-12 or 12 May 2026.',
+  ) => new CoreError({ code, field, problem, remedy, part: plain })
+  if (!plain) throw refuse('empty', 'This field is empty.')
 
   const iso = /^(\d{4})(?:[-/.](\d{1,2})(?:[-/.](\d{1,2}))?)?$/.exec(plain)
   if (iso) return checked(Number(iso[1]), numberOr(iso[2]), numberOr(iso[3]), refuse, plain)
@@ -41,7 +44,7 @@ export function parseDay(text: string, field: string): CalendarDay {
   throw refuse(
     'ambiguous',
     `“${plain}” can be ${a} ${MONTHS[b - 1]} or ${b} ${MONTHS[a - 1]}.`,
-    `Write ${year}-${pad(b)}-${pad(a)} or ${year}-${pad(a)}-${pad(b)}.`,
+    `Enter ${year}-${pad(b)}-${pad(a)} or ${year}-${pad(a)}-${pad(b)}.`,
   )
 }
 
@@ -58,7 +61,7 @@ function checked(
   const last = month === null ? 31 : new Date(Date.UTC(year, month, 0)).getUTCDate()
   const exists =
     (month === null || (month >= 1 && month <= 12)) && (day === null || (day >= 1 && day <= last))
-  if (!exists) throw refuse('no-such-day', `There is no ${plain}.`)
+  if (!exists) throw refuse('no-such-day', `The date ${plain} does not exist.`)
   return { year, month, day }
 }
 
@@ -74,10 +77,10 @@ export function parseTimeOfDay(text: string, field: string): { hours: number; mi
       code,
       field,
       problem,
-      remedy: 'Write it like 9:30 or 2:30 pm, up to 23:59.',
+      remedy: 'Enter a time such as 9:30 or 2:30 pm.',
       part: plain,
     })
-  if (!plain) throw refuse('empty', 'Nothing is entered.')
+  if (!plain) throw refuse('empty', 'This field is empty.')
   const found = /^(\d{1,2})(?:\s*[:.h]\s*(\d{2})?)?\s*(a\.?m\.?|p\.?m\.?)?$/i.exec(plain)
   const [hours, minutes] = [Number(found?.[1]), Number(found?.[2] ?? 0)]
   const half = found?.[3]?.[0]?.toLowerCase()

@@ -77,12 +77,12 @@ export function numberAtFront(text: string, field: string): NumberAtFront | null
     throw refuse(
       'ambiguous',
       `“${decimal}” can be read as ${Number(one)} or as ${many}.`,
-      `Write ${many}, or ${Number(one)}.`,
+      `Enter ${many} or ${Number(one)}.`,
     )
   }
   const bottom = Number(mixedUnder ?? under ?? 1)
   if (bottom === 0)
-    throw refuse('zero-divisor', `“${whole}” divides by nothing.`, 'Write a fraction such as 1/3.')
+    throw refuse('zero-divisor', `“${whole}” divides by zero.`, 'Enter a fraction such as 1/3.')
 
   const size = decimal
     ? Number(decimal.replace(',', '.'))
@@ -121,7 +121,7 @@ export function parseNumber(
   const remedy = `Enter a number${example ? `, for example ${example}` : ''}.`
   const refuse = (code: string, problem: string, how = remedy) =>
     new CoreError({ code, field, problem, remedy: how, part: plain })
-  if (!plain) throw refuse('empty', 'Nothing is entered.')
+  if (!plain) throw refuse('empty', 'This field is empty.')
   const found = numberAtFront(plain, field)
   if (!found || plain.slice(found.text.length).trim())
     throw refuse('unreadable', `“${plain}” is not a number.`)

@@ -22,12 +22,12 @@ const MAY_BE_NEGATIVE: ReadonlySet<Dimension> = new Set([
 ])
 const NAME_OF: Readonly<Record<Dimension, string>> = {
   length: 'a length',
-  altitude: 'a height above the sea',
+  altitude: 'a height above sea level',
   area: 'an area',
   volume: 'a volume',
   coverage: 'a coverage',
   drops: 'a count of drops',
-  dropRate: 'drops in a millilitre',
+  dropRate: 'drops per ml',
   mass: 'a weight',
   paperWeight: 'a paper weight',
   liquidDensity: 'the density of a liquid',
@@ -65,7 +65,7 @@ interface Reading {
  */
 export function parseQuantity(text: string, dimension: Dimension, options: ParseOptions): number {
   const plain = plainText(text).trim()
-  if (!plain) throw refusal('empty', dimension, options, `Nothing is written here.`, '')
+  if (!plain) throw refusal('empty', dimension, options, `This field is empty.`, '')
   if (dimension === 'time' && plain.includes(':')) return parseColonTime(plain, options)
 
   const readings = readAll(plain, dimension, options)
@@ -93,7 +93,7 @@ export function parseQuantity(text: string, dimension: Dimension, options: Parse
       'out-of-range',
       dimension,
       options,
-      `${NAME_OF[dimension]} is between ${bounds[0]} and ${bounds[1]}, and “${plain}” is not.`,
+      `“${plain}” is out of range: ${NAME_OF[dimension]} must be between ${bounds[0]} and ${bounds[1]}.`,
       plain,
     )
   return sum
@@ -110,7 +110,7 @@ function refuseClockWithPoint(readings: readonly Reading[], plain: string, optio
     code: 'ambiguous',
     field: options.field,
     problem: `“${plain}” can be read as ${minutes} min ${after} s or as ${only.value} minutes.`,
-    remedy: `Write ${minutes}:${String(after).padStart(2, '0')}, or ${only.value} min.`,
+    remedy: `Enter ${minutes}:${String(after).padStart(2, '0')}, or ${only.value} min.`,
     part: plain,
   })
 }
@@ -133,8 +133,8 @@ export function parseExposureChange(text: string, field: string): ExposureChange
     throw new CoreError({
       code: plain ? 'no-unit' : 'empty',
       field,
-      problem: plain ? `“${plain}” could be stops, per cent or minutes.` : 'Nothing is written here.',
-      remedy: 'Write 1/3 stop, 10 % or 2 min.',
+      problem: plain ? `“${plain}” could be stops, percent or minutes.` : 'This field is empty.',
+      remedy: 'Enter 1/3 stop, 10 % or 2 min.',
       part: plain,
     })
   const seconds = parseQuantity(plain.replace(/^[+-]\s*/, ''), 'time', { field })
@@ -151,8 +151,8 @@ function inWords(plain: string, field: string): string {
     throw new CoreError({
       code: 'ambiguous',
       field,
-      problem: `“${plain}” has a sign and a word.`,
-      remedy: 'Write -10 %, or 10 % less.',
+      problem: `“${plain}” has both a sign and a word.`,
+      remedy: 'Enter -10 % or 10 % less.',
       part: plain,
     })
   return `${sign}${amount}`
@@ -175,7 +175,7 @@ export function parseRatio(text: string, count: number, field: string): number[]
       code: 'not-a-ratio',
       field,
       problem: `“${text.trim()}” is not a ratio of ${count} parts.`,
-      remedy: `Write it like ${Array(count).fill(1).join(' : ')}.`,
+      remedy: `Enter it like ${Array(count).fill(1).join(' : ')}.`,
       part: text,
     })
   return numbers
@@ -186,13 +186,7 @@ function parseColonTime(plain: string, options: ParseOptions): number {
   if (!match) throw refusal('unreadable', 'time', options, `“${plain}” is not a time.`, plain)
   const [hours, minutes, seconds] = [Number(match[1] ?? 0), Number(match[2]), Number(match[3])]
   if (seconds > 59 || (match[1] !== undefined && minutes > 59))
-    throw refusal(
-      'seconds-over-59',
-      'time',
-      options,
-      `In “${plain}” a part after the colon is over 59.`,
-      plain,
-    )
+    throw refusal('seconds-over-59', 'time', options, `“${plain}” has more than 59 after the colon.`, plain)
   return hours * 3600 + minutes * 60 + seconds
 }
 
@@ -212,12 +206,12 @@ export function readAll(plain: string, dimension: Dimension, options: ParseOptio
     const number = numberAtFront(rest, options.field)
     if (!number) {
       const problem = readings.length
-        ? `“${rest}” cannot be read.`
-        : `“${rest}” does not begin with a number.`
+        ? `“${rest}” is not understood.`
+        : `“${rest}” does not start with a number.`
       throw refusal('unreadable', dimension, options, problem, rest)
     }
     if (number.signed && readings.length)
-      throw refusal('unreadable', dimension, options, `“${rest}” cannot be read.`, rest)
+      throw refusal('unreadable', dimension, options, `“${rest}” is not understood.`, rest)
     rest = rest.slice(number.text.length).trimStart()
     const word = WORD.exec(rest)?.[0] ?? ''
     rest = rest
@@ -251,10 +245,10 @@ function readUnit(word: string, dimension: Dimension, options: ParseOptions): Un
       'wrong-dimension',
       dimension,
       options,
-      `“${word}” measures ${NAME_OF[other.dimension]}, and ${NAME_OF[dimension]} is wanted.`,
+      `“${word}” is a unit for ${NAME_OF[other.dimension]}; this field needs ${NAME_OF[dimension]}.`,
       word,
     )
-  throw refusal('unreadable', dimension, options, `“${word}” is not a unit known here.`, word)
+  throw refusal('unreadable', dimension, options, `“${word}” is not a known unit.`, word)
 }
 
 function unitFor(reading: Reading, previous: Unit | null, dimension: Dimension, options: ParseOptions): Unit {
@@ -263,7 +257,7 @@ function unitFor(reading: Reading, previous: Unit | null, dimension: Dimension, 
   if (previous)
     throw refusal('unreadable', dimension, options, `“${reading.text}” has no unit.`, reading.text)
   if (options.bareUnit) return unitOf(options.bareUnit)
-  throw refusal('no-unit', dimension, options, `“${reading.text}” does not say in which unit.`, reading.text)
+  throw refusal('no-unit', dimension, options, `“${reading.text}” needs a unit.`, reading.text)
 }
 
 function refusal(
@@ -278,7 +272,7 @@ function refusal(
     code,
     field: options.field,
     problem: capital,
-    remedy: `Write it like ${EXAMPLE[dimension]}.`,
+    remedy: `Enter it like ${EXAMPLE[dimension]}.`,
     part,
   })
 }

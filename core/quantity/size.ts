@@ -63,7 +63,7 @@ export function parseSize(text: string, options: ParseOptions): Size {
     hasOwnUnit || !lastUnit ? options : { ...options, bareUnit: lastUnit.id },
   )
   if (width === 0 || height === 0)
-    throw refuse(options, 'not-a-size', plain, 'A side of zero holds no picture.')
+    throw refuse(options, 'not-a-size', plain, 'Both sides must be above zero.')
   return { widthMillimetres: width, heightMillimetres: height }
 }
 
@@ -83,8 +83,8 @@ function refuseInches(
     options,
     'ambiguous',
     plain,
-    `“${plain}” is a size in inches, and this workroom counts in ${options.bareUnit}.`,
-    `Write ${said} in, or ${said} ${options.bareUnit}.`,
+    `“${plain}” is a size in inches, but this workroom uses ${options.bareUnit}.`,
+    `Enter ${said} in, or ${said} ${options.bareUnit}.`,
   )
 }
 
@@ -93,5 +93,5 @@ const refuse = (
   code: string,
   part: string,
   problem: string,
-  remedy = 'Write it like 8 x 10 in or 20 x 25 cm.',
+  remedy = 'Enter a size such as 8 x 10 in or 20 x 25 cm.',
 ) => new CoreError({ code, field, problem, remedy, part })

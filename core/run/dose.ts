@@ -33,8 +33,8 @@ export function integrateIrradiance(samples: readonly Sample[], from: number, to
     throw new CoreError({
       code: 'no-readings',
       field: 'irradiance',
-      problem: 'There is no reading of the light to add up.',
-      remedy: 'Read the meter once, or go on without it.',
+      problem: 'There is no light reading yet.',
+      remedy: 'Read the meter once, or continue without it.',
     })
   let [sum, bridged] = [0, 0]
   for (let i = firstAfter(samples, from); i < samples.length; i++) {
@@ -106,8 +106,8 @@ export function meteredCourse(samples: readonly Sample[], reference: number): Li
     throw new CoreError({
       code: 'out-of-range',
       field: 'irradiance',
-      problem: 'The light for which this was planned reads nothing.',
-      remedy: 'Put the meter under the lamp, or go on without it.',
+      problem: 'The meter reads no light for this exposure.',
+      remedy: 'Put the meter under the lamp, or continue without it.',
     })
   const secondsBetween = (from: number, to: number) =>
     to <= from ? 0 : integrateIrradiance(samples, from, to).millijoulesPerCm2 / reference

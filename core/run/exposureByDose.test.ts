@@ -130,11 +130,11 @@ describe('what the story tells of light', () => {
   it.each([
     [
       { by: 'meter' as const, seconds: 470, millijoulesPerCm2: 1880.4, silentSeconds: 75 },
-      '1880 mJ/cm² by the meter, 1 min 15 s of it while the meter was silent',
+      '1880 mJ/cm² by the meter, 1 min 15 s of it without meter readings',
     ],
     [{ by: 'meter' as const, seconds: 470, millijoulesPerCm2: 1880 }, '1880 mJ/cm² by the meter'],
-    [{ by: 'model' as const, seconds: 447 }, 'a dose of 7 min 27 s by the model of the light'],
-    [{ by: 'steady' as const, seconds: 480 }, 'a dose of 8 min'],
+    [{ by: 'model' as const, seconds: 447 }, 'dose 7 min 27 s from the model of the light'],
+    [{ by: 'steady' as const, seconds: 480 }, 'dose 8 min'],
   ])('%j', (dose, words) => expect(ended(dose).find((line) => line.startsWith('Exposure'))).toContain(words))
 
   it('a strip and the room', () => {
@@ -144,9 +144,9 @@ describe('what the story tells of light', () => {
       [9000, { type: 'stripRead', by: 'instrument', densities: [[1], [1.1], []] }],
       [9100, { type: 'stripRead', by: 'eye', densities: [], mark: 6 }],
     )
-    expect(lines).toContain('The room: 20.6 °C, 48 % of humidity')
-    expect(lines).toContain('Strip read: 2 marks by the densitometer')
-    expect(lines).toContain('Strip read: by eye, mark 6')
+    expect(lines).toContain('Room: 20.6 °C, 48 % humidity')
+    expect(lines).toContain('Test strip read: 2 steps by the densitometer')
+    expect(lines).toContain('Test strip read: by eye, step 6')
   })
 
   it('and an old log, which knows nothing of it, reads as before', () => {

@@ -95,15 +95,15 @@ export function checkUnder(under: RunState | undefined, now: number): void {
       field: 'layer',
       problem: under?.setAside
         ? 'The print under this layer was set aside.'
-        : 'The print under this layer is not on the line yet.',
-      remedy: 'Finish it and let it dry, then begin the layer.',
+        : 'The print under this layer is not hung to dry yet.',
+      remedy: 'Finish and dry that print, then start the layer.',
     })
   if (dryAt > now)
     throw new CoreError({
       code: 'damp',
       field: 'layer',
-      problem: `The print under this layer is still drying, for ${Math.ceil((dryAt - now) / 60_000)} min more at the least: damp paper moves, and the layer will not register.`,
-      remedy: 'Wait, or say at Prints that it is dry.',
+      problem: `The print under this layer is still drying for ${Math.ceil((dryAt - now) / 60_000)} more minutes at least. Damp paper moves, and the layers would not register.`,
+      remedy: 'Wait, or mark it as dry in Prints.',
     })
 }
 

@@ -149,7 +149,7 @@ describe('isOpen', () => {
   it.each([
     ['planned', upTo(0), 400, true],
     ['in work, however long ago', upTo(9), 400, true],
-    ['on the line', upTo(wholeJob.length), 30, true],
+    ['drying', upTo(wholeJob.length), 30, true],
     ['on the line, every look missed by months', upTo(wholeJob.length), 80, false],
     ['looked at to the end', after([20 * DAY, judged('settled')]), 21, false],
     ['set aside', after([DAY, { type: 'setAside', reason: 'torn' }]), 2, false],

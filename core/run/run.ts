@@ -20,8 +20,8 @@ export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
     if (event.index !== index || event.sheetId !== sheetId)
       throw refuse(
         'out-of-order',
-        `Event ${index} of the log is missing or belongs elsewhere.`,
-        'Export again from the workroom it came from.',
+        `Event ${index} of the log is missing or belongs to another log.`,
+        'Export again from the original workroom.',
       )
   const last = log.at(-1)
   if (last) state = { ...state, length: log.length, lastAt: last.at }
@@ -38,11 +38,7 @@ export function effectiveEvents(log: readonly SheetEvent[]): SheetEvent[] {
   for (const event of log) {
     if (event.type !== 'undone') kept.push(event)
     else if (kept.pop()?.id !== event.eventId)
-      throw refuse(
-        'nothing-to-undo',
-        'Only the last thing that happened can be taken back.',
-        'Take back what came after it first.',
-      )
+      throw refuse('nothing-to-undo', 'Only the latest entry can be undone.', 'Undo the later entries first.')
   }
   return kept
 }
@@ -95,8 +91,8 @@ function transition(state: RunState, event: SheetEvent, grow: Grow): RunState {
   if (event.at < state.lastAt)
     throw refuse(
       'back-in-time',
-      'This would be stamped before what already happened.',
-      'Check the clock of this machine.',
+      'This entry would be dated before earlier entries.',
+      'Check the clock of this computer.',
     )
   if (event.type === 'begun') return begin(state, event)
   if (event.type === 'noted')
@@ -105,9 +101,9 @@ function transition(state: RunState, event: SheetEvent, grow: Grow): RunState {
   if (event.type === 'undone')
     throw refuse('nothing-to-undo', 'An undo needs the whole log.', 'Replay the log instead.')
   if (state.begunAt === null)
-    throw refuse('not-begun', 'Work on this sheet has not begun.', 'Begin it at the Coat station.')
+    throw refuse('not-begun', 'This sheet has not been started.', 'Start it in Coat.')
   if (state.setAside)
-    throw refuse('set-aside', 'This sheet was set aside.', 'Undo that first if work goes on.')
+    throw refuse('set-aside', 'This sheet was set aside.', 'Undo that first if you want to continue.')
   if (event.type === 'setAside') return { ...state, setAside: { at: event.at, reason: event.reason } }
   if (event.type === 'judged') return judge(state, event, grow)
   if (event.type === 'measured') return measure(state, event, grow)
@@ -122,7 +118,7 @@ function transition(state: RunState, event: SheetEvent, grow: Grow): RunState {
 
 function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): RunState {
   if (state.begunAt !== null)
-    throw refuse('already-begun', 'Work on this sheet has begun already.', 'Go on with the step in hand.')
+    throw refuse('already-begun', 'This sheet has already been started.', 'Continue with the current step.')
   return {
     ...state,
     begunAt: event.at,
@@ -143,7 +139,7 @@ function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): 
 function judge(state: RunState, event: Judged, grow: Grow): RunState {
   const hang = hungStep(state, 'judge')
   if (event.moment !== 'later' && state.judgements.some((earlier) => earlier.moment === event.moment))
-    throw refuse('judged-already', 'This look has been written down already.', 'Undo it, or add a note.')
+    throw refuse('judged-already', 'This check has already been recorded.', 'Undo it, or add a note.')
   const judged = { ...state, judgements: grow(state.judgements, event) }
   const atHang = state.steps[state.current] === hang
   return event.moment !== 'wet' && atHang ? finish(judged, event.at) : judged
@@ -153,7 +149,11 @@ function judge(state: RunState, event: Judged, grow: Grow): RunState {
 function hungStep(state: RunState, what: 'judge' | 'measure'): StepState {
   const hang = state.steps.find((step) => step.planned.kind === 'hang')
   if (!hang?.startedAt)
-    throw refuse('not-hung', 'The print is not on the line yet.', `Finish its last bath, then ${what} it.`)
+    throw refuse(
+      'not-hung',
+      'The print has not been hung to dry yet.',
+      `Finish its last bath, then ${what} it.`,
+    )
   return hang
 }
 
@@ -166,7 +166,7 @@ function judgeCoat(state: RunState, event: Extract<SheetEvent, { type: 'coatJudg
   if (!state.steps.some((step) => step.planned.coat === event.coat && step.startedAt !== undefined))
     throw refuse(
       'not-coated',
-      'This coat has not been laid yet.',
+      'This coat has not been applied yet.',
       'Coat the sheet, then say whether it was enough.',
     )
   const { coat, said, byMillilitres } = event
@@ -204,37 +204,37 @@ type Work = Extract<
  */
 export function work(state: RunState, event: Work, grow: Grow): RunState {
   const step = state.steps[state.current]
-  if (!step) throw refuse('all-done', 'Every step of this sheet is done.', 'Judge it at Prints.')
+  if (!step) throw refuse('all-done', 'Every step of this sheet is done.', 'Judge it in Prints.')
   if (event.type === 'dropped') return put(state, drop(step, event.component, event.change))
   if (event.step !== step.planned.id)
     throw refuse(
       'other-step',
-      `The step in hand is “${step.planned.id}”.`,
-      'It may have moved on in another window; look again.',
+      `The current step is “${step.planned.id}”.`,
+      'Another window may have moved on. Check the sheet again.',
     )
 
   switch (event.type) {
     case 'stepStarted':
       if (step.status !== 'waiting' || step.planned.kind === 'count')
-        throw refuse('running', 'This has started already.', 'Nothing needs doing.')
+        throw refuse('running', 'This step has already started.', 'You do not need to do anything.')
       return put(state, start(step, event.at, event.light?.milliwattsPerCm2))
     case 'stepFinished':
       return finish(state, event.at, event)
     case 'looked':
       if (step.planned.kind !== 'expose' || step.status !== 'running')
-        throw refuse('not-exposing', 'The frame is not under the light.', 'Put it back first.')
+        throw refuse('not-exposing', 'The exposure is paused.', 'Resume it first.')
       return put(state, { ...step, status: 'held', holds: grow(step.holds, { from: event.at }) })
     case 'returned':
       if (step.status !== 'held')
-        throw refuse('not-held', 'The frame is under the light already.', 'Nothing needs doing.')
+        throw refuse('not-held', 'The exposure is already running.', 'You do not need to do anything.')
       return put(state, { ...step, status: 'running', holds: closeHolds(step.holds, event.at) })
     case 'waterChanged':
       if (step.planned.kind !== 'bath' || step.status !== 'running')
-        throw refuse('not-in-bath', 'The print is not in a bath.', 'Slide it in first.')
+        throw refuse('not-in-bath', 'The print is not in a bath.', 'Put it in the bath first.')
       return put(state, { ...step, waters: grow(step.waters, event.at) })
     case 'exposureChanged':
       if (step.planned.kind !== 'expose')
-        throw refuse('not-exposing', 'Only an exposure can be given more.', 'Go on with the step in hand.')
+        throw refuse('not-exposing', 'Only an exposure can be changed.', 'Continue with the current step.')
       return put(state, {
         ...step,
         plannedSeconds: event.plannedSeconds,
@@ -246,9 +246,12 @@ export function work(state: RunState, event: Work, grow: Grow): RunState {
 function drop(step: StepState, component: string, change: number): StepState {
   const counted = step.drops[component]
   if (step.planned.kind !== 'count' || counted === undefined)
-    throw refuse('not-counting', 'No drops of that are being counted.', 'Go on with the step in hand.')
-  if (counted + change < 0)
-    throw refuse('below-nothing', 'There is no drop to take back.', 'Count the first one.')
+    throw refuse(
+      'not-counting',
+      'Drops of this component are not being counted.',
+      'Continue with the current step.',
+    )
+  if (counted + change < 0) throw refuse('below-nothing', 'There is no drop to undo.', 'Count the first one.')
   return { ...step, drops: { ...step.drops, [component]: counted + change } }
 }
 
@@ -272,11 +275,11 @@ function finish(
     if (Object.values(step.drops).some((count) => count === 0))
       throw refuse(
         'not-counted',
-        'A component has no drop in the glass yet.',
-        'Count its drops, or type how many went in.',
+        'One component has no drops yet.',
+        'Count its drops, or enter how many you added.',
       )
   } else if (step.status === 'waiting')
-    throw refuse('not-started', 'This has not started.', 'Start it first.')
+    throw refuse('not-started', 'This step has not started.', 'Start it first.')
   const done: StepState = {
     ...step,
     status: 'done',

@@ -40,14 +40,14 @@ describe('a story', () => {
       [1, { type: 'dropped', component: 'iron', change: 3 }],
       [2, { type: 'dropped', component: 'ferricyanide', change: 2 }],
     ]
-    expect(line(over, 'Mixing')).toBe('Iron 3 drops, 2 planned, Ferricyanide 2 drops')
+    expect(line(over, 'Mixing')).toBe('Iron 3 drops, planned 2, Ferricyanide 2 drops')
   })
 
   it.each<[string, number, string]>([
     ['as planned', 900 + 480, '8 min, as planned'],
     ['a breath late, as planned', 900 + 484, '8 min 4 s, as planned'],
     ['longer', 900 + 540, '9 min, 1 min over the plan'],
-    ['shorter', 900 + 240, '4 min, 4 min short of the plan'],
+    ['shorter', 900 + 240, '4 min, 4 min under the plan'],
   ])('tells an exposure that was %s', (_, ended, told) => {
     expect(line([...wholeJob.slice(0, 9), [ended, finish('expose')]], 'Exposure')).toBe(told)
   })
@@ -57,7 +57,7 @@ describe('a story', () => {
       '2 min 30 s, 30 s over',
     )
     expect(line([...wholeJob.slice(0, 7), [100 + 480, finish('dry')]], 'Drying')).toBe(
-      '8 min, 2 min short of the least',
+      '8 min, 2 min under the minimum',
     )
   })
 
@@ -72,8 +72,8 @@ describe('a story', () => {
   })
 
   it('says what is still going', () => {
-    expect(line(wholeJob.slice(0, 9), 'Exposure')).toBe('still going')
-    expect(line(wholeJob, 'Hanging')).toBe('still going')
+    expect(line(wholeJob.slice(0, 9), 'Exposure')).toBe('in progress')
+    expect(line(wholeJob, 'Hanging')).toBe('in progress')
   })
 
   it('leaves out what was taken back', () => {
@@ -106,9 +106,9 @@ describe('a story', () => {
       [90_020, { type: 'setAside', reason: 'Yellow.' }],
     ])
     expect(told.slice(-5).map((one) => [one.tone, one.what, one.detail])).toEqual([
-      ['note', 'Photographed', ''],
-      ['judgement', 'Wet look', 'not decided, shadows thin, highlights veiled, whites yellow'],
-      ['judgement', 'Dry look', 'print it again, More light.'],
+      ['note', 'Photo added', ''],
+      ['judgement', 'Wet check', 'not decided, shadows too light, highlights grey, whites yellow'],
+      ['judgement', 'Dry check', 'print it again, More light.'],
       ['note', 'Note', 'Lamp is old.'],
       ['ended', 'Set aside', 'Yellow.'],
     ])
@@ -142,8 +142,8 @@ describe('a story', () => {
       `${one.what}: ${one.detail}`.replace(/\u00a0/g, ' '),
     )
     expect(told.some((line) => line.includes(', coat 2: 1 min 10 s'))).toBe(true)
-    expect(told).toContain('Coat 1: too little')
-    expect(told).toContain('Coat 1: some left over, by 0.25 ml')
+    expect(told).toContain('Coat 1: not enough')
+    expect(told).toContain('Coat 1: too much, by 0.25 ml')
     // The later word on a coat stands.
     expect(replay(SHEET, log).coatsJudged).toEqual([{ coat: 1, said: 'over', byMillilitres: 0.25 }])
   })

@@ -14,13 +14,18 @@ export interface StoryLine {
   detail: string
 }
 
-const MOMENT = { wet: 'Wet look', dry: 'Dry look', settled: 'Settled look', later: 'Later look' } as const
+const MOMENT = {
+  wet: 'Wet check',
+  dry: 'Dry check',
+  settled: 'Two-week check',
+  later: 'Later check',
+} as const
 const VERDICT = { keep: 'kept', again: 'print it again', undecided: 'not decided' } as const
-const SHADOWS = { thin: 'shadows thin', right: 'shadows right', blocked: 'shadows blocked' } as const
+const SHADOWS = { thin: 'shadows too light', right: 'shadows right', blocked: 'shadows blocked' } as const
 const HIGHLIGHTS = {
   blank: 'highlights blank',
   right: 'highlights right',
-  veiled: 'highlights veiled',
+  veiled: 'highlights grey',
 } as const
 const WHITES = {
   clean: 'whites clean',
@@ -68,7 +73,7 @@ function detailOf(step: StepState, components: ReadonlyMap<string, string>): str
       const counted = step.drops[component] ?? 0
       const name = components.get(component) ?? component
       parts.push(
-        counted === count ? `${name} ${counted} drops` : `${name} ${counted} drops, ${count} planned`,
+        counted === count ? `${name} ${counted} drops` : `${name} ${counted} drops, planned ${count}`,
       )
     }
   const clock = clockOf(step)
@@ -78,15 +83,15 @@ function detailOf(step: StepState, components: ReadonlyMap<string, string>): str
     if (planned.kind === 'expose' && step.plannedSeconds !== undefined)
       parts.push(against(took, step.plannedSeconds))
     else if (planned.leastSeconds !== undefined && took < planned.leastSeconds)
-      parts.push(`${formatSpan(planned.leastSeconds - took)} short of the least`)
+      parts.push(`${formatSpan(planned.leastSeconds - took)} under the minimum`)
     else if (planned.kind === 'act' && planned.mostSeconds !== undefined && took > planned.mostSeconds)
       parts.push(`${formatSpan(took - planned.mostSeconds)} over`)
   }
   if (step.dose) parts.push(doseSaid(step.dose))
-  if (clock && step.finishedAt === undefined) parts.push('still going')
+  if (clock && step.finishedAt === undefined) parts.push('in progress')
   for (const change of step.changes)
-    parts.push(`plan changed by ${change.said} to ${formatSpan(change.plannedSeconds)}`)
-  if (planned.kind === 'expose' && step.holds.length) parts.push(plural(step.holds.length, 'look'))
+    parts.push(`exposure changed by ${change.said} to ${formatSpan(change.plannedSeconds)}`)
+  if (planned.kind === 'expose' && step.holds.length) parts.push(plural(step.holds.length, 'check'))
   if (step.waters.length) parts.push(plural(step.waters.length, 'change') + ' of water')
   return parts.join(', ')
 }
@@ -95,17 +100,17 @@ function detailOf(step: StepState, components: ReadonlyMap<string, string>): str
 function against(took: number, planned: number): string {
   const difference = took - planned
   if (Math.abs(difference) <= Math.max(3, planned / 100)) return 'as planned'
-  return `${formatSpan(Math.abs(difference))} ${difference > 0 ? 'over' : 'short of'} the plan`
+  return `${formatSpan(Math.abs(difference))} ${difference > 0 ? 'over' : 'under'} the plan`
 }
 
 /** What an exposure came to, where more than a clock counted it. */
 function doseSaid({ by, millijoulesPerCm2, seconds, silentSeconds }: CountedDose): string {
   const amount =
     millijoulesPerCm2 === undefined
-      ? `a dose of ${formatSpan(seconds)}`
+      ? `dose ${formatSpan(seconds)}`
       : `${digits(millijoulesPerCm2)}\u00a0mJ/cm²`
-  const counted = by === 'meter' ? 'by the meter' : 'by the model of the light'
-  const silent = silentSeconds ? `, ${formatSpan(silentSeconds)} of it while the meter was silent` : ''
+  const counted = by === 'meter' ? 'by the meter' : 'from the model of the light'
+  const silent = silentSeconds ? `, ${formatSpan(silentSeconds)} of it without meter readings` : ''
   return by === 'steady' ? amount : `${amount} ${counted}${silent}`
 }
 
@@ -114,11 +119,11 @@ function lineOf(event: SheetEvent): StoryLine | null {
     case 'noted':
       return { at: event.at, tone: 'note', what: 'Note', detail: event.text }
     case 'roomRead':
-      return { at: event.at, tone: 'note', what: 'The room', detail: roomSaid(event) }
+      return { at: event.at, tone: 'note', what: 'Room', detail: roomSaid(event) }
     case 'stripRead':
-      return { at: event.at, tone: 'judgement', what: 'Strip read', detail: stripSaid(event) }
+      return { at: event.at, tone: 'judgement', what: 'Test strip read', detail: stripSaid(event) }
     case 'photographed':
-      return { at: event.at, tone: 'note', what: 'Photographed', detail: '' }
+      return { at: event.at, tone: 'note', what: 'Photo added', detail: '' }
     case 'coatJudged':
       return { at: event.at, tone: 'note', what: `Coat ${event.coat}`, detail: coatSaid(event) }
     case 'setAside':
@@ -154,7 +159,7 @@ const READ_BY = {
   typed: 'typed',
   instrument: 'by the densitometer',
   scan: 'from a scan',
-  photo: 'from a photograph',
+  photo: 'from a photo',
 } as const
 
 function measuredSaid({ readings, by }: Extract<SheetEvent, { type: 'measured' }>): string {
@@ -165,20 +170,20 @@ function measuredSaid({ readings, by }: Extract<SheetEvent, { type: 'measured' }
     ]
     return `${of === 'patch' ? name || 'patch' : of} ${values.filter(Boolean).join(', ')}`
   })
-  if (readings.length > said.length) said.push(plural(readings.length - said.length, 'further patch', 'es'))
+  if (readings.length > said.length) said.push(plural(readings.length - said.length, 'extra patch', 'es'))
   return `${said.join('; ')}; ${READ_BY[by]}`
 }
 
 const roomSaid = ({ celsius, relativeHumidity }: Extract<SheetEvent, { type: 'roomRead' }>): string =>
-  `${digits(celsius)}\u00a0°C, ${digits(relativeHumidity, 2)}\u00a0% of humidity`
+  `${digits(celsius)}\u00a0°C, ${digits(relativeHumidity, 2)}\u00a0% humidity`
 
 function stripSaid({ by, densities, mark }: Extract<SheetEvent, { type: 'stripRead' }>): string {
-  if (by === 'eye') return `by eye, mark ${mark ?? ''}`
+  if (by === 'eye') return `by eye, step ${mark ?? ''}`
   const read = densities.filter((one) => one.length).length
-  return `${plural(read, 'mark')} ${by === 'instrument' ? 'by the densitometer' : 'typed'}`
+  return `${plural(read, 'step')} ${by === 'instrument' ? 'by the densitometer' : 'typed'}`
 }
 
-const COAT = { short: 'too little', right: 'just enough', over: 'some left over' } as const
+const COAT = { short: 'not enough', right: 'just right', over: 'too much' } as const
 
 const coatSaid = ({ said, byMillilitres }: Extract<SheetEvent, { type: 'coatJudged' }>): string =>
   byMillilitres ? `${COAT[said]}, by ${digits(byMillilitres)}\u00a0ml` : COAT[said]

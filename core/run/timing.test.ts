@@ -83,7 +83,7 @@ describe('what came early or late', () => {
     expect(slips(4000, 200, 300)[0]).toMatchObject({
       kind: 'early',
       seconds: 1500,
-      means: expect.stringMatching(/least time/),
+      means: expect.stringMatching(/shorter than its minimum/),
     }))
 
   it('makes nothing of a water that was drawn out', () => {

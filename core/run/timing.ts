@@ -16,11 +16,12 @@ export interface Slip {
 const SLACK_SECONDS = 5
 const SLACK_SHARE = 0.03
 
-const COAT_EARLY = 'It was used before it had rested: expect a softer, weaker print.'
-const COAT_LATE = 'It lay past its life: expect fog, and whites that do not clear.'
-const EARLY = 'It left before its least time: what this bath takes out is still in the paper.'
-const EARLY_DRYING = 'It was taken up before its least time: damp, it sticks to the film and prints soft.'
-const LATE = 'It stayed past its time: look whether the picture has lightened.'
+const COAT_EARLY = 'This coat was used before its rest was over. Expect a softer, weaker print.'
+const COAT_LATE = 'This coat was too old. Expect fog and whites that do not clear.'
+const EARLY = 'This bath was shorter than its minimum. Some of what it should remove is still in the paper.'
+const EARLY_DRYING =
+  'This coat dried for less than the minimum. A damp coat sticks to the film and prints soft.'
+const LATE = 'This bath was longer than its maximum. Check whether the image has become lighter.'
 
 /**
  * Everything in a sheet's log that came too early or too late, in order; a step that runs past its ceiling among it.

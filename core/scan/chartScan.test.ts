@@ -97,7 +97,7 @@ describe('reading a chart from a picture', () => {
     expect(Math.sqrt(off.reduce((sum, one) => sum + one ** 2, 0) / off.length)).toBeLessThan(0.03)
   })
 
-  it('names damaged patches: a hair, a bubble, one unlike its repeats', () => {
+  it('names damaged patches: a hair, a bubble, one differs from its repeats', () => {
     const picture = scanned()
     const { width } = picture
     const layout = chartLayout(PLAN)

@@ -65,7 +65,7 @@ export function scanChart(picture: GreyPicture, codes?: ArrayLike<number>): Char
       code: 'too-small',
       field: 'the scan',
       problem: 'The chart is too small in this picture for its patches to be read.',
-      remedy: 'Scan it at 200 to the inch or more, or come nearer with the camera.',
+      remedy: 'Scan at 200 ppi or more, or move the camera closer.',
     })
   const layout = chartLayout(chart.plan)
   const ground = groundLight(picture, chart)

@@ -38,8 +38,8 @@ export function findChart(picture: GreyPicture): FoundChart {
   if (marks.length < 3)
     throw refuse(
       'no-chart',
-      `${marks.length || 'None'} of the four corner marks can be found in this picture.`,
-      'Let the whole chart lie in the picture, with all four rings in sight, sharp, and at least 600 pixels wide.',
+      `${marks.length || 'None'} of the four corner marks were found in this picture.`,
+      'Include the whole chart with all four rings, sharp and at least 600 pixels wide.',
     )
   for (const corners of quadrilaterals(picture, marks)) {
     const found = readCode(picture, corners)
@@ -47,8 +47,8 @@ export function findChart(picture: GreyPicture): FoundChart {
   }
   throw refuse(
     'no-code',
-    'The corner marks are there, but the code between the upper two cannot be read.',
-    'Scan it sharper or larger, and see that nothing lies on the bars along the upper edge.',
+    'The corner marks were found, but the code between the upper two cannot be read.',
+    'Scan sharper or larger, and keep the bars along the upper edge uncovered.',
   )
 }
 

@@ -134,7 +134,7 @@ describe('the register of two layers', () => {
     expect(Math.hypot(found.shift[0] - 0.8, found.shift[1] - 0.3)).toBeLessThan(0.08)
   })
 
-  it('is read from a photograph taken at a slant', () => {
+  it('is read from a photo taken at a slant', () => {
     const tilt = homographyOf(
       [
         [0, 0],

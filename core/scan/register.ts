@@ -52,7 +52,7 @@ export function readRegister(
     field: 'the scan',
     problem: 'The crosses of two layers could not be found in this picture.',
     remedy:
-      'Scan the whole sheet with its borders, 300 to the inch or more, and say the size and border of the film and which layers they were. Both films need register marks.',
+      'Scan the whole sheet with its borders at 300 ppi or more, and enter film size, border and layers. Both films need register marks.',
   })
 }
 

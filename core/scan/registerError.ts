@@ -48,8 +48,8 @@ export function registerOf(pairs: readonly MarkPair[]): Register {
     throw new CoreError({
       code: 'no-marks',
       field: 'register',
-      problem: 'From these marks shift, turn and stretch cannot be told apart.',
-      remedy: 'Use three marks or more that do not lie on one line.',
+      problem: 'These marks are not enough to separate shift, rotation and stretch.',
+      remedy: 'Use three or more marks that are not on one line.',
     })
   const left = pairs.map(({ lower, upper }) => {
     const [x, y] = lower

@@ -23,8 +23,8 @@ export function readTabletScan(picture: GreyPicture, densities: readonly number[
   const [length, breadth] = isAcross ? [width, height] : [height, width]
   if (count < 3 || length / count < 8)
     throw refuse(
-      `${count} steps cannot be told apart in ${length} pixels.`,
-      'Write the density of each step, three or more, and scan the tablet larger.',
+      `${count} steps cannot be separated in ${length} pixels.`,
+      'Enter the density of three or more steps, and scan the tablet larger.',
     )
   const step = length / count
   const margin = (1 - READ_SHARE) / 2
@@ -39,8 +39,8 @@ export function readTabletScan(picture: GreyPicture, densities: readonly number[
   const isRising = reads.every((read, i) => i === 0 || read > reads[i - 1]! - BACKWARD)
   if (!isRising || reads.at(-1)! - reads[0]! < 0.3)
     throw refuse(
-      'The steps of this picture do not grow darker one after the other.',
-      'Crop it to the tablet alone, so that its steps divide the picture evenly, and write as many densities as it has.',
+      'The steps in this picture do not get steadily darker.',
+      'Crop the picture to the tablet, so that its steps divide the picture evenly, and enter one density per step.',
     )
   return reads.map((read, i) => ({ read, density: densities[i]! }))
 }

@@ -168,7 +168,7 @@ export const Aim = z.union([
             const before = points[i - 1]
             return !before || (point.tone > before.tone && point.lightness >= before.lightness)
           }),
-        { error: 'The tones of an aim must rise, and its lightness must not fall.' },
+        { error: 'The tones of a target must rise, and its lightness must not fall.' },
       ),
   }),
 ])

@@ -22,7 +22,7 @@ export function conditionOf(bottle: Bottle, left: number | null, now: number): C
     return { tone: 'plain', words: `resting, ${formatSpan(((bottle.ripeAt ?? now) - now) / 1000)}` }
   if (bottle.statedPercent !== undefined && first && isOff(bottle.statedPercent, first.percent))
     return { tone: 'wrong', words: `label says ${digits(bottle.statedPercent)}` }
-  if (age) return { tone: 'wrong', words: 'past its life' }
+  if (age) return { tone: 'wrong', words: 'past its shelf life' }
   if (left === 0) return { tone: 'wrong', words: 'empty' }
   if (bottle.amount && left !== null && left < bottle.amount * 0.15)
     return { tone: 'wrong', words: 'nearly out' }

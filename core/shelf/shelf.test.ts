@@ -117,7 +117,7 @@ describe('conditionOf', () => {
   it.each<[string, object, number | null, string | null]>([
     ['a kit that rests', { ripeAt: T0 + 20 * DAY }, 100, 'resting, 10 days'],
     ['a label that is wrong', { statedPercent: 15 }, 100, 'label says 15'],
-    ['what is past its life', { bestUntil: T0 + DAY }, 100, 'past its life'],
+    ['what is past its life', { bestUntil: T0 + DAY }, 100, 'past its shelf life'],
     ['an empty one', {}, 0, 'empty'],
     ['nearly out', {}, 10, 'nearly out'],
     ['ageing', { madeAt: T0, bestUntil: T0 + 12 * DAY }, 100, 'ageing'],

@@ -41,13 +41,13 @@ export function cloudFromUvIndex(uvIndex: number, zenith: number, ozone = OZONE)
       code: 'out-of-range',
       field: 'UV index',
       problem: `“${uvIndex}” is not a UV index.`,
-      remedy: 'Write the forecast for that hour, from 0 to 16.',
+      remedy: 'Enter the forecast for that hour, from 0 to 16.',
     })
   if (clear < LEAST_INDEX)
     throw new CoreError({
       code: 'too-low',
       field: 'UV index',
-      problem: 'The sun is too low for the index to tell how thick the clouds are.',
+      problem: 'The sun is too low to work out the clouds from the UV index.',
       remedy: 'Choose the sky by eye.',
     })
   return {

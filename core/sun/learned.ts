@@ -33,13 +33,13 @@ export function learnedSun(results: readonly SunResult[], skyFactor: number): Fi
     uncertainty: Math.hypot(Math.sqrt(scatter), Math.log(skyFactor)),
     working: {
       words: n
-        ? 'geometric mean of what was found over what was reckoned, the model counting as one'
+        ? 'geometric mean of measured over computed light, with the model counted once'
         : 'the model as it is',
       formula: n ? 'k = exp(Σ ln(fᵢ/rᵢ) / (n + 1))' : 'k = 1',
       inputs: [
         { name: 'your own results', symbol: 'n', value: n, unit: '', standing: 'yours' },
         {
-          name: 'how far the sky may be out',
+          name: 'possible error of the sky',
           symbol: 's',
           value: skyFactor,
           unit: '×',
@@ -49,7 +49,7 @@ export function learnedSun(results: readonly SunResult[], skyFactor: number): Fi
       standing: n ? 'yours' : 'memory',
       source: n
         ? 'Your meter’s readings and exposures under this sun'
-        : 'Air mass, clean air and aerosol; no result of yours yet',
+        : 'Air mass, clean air and aerosol; no results of your own yet',
     },
   }
 }

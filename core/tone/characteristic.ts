@@ -104,8 +104,8 @@ export function characteristicOf(
   const isWhole = points !== null && ends.minimum.isMet && ends.maximum.isMet
   const half = points && halfWidth(points, isModel ? model : null, read, x, isPeak)
   const by = isModel
-    ? 'Read off a Richards curve through the readings'
-    : 'Read off a smooth rising row through the readings, since no model fits them'
+    ? 'Read from a Richards curve fitted to the readings'
+    : 'Read from a smoothed monotone row of the readings, since no model fits'
   const figures = points && half !== null ? rangeFigures(points, half, isWhole, by) : null
   return {
     ...ends,
@@ -145,14 +145,14 @@ function readSteps(tablet: readonly number[], print: readonly (number | null)[])
   if (Math.abs(high - low) < 0.1)
     throw refuse(
       'flat',
-      'The print is the same all along the tablet.',
-      'Expose it so that some steps are white and some black.',
+      'The print has the same density along the whole tablet.',
+      'Expose so that some steps are white and some are black.',
     )
   if (high < low)
     throw refuse(
       'reversed',
-      'The print is darker behind the denser steps.',
-      'Begin with the clearest step, or turn the row round.',
+      'The print is darker under the denser steps.',
+      'Start with the clearest step, or reverse the order.',
     )
   return sorted
 }

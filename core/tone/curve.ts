@@ -78,14 +78,14 @@ export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'ligh
   if (Math.abs(rise) < 5)
     throw refuse(
       'flat',
-      'The print is nearly the same behind all the ink.',
-      'Expose the chart for the base exposure, and see that it is the right one.',
+      'The print has nearly the same density under all ink levels.',
+      'Expose the chart at the base exposure, and check that exposure.',
     )
   if (rise < 0)
     throw refuse(
       'reversed',
       'More ink printed darker.',
-      'Turn the row round: the clear patch comes first and prints black.',
+      'Reverse the order: the clear patch comes first and prints black.',
     )
 
   const ordered = isotonic(raw, weights)
@@ -233,7 +233,7 @@ function byTone(patches: readonly CheckPatch[]): { tone: number; ink: number; re
     .map(([tone, { ink, read }]) => ({ tone, ink, read: mean(read) }))
     .sort((a, b) => a.tone - b.tone)
   if (rows.length < 5)
-    throw refuse('too-few', 'A check needs at least five tones.', 'Read more patches of the checking chart.')
+    throw refuse('too-few', 'A check needs at least five tones.', 'Read more patches of the check chart.')
   return rows
 }
 

@@ -27,9 +27,9 @@ export function curveAdvice(
   if (known.blackLightness !== undefined && black > known.blackLightness + SHORT)
     advice.push({
       code: 'weak-black',
-      title: 'The black is weak',
+      title: 'Weak black',
       lines: [
-        `It ends at L* ${black.toFixed(0)}, and ${known.blackLightness.toFixed(0)} has been reached. Give more exposure: find the base exposure afresh.`,
+        `The black is L* ${black.toFixed(0)}; L* ${known.blackLightness.toFixed(0)} was reached before. Expose longer: make a new test strip.`,
       ],
     })
   if (mergedTo > IDLE_INK)
@@ -37,38 +37,38 @@ export function curveAdvice(
       code: 'merged',
       title: 'Shadows merge',
       lines: [
-        `The first ${per(mergedTo)} of the ink print no lighter than clear film. Give less exposure, by about as much light as that ink holds back.`,
+        `The first ${per(mergedTo)} of the ink prints no lighter than clear film. Reduce the exposure by about the light that this ink absorbs.`,
       ],
     })
   if (known.paperLightness !== undefined && white < known.paperLightness - SHORT)
     advice.push({
       code: 'thin',
-      title: 'The film is too thin',
+      title: 'Film density too low',
       lines: [
-        `Behind all the ink the print comes to L* ${white.toFixed(0)}, and the paper is ${known.paperLightness.toFixed(0)}. Lay more ink, choose an ink that holds back more light, or shorten the paper’s scale by a contrast addition.`,
+        `Under full ink the print is L* ${white.toFixed(0)}; the paper is L* ${known.paperLightness.toFixed(0)}. Use more ink, an ink that blocks more light, or a contrast additive that shortens the exposure scale.`,
       ],
     })
   else if (blockedFrom < 1 - IDLE_INK)
     advice.push({
       code: 'blocked',
-      title: 'Ink lies idle',
+      title: 'Unused ink',
       lines: [
-        `From ${per(blockedFrom)} of the ink on the print stays as white as it gets. The curve leaves that ink out; with less ink from the printer, or less of a contrast addition, more of its levels would serve.`,
+        `From ${per(blockedFrom)} of the ink, the print is already paper white. The curve does not use more ink. Less ink from the printer, or less contrast additive, would use more levels.`,
       ],
     })
   if (curve.beyond.black > 1 || curve.beyond.white > 1)
     advice.push({
       code: 'beyond',
-      title: 'The aim lies beyond this print',
+      title: 'Target out of reach',
       lines: [
         ...(curve.beyond.black > 1
           ? [
-              `Its black is ${curve.beyond.black.toFixed(1)} L* deeper than this print goes: more exposure, or a second coat.`,
+              `The target black is ${curve.beyond.black.toFixed(1)} L* deeper than this print can reach. Expose longer, or add a second coat.`,
             ]
           : []),
         ...(curve.beyond.white > 1
           ? [
-              `Its white is ${curve.beyond.white.toFixed(1)} L* lighter than this print goes: more ink, or a whiter paper.`,
+              `The target white is ${curve.beyond.white.toFixed(1)} L* lighter than this print can reach. Use more ink or a whiter paper.`,
             ]
           : []),
       ],
@@ -76,9 +76,9 @@ export function curveAdvice(
   if (curve.scatter > 1.5)
     advice.push({
       code: 'scatter',
-      title: 'The patches scatter',
+      title: 'Patches differ',
       lines: [
-        `By ${curve.scatter.toFixed(1)} L*: an uneven coat, or a poor scan. Print a chart with more repeats, and look at what was left out.`,
+        `Repeats differ by ${curve.scatter.toFixed(1)} L*: an uneven coat or a poor scan. Print a chart with more repeats, and check the patches not used.`,
       ],
     })
   return advice.length
@@ -86,8 +86,8 @@ export function curveAdvice(
     : [
         {
           code: 'good',
-          title: 'Exposure and ink fit each other',
-          lines: ['Nearly all the ink serves, from the deepest black to the lightest white.'],
+          title: 'Exposure and ink match',
+          lines: ['Nearly the whole ink range is used, from Dmax to paper white.'],
         },
       ]
 }

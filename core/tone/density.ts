@@ -29,7 +29,7 @@ export function densityFromLightness(lightness: number): number {
     throw new CoreError({
       code: 'out-of-range',
       field: 'L*',
-      problem: 'No paper is as black as L* 0.',
+      problem: 'A print cannot be as black as L* 0.',
       remedy: 'Enter a lightness such as 18.',
     })
   const R = lightness > 8 ? ((lightness + 16) / 116) ** 3 : lightness / (29 / 3) ** 3
@@ -41,7 +41,7 @@ function check(value: number): void {
     throw new CoreError({
       code: 'not-finite',
       field: 'reading',
-      problem: 'This is not a reading.',
+      problem: 'This is not a valid reading.',
       remedy: 'Enter a density such as 1.35, or an L* such as 24.',
     })
 }

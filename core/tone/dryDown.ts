@@ -105,7 +105,7 @@ export function dryDown(
       formula: 'd = (2·d₋₁ + Σdᵢ) / (2 + n), for process, paper, light',
       inputs,
       standing: isOwn ? 'yours' : (usual?.standing ?? 'practice'),
-      source: isOwn ? 'Your own prints, measured wet and dry' : (usual?.source ?? 'Nothing usual is known'),
+      source: isOwn ? 'Your own prints, measured wet and dry' : (usual?.source ?? 'No usual value is known'),
       leavesOut: 'that deep tones may gain more than light ones',
     },
   }
@@ -125,7 +125,7 @@ export function wetAim(wanted: number, share: Figure): Figure {
       uncertainty: (wanted * share.uncertainty) / (1 + share.value) ** 2,
     }),
     working: {
-      words: 'wanted net density over one and what drying adds',
+      words: 'wanted net density divided by one plus the dry-down',
       formula: 'D_wet = D_dry / (1 + d)',
       inputs: [
         { name: 'wanted, dry', symbol: 'D_dry', value: wanted, unit: '' },

@@ -11,6 +11,5 @@ export const faults: FaultBook = {
   causes,
   tests,
   standing: 'practice',
-  source:
-    'Faults and their usual causes are common practice of the trade; how often each comes and shows is this app’s starting value, from memory',
+  source: 'Faults and their causes are common practice; how often each occurs is an estimate from memory',
 }

@@ -4,19 +4,19 @@ import type { FaultTest } from '@core/judge/faultBook'
 export const tests: readonly FaultTest[] = [
   {
     id: 'more-light', name: 'Twice the light', effort: 1,
-    doing: 'The same on a scrap, with one stop more exposure.',
+    doing: 'Print the same on a scrap, with one stop more exposure.',
     mends: { 'under-exposed': 0.93, 'lamp-dim': 0.93, 'film-dense': 0.2, 'developed-short': 0.1, 'air-dry': 0.2, 'warm-wash': 0.25 },
     change: { stops: 1 },
   },
   {
     id: 'less-light', name: 'Half the light', effort: 1,
-    doing: 'The same on a scrap, with one stop less exposure.',
+    doing: 'Print the same on a scrap, with one stop less exposure.',
     mends: { 'over-exposed': 0.93, 'film-thin': 0.15 },
     change: { stops: -1 },
   },
   {
     id: 'other-paper', name: 'On another paper', effort: 1,
-    doing: 'The same mix on a scrap of a paper that has served before, or one that was treated with acid.',
+    doing: 'Use the same mix on a scrap of a paper that has worked before, or one treated with acid.',
     mends: { chalk: 0.95, 'half-treated': 0.95, 'paper-sizing': 0.9, 'paper-unfit': 0.92, 'salt-uneven': 0.4, 'over-salted': 0.1 },
   },
   {
@@ -27,7 +27,7 @@ export const tests: readonly FaultTest[] = [
   },
   {
     id: 'fresh-lot', name: 'From a fresh bottle', effort: 3,
-    doing: 'Make the sensitizer’s solutions afresh, and change nothing else.',
+    doing: 'Make fresh sensitizer solutions, and change nothing else.',
     mends: { 'lot-old': 0.95, 'tap-water': 0.6, 'ratio-off': 0.7, metal: 0.5, 'silver-unfiltered': 0.9 },
   },
   {
@@ -48,8 +48,8 @@ export const tests: readonly FaultTest[] = [
     needs: ['coated'],
   },
   {
-    id: 'more-coat', name: 'A fuller coat', effort: 1,
-    doing: 'Half as much again of the mix, laid while wet with few strokes.',
+    id: 'more-coat', name: 'Thicker coat', effort: 1,
+    doing: 'Use 50 % more mix, coated wet with few strokes.',
     mends: { 'coat-thin': 0.92, brush: 0.55, 'over-salted': 0.15, 'ratio-off': 0.1 },
     change: { coverage: 1.5 },
     needs: ['coated'],
@@ -62,25 +62,25 @@ export const tests: readonly FaultTest[] = [
     needs: ['halide', 'silver'],
   },
   {
-    id: 'salted-anew', name: 'Salted anew, moved in the soak', effort: 2,
-    doing: 'Salt a fresh piece, moving and turning it all the time, or brushing crosswise until it shines evenly.',
+    id: 'salted-anew', name: 'Salt again, keep moving', effort: 2,
+    doing: 'Salt a new piece: keep moving and turning it, or brush crosswise until it shines evenly.',
     mends: { 'salt-uneven': 0.9, 'over-salted': 0.2, 'paper-sizing': 0.1 },
     needs: ['halide'],
   },
   {
     id: 'by-rod', name: 'Coated by rod, laid flat', effort: 1,
-    doing: 'Coat with a glass rod, draw off the surplus, and let it lie flat until dull.',
+    doing: 'Coat with a glass rod, remove the surplus, and leave the sheet flat until dull.',
     mends: { brush: 0.92, puddle: 0.9, 'drying-uneven': 0.8 },
     needs: ['coated'],
   },
   {
-    id: 'half-humid', name: 'At half humidity', effort: 2,
-    doing: 'Keep paper and coat at about 50 % of humidity for an hour before the light.',
+    id: 'half-humid', name: 'At 50 % humidity', effort: 2,
+    doing: 'Keep the coated paper at about 50 % humidity for an hour before exposure.',
     mends: { 'air-dry': 0.92, 'air-damp': 0.9, 'coat-damp': 0.3, 'drying-uneven': 0.4 },
   },
   {
-    id: 'bone-dry', name: 'Dried to the end', effort: 1,
-    doing: 'Dry twice as long on cool air, and lay the film on only when the coat is not cool to the hand.',
+    id: 'bone-dry', name: 'Dry longer', effort: 1,
+    doing: 'Dry twice as long in cool air, and put the film on only when the coat does not feel cool.',
     mends: { 'coat-damp': 0.93, 'air-damp': 0.6 },
     needs: ['coated'],
   },
@@ -92,35 +92,35 @@ export const tests: readonly FaultTest[] = [
   },
   {
     id: 'pressed', name: 'Pressed well, film turned over', effort: 1,
-    doing: 'A scrap with the printed side to the coat, nothing between, and a felt behind it.',
+    doing: 'Print a scrap with the printed side on the coat, nothing between, and felt behind.',
     mends: { contact: 0.9, 'wrong-side': 0.97, interleaf: 0.95 },
     needs: ['negative'],
   },
   {
-    id: 'hinged', name: 'Hinged, and not looked at', effort: 1,
-    doing: 'Hinge the film and expose without a look.',
+    id: 'hinged', name: 'Hinged, without checks', effort: 1,
+    doing: 'Hinge the film and expose without opening the frame.',
     mends: { moved: 0.95, contact: 0.2 },
   },
   {
-    id: 'turned', name: 'The frame turned half way', effort: 1,
-    doing: 'Turn the frame end for end at half the exposure.',
+    id: 'turned', name: 'Turn the frame', effort: 1,
+    doing: 'Turn the frame by 180° at half the exposure.',
     mends: { 'light-uneven': 0.9 },
   },
   {
-    id: 'by-marks', name: 'Laid by the marks on shrunk paper', effort: 2,
-    doing: 'Wet and dry the paper once before the first layer, and lay both films by their crosses.',
+    id: 'by-marks', name: 'Pre-shrunk paper, register marks', effort: 2,
+    doing: 'Wet and dry the paper once before the first layer, and align both films by their crosses.',
     mends: { register: 0.92 },
     needs: ['layers'],
   },
   {
     id: 'chart', name: 'A chart instead of the picture', effort: 2,
-    doing: 'Print a chart at the same exposure: its ends show what the film holds back.',
+    doing: 'Print a chart at the same exposure. Its ends show how much light the film blocks.',
     mends: { 'film-thin': 0.5, 'film-dense': 0.5, 'no-curve': 0.85 },
     needs: ['negative'],
   },
   {
     id: 'longer-wash', name: 'Washed twice as long', effort: 1,
-    doing: 'Wash one half of a scrap, or this very print, twice as long in three changes.',
+    doing: 'Wash one half of a scrap, or this print, twice as long with three changes of water.',
     mends: { 'washed-short': 0.92, 'hypo-left': 0.8, 'cleared-short': 0.1 },
   },
   {
@@ -131,36 +131,36 @@ export const tests: readonly FaultTest[] = [
   },
   {
     id: 'fresh-fixer', name: 'In a fresh fixer', effort: 1,
-    doing: 'The same on a scrap, fixed in a fresh bath for the full time; a drop of sulfide or selenium on its white stays clean.',
+    doing: 'Print a scrap and fix it in a fresh bath for the full time. A drop of sulfide or selenium toner on its white must leave no stain.',
     mends: { 'fixer-spent': 0.93, 'fixed-short': 0.93 },
     needs: ['fixes'],
   },
   {
     id: 'weak-fixer', name: 'In weak plain hypo', effort: 1,
-    doing: 'Fix a scrap in half-strength plain hypo, out by the clock.',
+    doing: 'Fix a scrap in half-strength plain hypo for exactly the planned time.',
     mends: { 'fixed-strong': 0.92 },
     needs: ['fixes'],
   },
   {
     id: 'fresh-developer', name: 'In a fresh developer', effort: 1,
-    doing: 'The same on a scrap, in fresh developer for its full time.',
+    doing: 'Print a scrap and develop it in fresh developer for the full time.',
     mends: { 'developer-spent': 0.94, 'developed-short': 0.94 },
     needs: ['develops'],
   },
   {
     id: 'clear-rinse', name: 'Rinsed until clear, fresh toner', effort: 1,
-    doing: 'Change the water until no milk shows in a dark tray, then tone in a fresh dose.',
+    doing: 'Change the water until it stays clear in a dark tray, then tone in fresh toner.',
     mends: { 'carried-over': 0.93, 'toner-spent': 0.8, bubbles: 0.1 },
     needs: ['tones'],
   },
   {
     id: 'rocked', name: 'Slid in and rocked', effort: 1,
-    doing: 'Slide a scrap in face down without a splash and rock it two ways all the time.',
+    doing: 'Slide a scrap in face down without splashing, and rock it in both directions all the time.',
     mends: { bubbles: 0.95, 'developed-short': 0.2 },
   },
   {
     id: 'cool-water', name: 'In cool still water', effort: 1,
-    doing: 'Wash a scrap in cool standing water, changed gently.',
+    doing: 'Wash a scrap in cool still water, changed gently.',
     mends: { 'warm-wash': 0.93 },
   },
 ] // prettier-ignore

@@ -31,5 +31,5 @@ export const effects: EffectBook = {
     size: { weight: 0.5, by: 'word' },
   },
   standing: 'practice',
-  source: 'Order of what changes a print most is common practice; the weights are this app’s starting values',
+  source: 'The order of effects is common practice; the weights are estimates',
 }

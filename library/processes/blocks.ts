@@ -8,15 +8,15 @@ export const DAY = 24 * HOUR
 export const WEEK = 7 * DAY
 export const YEAR = 365 * DAY
 
-export const practice = { standing: 'practice', source: 'Common practice of the trade' } as const
+export const practice = { standing: 'practice', source: 'Common practice' } as const
 export const memory = {
   standing: 'memory',
-  source: 'Recalled from the trade’s literature, not looked up',
+  source: 'From memory of the literature, not checked',
 } as const
 
 /** A value this app starts from inside what common practice says in words. */
 export const starts = (words: string) =>
-  ({ standing: 'practice', source: `${words}; where this app starts within common practice` }) as const
+  ({ standing: 'practice', source: `${words}; a value within common practice` }) as const
 
 export const mixing: StepDefinition = {
   id: 'mix',
@@ -26,15 +26,15 @@ export const mixing: StepDefinition = {
   mix: 'sensitizer',
   title: 'Count the drops',
   meanwhile: 'mixing',
-  doing: 'Count each into one small glass, in this order, then swirl.',
-  why: 'Mixed at the last moment, it is as fresh as it can be. Mix what the work in hand needs.',
+  doing: 'Count all into one small glass, in this order, then swirl.',
+  why: 'Mix just before use, and only what you need now.',
   cautions: [],
   begins: 'press',
-  press: { start: 'Begin', finish: 'Stirred: start the coat' },
-  habit: 'Never put one dropper into two bottles. Dim tungsten or warm light; no daylight, no bare tube.',
+  press: { start: 'Start', finish: 'Mixed: start coating' },
+  habit: 'Use one dropper per bottle. Work by dim tungsten or warm light, away from daylight and bare tubes.',
   endpoint: {
-    good: 'Clear, of its right colour, every drop in.',
-    doubt: 'Cloudy, or something on the bottom: mix it afresh.',
+    good: 'The mix is clear and has the right colour.',
+    doubt: 'Cloudy, or sediment on the bottom: mix again.',
     swatch: [],
   },
 }
@@ -47,20 +47,20 @@ export const spreading: StepDefinition = {
   perCoat: true,
   title: 'Coat the sheet',
   meanwhile: 'being coated',
-  doing: 'Pour along the middle, spread with crossing strokes, stop before the paper pills.',
+  doing: 'Pour along the middle, spread with crossed strokes, and stop before the paper pills.',
   why: 'The coat sinks in as you work. Past two minutes the brush lifts fibres and leaves streaks.',
   time: {
     mostSeconds: 2 * MINUTE,
     standing: 'practice',
-    source: 'A coat is spread in a minute or two, common practice; two is where this app starts',
+    source: 'A coat is spread in a minute or two, common practice; the app uses two',
   },
   cautions: [],
   begins: 'atOnce',
-  press: { start: 'Pour', finish: 'Even: lay it in the dark' },
-  habit: 'Leave a bare border of about 20 mm to hold the sheet by.',
+  press: { start: 'Pour', finish: 'Even: dry in the dark' },
+  habit: 'Leave a border of about 20 mm uncoated to hold the sheet.',
   endpoint: {
-    good: 'The shine even all over. Hold it against the dim lamp to see.',
-    doubt: 'Puddles, pilling, two colours. Leave hairs: they brush off dry.',
+    good: 'The surface shines evenly. Hold it against the dim lamp to check.',
+    doubt: 'Watch for puddles, pilling and two colours. Leave hairs: they brush off when dry.',
     swatch: [],
   },
 }
@@ -73,16 +73,16 @@ export const drying: StepDefinition = {
   perCoat: true,
   title: 'Dry in the dark',
   meanwhile: 'drying in the dark',
-  doing: 'Lay it flat in the dark until the back of the hand feels no cool.',
+  doing: 'Leave the sheet flat in the dark until it no longer feels cool to the back of the hand.',
   why: 'A damp coat sticks to the negative and spoils it.',
   time: { leastSeconds: 15 * MINUTE, ...practice },
   cautions: [],
   begins: 'atOnce',
-  press: { start: 'Lay it in the dark', finish: 'Dull, not cool: it is dry' },
-  habit: 'Trim a coated sheet a little smaller than the frame.',
+  press: { start: 'Start drying', finish: 'Dry: dull, not cool' },
+  habit: 'Trim the coated sheet a little smaller than the frame.',
   endpoint: {
-    good: 'Dull, and not cool to the back of the hand.',
-    doubt: 'Shine, or cool: the negative will stick.',
+    good: 'The coat is dull and not cool to the back of the hand.',
+    doubt: 'Shiny or cool: the negative will stick.',
     swatch: [],
   },
 }
@@ -92,18 +92,19 @@ export const exposing: StepDefinition = {
   station: 'light',
   place: 'light',
   kind: 'expose',
-  title: 'In the frame',
+  title: 'Expose',
   meanwhile: 'exposing',
-  doing: 'Cover the frame while carrying it; start when the cover comes off, not before.',
-  why: 'Light reduces the metal where it falls. What it has not changed is taken out afterwards.',
+  doing: 'Cover the frame while you carry it. Start the clock when you uncover it.',
+  why: 'Light changes the coat where it falls. The rest is removed later.',
   looks: [],
   cautions: ['uv'],
   begins: 'press',
-  press: { start: 'Cover off: start', finish: 'Take it out' },
-  habit: 'Negative emulsion to the coat. Look through half the back only, so that the register stays.',
+  press: { start: 'Uncover and start', finish: 'Finish exposure' },
+  habit:
+    'Put the negative’s printed side on the coat. Open only half of the back to check, so that the register stays.',
   endpoint: {
-    good: 'The time is up; shadows deep, highlights as the process wants them.',
-    doubt: 'A look through the back shows less than last time: the lamp is dim, or the coat too dry.',
+    good: 'The time is up: shadows deep, highlights as this process needs them.',
+    doubt: 'Less visible than last time: the lamp has dimmed, or the coat is too dry.',
     swatch: [],
   },
 }
@@ -119,14 +120,14 @@ export function printingOutLooks(
   depth: 'deeper' | 'lighter',
 ): NonNullable<StepDefinition['looks']> {
   return [
-    { share: 0.35, lookFor: `The overbrushed margin turns ${margin} first: look from now on.` },
-    { share: 0.7, lookFor: 'Shadows stand out; highlight detail begins.' },
+    { share: 0.35, lookFor: `The overbrushed margin turns ${margin} first: check from now on.` },
+    { share: 0.7, lookFor: 'Shadows are clear, and highlight detail is starting to show.' },
     {
       share: 0.9,
       lookFor:
         depth === 'deeper'
-          ? 'Highlight detail is there, and all of the print is darker than wanted.'
-          : 'Shadows at about three quarters of the wanted depth; the print darkens afterwards.',
+          ? 'Highlight detail is visible, and the whole print is darker than you want.'
+          : 'Shadows are at about three quarters of the final depth; the print darkens later.',
     },
   ]
 }
@@ -142,16 +143,16 @@ export const printingOut: StepDefinition = {
     source: 'Common practice under a lamp; in strong sun every minute or two',
   },
   endpoint: {
-    good: 'Margin red-brown, highlight detail just showing, the whole clearly darker than wanted: the baths take some back.',
+    good: 'Margin red-brown, highlight detail just visible, the whole print clearly darker than you want: the baths lighten it.',
     doubt:
-      'Grey instead of red-brown: contamination, uneven salt or too much salt. Nothing after half the time: a dim lamp or a thin coat.',
+      'Grey instead of red-brown: contamination, uneven salt or too much salt. Nothing after half the time: dim lamp or thin coat.',
     swatch: ['#e4dfcf', '#c9b9a3', '#9a7f6a', '#6d5142', '#4a352b'],
   },
 }
 
 /** Rocked every half minute, two ways. */
 export const ROCKED = {
-  rock: { everySeconds: 30, ...starts('Rocked now and then, two ways; every half minute') },
+  rock: { everySeconds: 30, ...starts('Rock now and then in both directions, every half minute') },
 } as const
 
 export const bath: StepDefinition = {
@@ -161,14 +162,14 @@ export const bath: StepDefinition = {
   kind: 'bath',
   title: 'Wash',
   meanwhile: 'washing',
-  doing: 'Into clean running water; change it until it runs clear.',
-  why: 'Water carries off what the light did not change.',
+  doing: 'Put the print in clean running water until the water is clear.',
+  why: 'Water removes what the light did not change.',
   time: { leastSeconds: 5 * MINUTE, ...practice },
   cautions: [],
   begins: 'press',
-  press: { start: 'Into the water', finish: 'Washed' },
+  press: { start: 'Start wash', finish: 'Washed' },
   endpoint: {
-    good: 'Nothing more runs off the corner.',
+    good: 'No more colour runs off the corner.',
     doubt: 'Colour or milk still running: change the water.',
     swatch: [],
   },
@@ -180,13 +181,13 @@ export const finalWash: StepDefinition = {
   role: 'wash',
   title: 'Final wash',
   meanwhile: 'in the final wash',
-  rock: { everySeconds: 5 * MINUTE, ...starts('Sheets are turned over now and then; every five minutes') },
-  early: 'What is left in the fibres fades or yellows the print in months.',
-  doing: 'Running water, sheets apart; turn them over now and then.',
-  why: 'Fixer or acid left in the fibres fades the print in months.',
+  rock: { everySeconds: 5 * MINUTE, ...starts('Turn sheets over every five minutes') },
+  early: 'Residues in the fibres fade or yellow the print within months.',
+  doing: 'Use running water, keep sheets apart, and turn them over now and then.',
+  why: 'Fixer or acid left in the fibres fades the print within months.',
   time: { leastSeconds: 30 * MINUTE, ...practice },
   begins: 'atOnce',
-  press: { start: 'Into the wash', finish: 'Washed out' },
+  press: { start: 'Start wash', finish: 'Washed out' },
 }
 
 export const hanging: StepDefinition = {
@@ -195,9 +196,9 @@ export const hanging: StepDefinition = {
   place: 'line',
   kind: 'hang',
   title: 'Hang to dry',
-  meanwhile: 'on the line',
-  doing: 'Drain by a corner, blot between clean towels, hang so that prints do not touch.',
-  why: 'Nothing is judged wet: the print dries darker.',
+  meanwhile: 'drying',
+  doing: 'Drain by a corner, blot between clean towels, and hang prints so that they do not touch.',
+  why: 'Judge prints only when dry: they dry darker.',
   time: { leastSeconds: 1 * HOUR, standing: 'practice', source: 'Heavy paper overnight; common practice' },
   cautions: [],
   begins: 'atOnce',
@@ -210,16 +211,16 @@ export const chlorineWash: StepDefinition = {
   role: 'wash',
   title: 'First wash, to no milk',
   meanwhile: 'in the first wash',
-  early: 'Loose silver goes on into the toner or the fixer, and mottles the print.',
-  doing: 'Tap water in a dark tray; change it until no milk shows.',
-  why: 'The chlorine of tap water, or a pinch of salt, turns loose silver milky and carries it off. Milk must not reach the toner.',
+  early: 'Free silver carried into the toner or fixer mottles the print.',
+  doing: 'Use tap water in a dark tray, and change it until it stays clear.',
+  why: 'Chlorine in tap water, or a pinch of salt, turns free silver milky and removes it. No milkiness may reach the toner.',
   isKept: 'silver',
   cautions: ['silver'],
-  press: { start: 'Into the tap water', finish: 'Clear, no milk' },
-  habit: 'A dark tray shows the milk. The first waters belong to the silver jar.',
+  press: { start: 'Start first wash', finish: 'Water is clear' },
+  habit: 'A dark tray shows milkiness. Collect the first waters in the silver jar.',
   endpoint: {
     good: 'Milk, then clear.',
-    doubt: 'Milk still: change it again.',
+    doubt: 'Still milky: change the water again.',
     swatch: ['#d7d3cc', '#e3e1dc', '#eeede9'],
   },
 }
@@ -228,26 +229,26 @@ type Look = ProcessDefinition['secondLooks'][number]
 
 export const wetLook: Look = {
   id: 'wet',
-  title: 'Wet look',
+  title: 'Wet check',
   dueAfterSeconds: 0,
-  lookFor: 'Are the whites clean? Is anything missing? Depth cannot be told yet.',
-  why: 'A wet note is worth having only beside the dry one: together they teach how far this paper dries down.',
+  lookFor: 'Are the whites clean? Is anything missing? Depth cannot be judged yet.',
+  why: 'Compare wet and dry checks to learn the dry-down of this paper.',
 }
 
 export const dryLook: Look = {
   id: 'dry',
-  title: 'Dry look',
+  title: 'Dry check',
   dueAfterSeconds: 1 * DAY,
-  lookFor: 'Beside your last good print, in the same light: shadows, highlights, whites.',
-  why: 'The print has dried down. This is the first look that counts.',
+  lookFor: 'Compare shadows, highlights and whites with your last good print in the same light.',
+  why: 'The print has dried down. This is the first check that counts.',
 }
 
 export const settledLook: Look = {
   id: 'settled',
-  title: 'Settled look',
+  title: 'Two-week check',
   dueAfterSeconds: 14 * DAY,
-  lookFor: 'Has the colour settled? Has a white turned, or an edge stained?',
-  why: 'A wash or a clearing cut short shows by now.',
+  lookFor: 'Has the colour settled? Have whites changed, or edges stained?',
+  why: 'A wash or clearing that was too short shows by now.',
 }
 
 export const looks: Look[] = [wetLook, dryLook, settledLook]
@@ -257,10 +258,10 @@ export const deeper = (stops: number, words: string, why: string) => ({
   deeper: { stops, ...starts(words), why },
 })
 
-export const LIGHTING = 'Dim tungsten or warm light. No daylight, no bare tube.'
+export const LIGHTING = 'Dim tungsten or warm light. No daylight, no bare tubes.'
 export const SILVER_LIGHTING = 'Dim tungsten or amber light: bare silver darkens under anything bluer.'
 /** 0.05 mm is 2 mil. */
 export const FILM =
   'A clear film no thicker than 0.05 mm between negative and coat: vapour attacks film, and thicker softens the picture.'
 export const WET_SPOT =
-  'Bone dry, or the wet spot ruins the negative. For a precious negative put a clear film between.'
+  'The coat must be completely dry, or it ruins the negative. For a valuable negative, put clear film between.'

@@ -25,11 +25,11 @@ const expose: StepDefinition = {
   why: 'The light reduces iron where it falls. Water will keep only what the light has changed.',
   looks: [
     { share: 0.5, lookFor: 'Shadows have gone from green to blue-green.' },
-    { share: 0.75, lookFor: 'Shadows turn slate; highlight detail begins.' },
+    { share: 0.75, lookFor: 'Shadows turn slate, and highlight detail starts to show.' },
   ],
   endpoint: {
-    good: 'Shadows slate to bronze, the picture reversing; highlight detail just there.',
-    doubt: 'Still green: more light. Highlights already blue: enough, take it out.',
+    good: 'Shadows slate to bronze and reversing; highlight detail just visible.',
+    doubt: 'Still green: expose longer. Highlights already blue: finish now.',
     swatch: ['#b3b47e', '#7f9d86', '#5b7b86', '#5d6a76', '#77706a'],
   },
   when: [{ choice: 'subject', is: ['negative'] }],
@@ -39,17 +39,17 @@ const expose: StepDefinition = {
 const exposeObjects: StepDefinition = {
   ...expose,
   id: 'expose-objects',
-  title: 'Under the glass',
-  doing: 'Lay the things flat, glass on top, clips against wind; start when the cover comes off, not before.',
+  title: 'Expose',
+  doing:
+    'Lay the objects flat with glass on top and clips against wind. Start the clock when you uncover them.',
   looks: [
-    { share: 0.5, lookFor: 'The bare coat round the things has gone from green to blue-green.' },
+    { share: 0.5, lookFor: 'The bare coat around the objects has turned from green to blue-green.' },
     { share: 0.75, lookFor: 'The bare coat turns slate.' },
   ],
-  habit:
-    'What lies flat prints sharp, what stands up blurs. Thin leaves let light through and give half-tones.',
+  habit: 'Flat objects print sharp, raised ones blur. Thin leaves pass light and give half-tones.',
   endpoint: {
-    good: 'Bare coat slate to bronze all round.',
-    doubt: 'Still green: more light. Do not lift a leaf to look: it will not lie down in the same place.',
+    good: 'Bare coat slate to bronze all around.',
+    doubt: 'Still green: expose longer. Do not lift a leaf to check: it will not go back to the same place.',
     swatch: expose.endpoint?.swatch ?? [],
   },
   when: [{ choice: 'subject', is: ['photogram'] }],
@@ -65,8 +65,8 @@ export const classicCyanotype: ProcessDefinition = {
   kind: 'process',
   ...deeper(
     0.5,
-    'Lean to the long side and let the wash take it back',
-    'The wash takes some of the blue, and drying gives a little back over a day.',
+    'Expose generously: the wash lightens the print',
+    'The wash removes some of the blue, and a little returns within a day.',
   ),
   tools: ['brush', 'rod', 'sponge'],
   lighting: LIGHTING,
@@ -83,7 +83,7 @@ export const classicCyanotype: ProcessDefinition = {
         solutes: [{ substanceId: 'ferric-ammonium-citrate', percentWv: 25 }],
         making: [
           'Dissolve in about two thirds of the water, top up.',
-          'Brown glass. Mould floats after some weeks: filter it, or make it fresh.',
+          'Brown glass. If mould floats after some weeks, filter the solution or make it fresh.',
         ],
         keepsSeconds: YEAR / 2,
         ...memory,
@@ -122,7 +122,7 @@ export const classicCyanotype: ProcessDefinition = {
         making: ['Pour the peroxide into the water, in gloves and goggles.', 'Made fresh for the day.'],
         keepsSeconds: DAY,
         standing: 'practice',
-        source: 'A weak bath, common practice; 0.3 % is where this app starts',
+        source: 'A weak bath, common practice; the app uses 0.3 %',
       },
       cautions: ['peroxide'],
       use: serves(0.5),
@@ -139,7 +139,7 @@ export const classicCyanotype: ProcessDefinition = {
           id: 'full',
           name: '25 % + 10 %',
           reason:
-            'The usual strong pair: a deep blue in one coat. Started with because most printed recipes lead here.',
+            'The usual strong pair: deep blue in one coat. Default because most published recipes use it.',
           standing: 'memory',
           stocks: {
             iron: [{ substanceId: 'ferric-ammonium-citrate', percentWv: 25 }],
@@ -149,7 +149,7 @@ export const classicCyanotype: ProcessDefinition = {
         {
           id: 'lean',
           name: '20 % + 8 %',
-          reason: 'The lower end of the usual range: saves salts, prints a little softer and paler.',
+          reason: 'Lower end of the usual range: uses less salt and prints a little softer and paler.',
           standing: 'memory',
           stocks: {
             iron: [{ substanceId: 'ferric-ammonium-citrate', percentWv: 20 }],
@@ -159,7 +159,7 @@ export const classicCyanotype: ProcessDefinition = {
         {
           id: 'even',
           name: '10 % + 10 %',
-          reason: 'One strength for both bottles, easy to teach and to mix; paler, kinder to thin papers.',
+          reason: 'One strength for both bottles, easy to teach and mix; paler, suits thin papers.',
           standing: 'practice',
           stocks: {
             iron: [{ substanceId: 'ferric-ammonium-citrate', percentWv: 10 }],
@@ -176,13 +176,13 @@ export const classicCyanotype: ProcessDefinition = {
         {
           id: 'negative',
           name: 'A negative',
-          reason: 'Emulsion to emulsion in the frame; a look through the split back shows the picture.',
+          reason: 'Printed side on the coat in the frame. A check through the split back shows the picture.',
           standing: 'practice',
         },
         {
           id: 'photogram',
-          name: 'Leaves or things',
-          reason: 'What lies flat prints sharp, what stands up blurs. Judge by the bare coat beside it.',
+          name: 'Leaves or objects',
+          reason: 'Flat objects print sharp, raised ones blur. Judge by the bare coat beside them.',
           standing: 'practice',
         },
       ],
@@ -194,16 +194,15 @@ export const classicCyanotype: ProcessDefinition = {
       options: [
         {
           id: 'calibrated',
-          name: 'To a known time',
-          reason:
-            'The same light gives the same print again. Started with because it can be repeated and mended.',
+          name: 'For a known time',
+          reason: 'The same light gives the same print. Default because you can repeat and correct it.',
           standing: 'practice',
           exposeTo: 'middle',
         },
         {
           id: 'long',
           name: 'Long',
-          reason: 'Leaning to the long side loses no shadow; the wash lightens the print again.',
+          reason: 'A longer exposure loses no shadows, and the wash lightens the print.',
           standing: 'practice',
           exposeTo: 'upperEnd',
         },
@@ -217,14 +216,13 @@ export const classicCyanotype: ProcessDefinition = {
         {
           id: 'patience',
           name: 'Air and a day',
-          reason:
-            'Air deepens the blue in about 24 hours. Started with because nothing more has to be handled.',
+          reason: 'Air deepens the blue in about 24 hours. Default because it needs no extra bath.',
           standing: 'practice',
         },
         {
           id: 'peroxide',
           name: 'Weak peroxide bath',
-          reason: 'A minute or two brings the final blue at once, so the print can be judged sooner.',
+          reason: 'A minute or two gives the final blue at once, so you can judge the print sooner.',
           standing: 'practice',
         },
       ],
@@ -253,8 +251,8 @@ export const classicCyanotype: ProcessDefinition = {
       leastSeconds: 20 * MINUTE,
       mostSeconds: 30 * MINUTE,
       standing: 'practice',
-      source: 'About 25 min under an old single lamp, common practice; 20 to 30 is where this app starts',
-      note: 'About 25 minutes under an old lamp; let it burn steady first.',
+      source: 'About 25 min under an old single lamp, common practice; the app uses 20 to 30',
+      note: 'About 25 minutes under an old lamp. Let it warm up first.',
     },
     {
       kind: 'tubes',
@@ -269,13 +267,12 @@ export const classicCyanotype: ProcessDefinition = {
     {
       ...mixing,
       doing: 'Count both into one small glass, then stir.',
-      why: 'Mixed, the two begin to react slowly even in the dark. Mix what this sheet needs.',
+      why: 'Once mixed, the two react slowly even in the dark. Mix only what this sheet needs.',
       cautions: ['ferricyanide', 'iron'],
-      habit:
-        'Never put one dropper into both bottles. Dim tungsten or warm light; no daylight, no bare tube.',
+      habit: 'Use one dropper per bottle. Dim tungsten or warm light; no daylight, no bare tube.',
       endpoint: {
         good: 'Clear, green to yellow.',
-        doubt: 'Cloudy, or blue: the iron is old or the glass was dirty. Mix afresh.',
+        doubt: 'Cloudy or blue: the iron is old or the glass was dirty. Mix again.',
         swatch: [],
       },
     },
@@ -283,7 +280,7 @@ export const classicCyanotype: ProcessDefinition = {
       ...spreading,
       cautions: ['iron'],
       endpoint: {
-        good: 'Yellow-green, the shine even all over. Hold it against the dim lamp to see.',
+        good: 'Yellow-green with an even shine. Hold it against the dim lamp to check.',
         doubt: 'Puddles, pilling, two colours. Leave hairs: they brush off dry.',
         swatch: [],
       },
@@ -294,8 +291,7 @@ export const classicCyanotype: ProcessDefinition = {
       keeps: {
         mostSeconds: 3 * DAY,
         standing: 'practice',
-        source:
-          'Coated paper keeps days in a dark dry bag, common practice; three days is where this app starts',
+        source: 'Coated paper keeps days in a dark dry bag, common practice; the app uses three days',
       },
       endpoint: {
         good: 'Dull, and not cool to the back of the hand.',
@@ -308,22 +304,22 @@ export const classicCyanotype: ProcessDefinition = {
     {
       ...bath,
       role: 'wash',
-      early: 'Salts are still in the paper: yellow where white is due, after a day.',
-      doing: 'Face down into cool running water, then change it until it runs clear.',
-      why: 'Water carries off the salts that the light did not change. What stays behind will yellow.',
+      early: 'Salts left in the paper turn the whites yellow after a day.',
+      doing: 'Put the print face down in cool running water until the water is clear.',
+      why: 'Water removes the salts that the light did not change. Any that remain turn yellow.',
       time: { leastSeconds: 5 * MINUTE, ...practice },
       heavyPaper: {
         fromGramsPerM2: 250,
         leastSeconds: 10 * MINUTE,
         standing: 'practice',
-        source: 'Heavy paper washes longer, common practice; ten minutes is where this app starts',
+        source: 'Heavy paper washes longer, common practice; the app uses ten minutes',
       },
       cautions: ['ferricyanide'],
-      press: { start: 'Into the water', finish: 'No colour runs off' },
-      habit: 'Drain by a corner. Thin paper rides on a plastic sheet.',
+      press: { start: 'Start wash', finish: 'No colour runs off' },
+      habit: 'Drain by a corner. Support thin paper on a plastic sheet.',
       endpoint: {
-        good: 'Whites paper-white; no yellow or blue runs off the corner.',
-        doubt: 'Yellow where white is due: wash on. Blue-violet whites: fogged or over-exposed.',
+        good: 'Whites are clean, and no yellow or blue runs off the corner.',
+        doubt: 'Yellow whites: keep washing. Blue-violet whites: fogged or over-exposed.',
         swatch: ['#d9d68f', '#dfe0b9', '#e6e8d8', '#eff0ea'],
       },
     },
@@ -334,13 +330,13 @@ export const classicCyanotype: ProcessDefinition = {
       tray: 'peroxide',
       meanwhile: 'in the peroxide',
       doing: 'Rock it in weak peroxide until the blue stops deepening.',
-      why: 'Peroxide does in a minute what air does in a day, so the print shows its depth now.',
+      why: 'Peroxide does in a minute what air does in a day, so you see the final depth now.',
       time: { leastSeconds: 1 * MINUTE, mostSeconds: 2 * MINUTE, ...practice },
       cautions: ['peroxide'],
-      press: { start: 'Into the peroxide', finish: 'Deep blue: rinse it' },
+      press: { start: 'Start peroxide bath', finish: 'Deep blue: rinse it' },
       endpoint: {
-        good: 'Blue deep and no longer changing.',
-        doubt: 'No change at all: the bath is spent or too weak.',
+        good: 'The blue is deep and no longer changes.',
+        doubt: 'No change: the bath is exhausted or too weak.',
         swatch: ['#7d9ab0', '#4a7398', '#28557f', '#16406c'],
       },
       when: [{ choice: 'finish', is: ['peroxide'] }],
@@ -348,21 +344,21 @@ export const classicCyanotype: ProcessDefinition = {
     {
       ...rinse,
       doing: 'Rinse the peroxide out in clean water.',
-      why: 'What stays in the fibres goes on working on the paper.',
+      why: 'Peroxide left in the fibres keeps attacking the paper.',
       time: {
         leastSeconds: 2 * MINUTE,
         standing: 'practice',
-        source: 'A rinse after peroxide, common practice; two minutes is where this app starts',
+        source: 'A rinse after peroxide, common practice; the app uses two minutes',
       },
       cautions: [],
       begins: 'atOnce',
-      press: { start: 'Into the rinse', finish: 'Rinsed' },
-      endpoint: { good: 'Clean water, whites white.', doubt: 'Still slippery: rinse on.', swatch: [] },
+      press: { start: 'Start rinse', finish: 'Rinsed' },
+      endpoint: { good: 'Clean water, whites white.', doubt: 'Still slippery: keep rinsing.', swatch: [] },
       when: [{ choice: 'finish', is: ['peroxide'] }],
     },
     {
       ...hanging,
-      why: 'Nothing is judged wet: the print dries darker, and the blue goes on deepening for a day.',
+      why: 'Judge the print dry: it dries darker, and the blue deepens for a day.',
     },
   ],
   cautions: [cautions.ferricyanide, cautions.iron, cautions.peroxide, cautions.uv],
@@ -370,9 +366,9 @@ export const classicCyanotype: ProcessDefinition = {
     wetLook,
     {
       ...dryLook,
-      why: 'The print has dried down and the blue has deepened for a day. This is the first look that counts.',
+      why: 'The print has dried down and the blue has deepened for a day. This is the first check that counts.',
     },
-    { ...settledLook, why: 'Blues settle over one to two weeks; a wash cut short shows by now.' },
+    { ...settledLook, why: 'Blues settle within one to two weeks. A wash that was too short shows by now.' },
   ],
   colours: {
     wetCoat: '#cdd28f',

@@ -29,11 +29,11 @@ const acid: StepDefinition = {
   title: 'Acid',
   meanwhile: 'in the acid',
   tray: 'acid',
-  doing: 'Goggles on. Rock it now and then.',
-  why: 'Acid loosens the iron that sulfite left.',
+  doing: 'Put goggles on. Rock the tray now and then.',
+  why: 'Acid removes the iron that sulfite leaves.',
   time: { leastSeconds: 15 * MINUTE, ...practice },
   cautions: ['hydrochloric'],
-  press: { start: 'Into the acid', finish: 'Wash it' },
+  press: { start: 'Start acid bath', finish: 'Wash it' },
 }
 
 /** Gold-platinum, printing out, dry. */
@@ -77,7 +77,9 @@ export const goldPlatinum: ProcessDefinition = {
       cautions: ['noble'],
       stock: {
         solutes: [{ substanceId: 'gold-chloride', percentWv: 10 }],
-        making: ['Break the whole vial into distilled water: it is never spooned, and it eats metal.'],
+        making: [
+          'Break the whole vial into distilled water. Never use a spoon: gold chloride corrodes metal.',
+        ],
         keepsSeconds: 2 * YEAR,
         ...practice,
       },
@@ -104,7 +106,7 @@ export const goldPlatinum: ProcessDefinition = {
       stock: {
         solutes: [{ substanceId: 'hydrochloric-acid', percentWv: 2 }],
         making: [
-          'The acid into the water, never the water into the acid. Goggles and gloves.',
+          'Pour the acid into the water, never water into acid. Wear goggles and gloves.',
           '2 % by weight is 46 ml of 37 % concentrate in a litre; 2 % by volume is 20 ml in a litre.',
         ],
         keepsSeconds: WEEK,
@@ -114,7 +116,7 @@ export const goldPlatinum: ProcessDefinition = {
     },
     edtaBath,
   ],
-  ...deeper(0.25, 'Highlights deeper than wanted', 'The acid baths clear the veil with the iron.'),
+  ...deeper(0.25, 'Highlights deeper than wanted', 'The acid baths clear the veil together with the iron.'),
   tools: ['brush', 'rod'],
   lighting: LIGHTING,
   film: FILM,
@@ -131,7 +133,7 @@ export const goldPlatinum: ProcessDefinition = {
         {
           id: 'ammonium',
           name: 'Ammonium',
-          reason: 'Dissolves at once. Started with because it never throws crystals.',
+          reason: 'Dissolves at once. Default because it never forms crystals.',
           standing: 'practice',
         },
         { id: 'potassium', name: 'Potassium', reason: 'A bluer cast.', standing: 'practice' },
@@ -146,7 +148,7 @@ export const goldPlatinum: ProcessDefinition = {
           id: 'weight',
           name: 'By weight',
           reason:
-            '2 g of hydrogen chloride in 100 ml: 46 ml of 37 % concentrate in a litre. Started with because it clears surely.',
+            '2 g of hydrogen chloride in 100 ml: 46 ml of 37 % concentrate in a litre. Default because it clears surely.',
           standing: 'arithmetic',
         },
         {
@@ -171,11 +173,11 @@ export const goldPlatinum: ProcessDefinition = {
     {
       ...spreading,
       cautions: ['platinum', 'noble'],
-      habit: 'Overbrush the margin: when it greys, start looking.',
+      habit: 'Brush over the margin: when it turns grey, start checking.',
     },
     {
       ...drying,
-      doing: 'In the dark until bone dry.',
+      doing: 'Dry in the dark until completely dry.',
       time: { leastSeconds: 20 * MINUTE, ...starts('Bone dry; twenty minutes') },
       keeps: { bestSeconds: 2 * HOUR, mostSeconds: 8 * HOUR, ...starts('Print within hours') },
     },
@@ -184,15 +186,14 @@ export const goldPlatinum: ProcessDefinition = {
       ...printingOut,
       looks: printingOutLooks('grey to blue-grey', 'deeper'),
       endpoint: {
-        good: 'Margin grey to blue-grey, highlight detail just showing.',
-        doubt:
-          'Brown or pink instead of grey: little gold went in, or chalk in the paper. Nothing: a dim lamp.',
+        good: 'Margin grey to blue-grey, highlight detail just visible.',
+        doubt: 'Brown or pink instead of grey: too little gold, or buffered paper. Nothing: a dim lamp.',
         swatch: ['#d9cfa0', '#a78f7d', '#76606a', '#544855'],
       },
     },
     {
       ...clearInSulfite,
-      why: 'Clears the iron. Skipped clearing turns the print pink in weeks, then dark.',
+      why: 'The acid clears the iron. Without clearing, the print turns pink within weeks, then dark.',
     },
     washBetween,
     acid,
@@ -209,8 +210,8 @@ export const goldPlatinum: ProcessDefinition = {
       ...bindInEdta,
       id: 'edta-2',
       title: 'EDTA again',
-      why: 'Twice is what keeps gold prints from turning pink.',
-      press: { start: 'Into the EDTA', finish: 'Into the final wash' },
+      why: 'The second bath keeps gold prints from turning pink.',
+      press: { start: 'Start EDTA bath', finish: 'Start final wash' },
     },
     {
       ...finalWash,

@@ -21,7 +21,7 @@ import { serves } from './wetSteps'
 const byId = (id: string): StepDefinition =>
   classicCyanotype.steps.find((step) => step.id === id) as StepDefinition
 
-const REGISTER = 'Register marks stand clear of the coat, in pencil.'
+const REGISTER = 'Draw the register marks in pencil, outside the coat.'
 
 /** Two colours from two coats on one sheet: the first toned brown in tannin, the second blue over it. */
 export const twoLayerCyanotype: ProcessDefinition = {
@@ -30,7 +30,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
   version: 2,
   name: 'Cyanotype, two layers',
   summary:
-    'A first layer, bleached and toned in tannin, then a second at half strength over it: one negative a layer, in register.',
+    'A first layer, bleached and toned in tannin, then a second layer at half strength in register, with one negative per layer.',
   tools: ['brush', 'sponge'],
   choices: classicCyanotype.choices.filter((choice) => ['strengths', 'exposure'].includes(choice.id)),
   mixes: [
@@ -133,8 +133,8 @@ export const twoLayerCyanotype: ProcessDefinition = {
     {
       ...byId('expose'),
       id: 'expose-first',
-      title: 'First layer in the frame',
-      habit: 'The negative for magenta and yellow together. Its marks on the marks of the sheet.',
+      title: 'Expose the first layer',
+      habit: 'The negative for magenta and yellow together. Line up its marks with the marks on the sheet.',
       when: undefined,
     },
     { ...byId('wash'), id: 'wash-first', title: 'Wash the first layer' },
@@ -146,11 +146,11 @@ export const twoLayerCyanotype: ProcessDefinition = {
       tray: 'carbonate',
       role: 'bleach',
       ...ROCKED,
-      doing: 'Into weak carbonate until the blue has gone to a pale yellow.',
-      why: 'Carbonate takes the blue apart and leaves the iron, which tannin turns brown.',
+      doing: 'Put the print in weak carbonate until the blue has turned pale yellow.',
+      why: 'Carbonate breaks down the blue and leaves iron, which tannin turns brown.',
       time: { leastSeconds: 1 * MINUTE, ...starts('Until the blue has gone; a minute') },
       cautions: ['irritant'],
-      press: { start: 'Into the carbonate', finish: 'Pale yellow: rinse and tone' },
+      press: { start: 'Start bleaching', finish: 'Pale yellow: rinse and tone' },
       endpoint: {
         good: 'Pale yellow all over.',
         doubt: 'Blue in the shadows: leave it longer.',
@@ -165,14 +165,14 @@ export const twoLayerCyanotype: ProcessDefinition = {
       tray: 'tannin',
       role: 'tone',
       ...ROCKED,
-      doing: 'Rinse, then into tannic acid until the brown stops deepening.',
-      why: 'Tannin and iron make the brown of ink: that is the first colour.',
+      doing: 'Rinse, then tone in tannic acid until the brown stops deepening.',
+      why: 'Tannin and iron form a brown: the first colour.',
       time: { leastSeconds: 5 * MINUTE, ...starts('Until it stops deepening; five minutes') },
       begins: 'press',
-      press: { start: 'Into the tannin', finish: 'Brown enough: wash' },
+      press: { start: 'Start toning', finish: 'Brown enough: wash' },
       endpoint: {
         good: 'Warm brown, whites clean.',
-        doubt: 'Whites tinted: shorter next time, wash longer now.',
+        doubt: 'Tinted whites: wash longer now, and tone for less time next time.',
         swatch: ['#d3cc95', '#9a7b55', '#6b4c34', '#4c3527'],
       },
     },
@@ -188,11 +188,11 @@ export const twoLayerCyanotype: ProcessDefinition = {
       ...drying,
       id: 'dry-toned',
       perCoat: false,
-      title: 'Dry it right through',
+      title: 'Dry completely',
       doing: 'Blot, then dry it flat: overnight for heavy paper.',
       why: 'Damp paper moves, and the second layer will not register.',
-      time: { leastSeconds: 2 * HOUR, ...starts('Dry through; two hours') },
-      press: { start: 'Lay it to dry', finish: 'Dry and flat' },
+      time: { leastSeconds: 2 * HOUR, ...starts('Completely dry; two hours') },
+      press: { start: 'Start drying', finish: 'Dry and flat' },
     },
     {
       ...byId('mix'),
@@ -200,18 +200,18 @@ export const twoLayerCyanotype: ProcessDefinition = {
       mix: 'second',
       title: 'Count the second layer',
       doing: 'Count both and the water into one glass, then stir.',
-      why: 'A 10 % + 10 % pair with its own volume of water: less citrate is what matters, and the blue lies over the brown without burying it.',
+      why: 'A 10 % + 10 % pair with its own volume of water: less citrate is what matters, and the blue covers the brown without hiding it.',
     },
     {
       ...byId('spread'),
       id: 'spread-second',
       perCoat: false,
       title: 'Coat the second layer',
-      doing: 'Quickly and evenly: keep it wet as briefly as possible.',
-      why: 'The new coat reacts with the tannin of the first print: expect a greenish blue within seconds. The shorter it is wet, the less.',
+      doing: 'Coat quickly and evenly, so that the sheet is wet as briefly as possible.',
+      why: 'The new coat reacts with the tannin of the first print: expect a greenish blue within seconds. A shorter wet time means less of this.',
       endpoint: {
         good: 'Even, turning greenish blue at once: that is expected.',
-        doubt: 'Puddles: blot the surplus off, they stay as stains.',
+        doubt: 'Puddles: blot them off, or they stay as stains.',
         swatch: [],
       },
       time: { mostSeconds: 1 * MINUTE, ...starts('As briefly as possible; a minute') },
@@ -224,8 +224,8 @@ export const twoLayerCyanotype: ProcessDefinition = {
       kind: 'act',
       title: 'Force it dry with the fan',
       meanwhile: 'under the fan',
-      doing: 'A fan, cool, 20 to 30 seconds over the whole sheet.',
-      why: 'Dried at once, the coat has little time to react with the tannin below it.',
+      doing: 'Use a cool fan over the whole sheet for 20 to 30 seconds.',
+      why: 'Quick drying leaves the coat little time to react with the tannin below.',
       time: { mostSeconds: 30, ...practice },
       press: { start: 'Fan on', finish: 'Surface dry: into the dark' },
     },
@@ -233,7 +233,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
       ...drying,
       id: 'dry-second',
       perCoat: false,
-      doing: 'Into the dark drawer until it is dull.',
+      doing: 'Leave the sheet in the dark drawer until it is dull.',
       time: { leastSeconds: 10 * MINUTE, ...practice },
       keeps: {
         leastSeconds: 3 * HOUR,
@@ -246,8 +246,8 @@ export const twoLayerCyanotype: ProcessDefinition = {
     {
       ...byId('expose'),
       id: 'expose-second',
-      title: 'Second layer in the frame',
-      habit: 'The cyan negative, marks on marks.',
+      title: 'Expose the second layer',
+      habit: 'Use the cyan negative and line up the marks.',
       share: 60 / 65,
       when: undefined,
     },
@@ -263,7 +263,7 @@ export const translucentCyanotype: ProcessDefinition = {
   id: 'translucent-cyanotype',
   name: 'Cyanotype, translucent upper sheet',
   summary:
-    'A thin hand-made sheet over a heavier one, both coated: one exposure, two prints, the lower filtered by the upper.',
+    'A thin handmade sheet over a heavier one, both coated: one exposure gives two prints, the lower one filtered by the upper.',
   tools: ['brush'],
   choices: classicCyanotype.choices.filter((choice) =>
     ['strengths', 'exposure', 'finish'].includes(choice.id),
@@ -282,7 +282,7 @@ export const translucentCyanotype: ProcessDefinition = {
   steps: [
     {
       ...mixing,
-      doing: 'Count both into one small glass, then stir: it serves both sheets.',
+      doing: 'Count both into one small glass, then stir. The mix is enough for both sheets.',
       cautions: ['ferricyanide', 'iron'],
     },
     {
@@ -290,7 +290,7 @@ export const translucentCyanotype: ProcessDefinition = {
       id: 'spread-lower',
       perCoat: false,
       title: 'Coat the lower sheet',
-      doing: 'Half of the glass on the heavy sheet, as always.',
+      doing: 'Coat the heavy sheet with half of the mix, as usual.',
       cautions: ['iron'],
     },
     {
@@ -299,22 +299,22 @@ export const translucentCyanotype: ProcessDefinition = {
       perCoat: false,
       title: 'Coat the thin sheet',
       doing: 'Clip it to a plastic support; brush lightly in one direction with the rest.',
-      why: 'Wet, a translucent sheet tears at a touch: the plastic carries it.',
+      why: 'A wet translucent sheet tears at a touch. The plastic supports it.',
       cautions: ['iron'],
     },
-    { ...byId('dry'), perCoat: false, doing: 'Both in the dark, the thin one on its plastic.' },
+    { ...byId('dry'), perCoat: false, doing: 'Dry both in the dark, the thin one on its plastic.' },
     {
       ...exposing,
-      title: 'Both in the frame',
-      doing: 'Negative, thin sheet, heavy sheet, in this order. Start when the cover comes off.',
-      why: 'The upper sheet filters the lower: give the time the lower one needs.',
+      title: 'Expose both sheets',
+      doing: 'Negative, thin sheet, heavy sheet, in this order. Start when you uncover the frame.',
+      why: 'The upper sheet filters the light: expose for as long as the lower sheet needs.',
       looks: byId('expose').looks,
       endpoint: byId('expose').endpoint,
     },
     {
       ...byId('wash'),
-      doing: 'The heavy sheet as always. The thin one on its plastic, rinsed by pouring gently.',
-      habit: 'Pour beside the picture, not on it.',
+      doing: 'Wash the heavy sheet as usual. Rinse the thin one on its plastic by pouring gently.',
+      habit: 'Pour beside the image, not on it.',
     },
     byId('peroxide'),
     byId('rinse'),

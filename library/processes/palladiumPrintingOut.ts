@@ -35,7 +35,7 @@ export const palladiumPrintingOut: ProcessDefinition = {
   id: 'palladium-printing-out',
   version: 2,
   name: 'Palladium, printing out',
-  summary: 'Ammonium ferric oxalate and palladium, printed out dry until the picture stands.',
+  summary: 'Ammonium ferric oxalate and palladium, printed out dry until the image is complete.',
   mark: 'graphite',
   kind: 'process',
   components: [
@@ -111,7 +111,7 @@ export const palladiumPrintingOut: ProcessDefinition = {
     },
   ],
   baths: [sulfiteBath, citricBath, edtaBath],
-  ...deeper(0.25, 'Highlights deeper than wanted', 'The clearing baths take the faintest tones.'),
+  ...deeper(0.25, 'Highlights deeper than wanted', 'The clearing baths remove the faintest tones.'),
   tools: ['brush', 'rod'],
   lighting: LIGHTING,
   film: FILM,
@@ -125,13 +125,13 @@ export const palladiumPrintingOut: ProcessDefinition = {
         {
           id: 'ammonium',
           name: 'Ammonium salt',
-          reason: 'Softer and dependable. Started with because most negatives suit it.',
+          reason: 'Softer and dependable. Default because most negatives suit it.',
           standing: 'practice',
         },
         {
           id: 'lithium',
           name: 'Lithium salt',
-          reason: 'Much more contrasty; needs no ferric oxalate to lift it.',
+          reason: 'Much more contrast; needs no ferric oxalate.',
           standing: 'practice',
         },
       ],
@@ -144,8 +144,7 @@ export const palladiumPrintingOut: ProcessDefinition = {
         {
           id: 'ferric',
           name: 'One drop of ferric oxalate',
-          reason:
-            'Lifts the contrast of the ammonium salt a little. Started with because it is the usual coat.',
+          reason: 'Lifts the contrast of the ammonium salt a little. Default because it is the usual coat.',
           standing: 'practice',
         },
         { id: 'none', name: 'Without', reason: 'Softest.', standing: 'practice' },
@@ -163,11 +162,11 @@ export const palladiumPrintingOut: ProcessDefinition = {
     {
       ...spreading,
       cautions: ['noble'],
-      habit: 'Brush only just damp. Overbrush the margin: it tells when to look.',
+      habit: 'The brush should be only just damp. Brush over the margin: it shows when to check.',
     },
     {
       ...drying,
-      doing: 'In the dark until bone dry.',
+      doing: 'Dry in the dark until completely dry.',
       time: { leastSeconds: 20 * MINUTE, ...starts('Bone dry; twenty minutes') },
       keeps: { bestSeconds: 4 * HOUR, mostSeconds: DAY, ...starts('Print the same day') },
     },
@@ -176,8 +175,8 @@ export const palladiumPrintingOut: ProcessDefinition = {
       ...printingOut,
       looks: printingOutLooks('brown', 'deeper'),
       endpoint: {
-        good: 'Margin brown, highlight detail just showing, the whole darker than wanted.',
-        doubt: 'Nothing, or weak and blotchy: chalk in the paper, a dim lamp, or a coat too dry to print.',
+        good: 'Margin brown, highlight detail just visible, the whole print darker than you want.',
+        doubt: 'Nothing, or weak and blotchy: buffered paper, a dim lamp, or a coat too dry to print.',
         swatch: ['#e4dfcf', '#c9b9a3', '#9a7f6a', '#6d5142', '#4a352b'],
       },
     },

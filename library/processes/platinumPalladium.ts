@@ -28,7 +28,7 @@ const acidTray = (id: string, name: string, followedBy?: string): ProcessDefinit
   cautions: ['acid'],
   stock: {
     solutes: [{ substanceId: 'citric-acid', percentWv: 2 }],
-    making: ['Three trays, one after the other; the first goes out, the others move up.'],
+    making: ['Three trays in a row: discard the first, and move the others up.'],
     keepsSeconds: DAY,
     ...starts('Successive baths; 2 %'),
   },
@@ -52,7 +52,7 @@ export const platinumPalladium: ProcessDefinition = {
       stock: {
         solutes: [{ substanceId: 'ferric-oxalate', percentWv: 27 }],
         making: [
-          'Sprinkle on hot water (50 °C), stir now and then; it takes a day to go clear.',
+          'Sprinkle on hot water (50 °C) and stir now and then; the solution clears within a day.',
           'Brown glass, cool. Test it before a large print once it is two months old.',
         ],
         ripensSeconds: DAY,
@@ -70,7 +70,7 @@ export const platinumPalladium: ProcessDefinition = {
           { substanceId: 'ferric-oxalate', percentWv: 27 },
           { substanceId: 'potassium-chlorate', percentWv: 0.6 },
         ],
-        making: ['As the plain one, with the chlorate stirred in last. Never grind chlorate.'],
+        making: ['Make it like the plain one, and stir the chlorate in last. Never grind chlorate.'],
         ripensSeconds: DAY,
         keepsSeconds: 90 * DAY,
         ...memory,
@@ -83,7 +83,9 @@ export const platinumPalladium: ProcessDefinition = {
       cautions: ['platinum'],
       stock: {
         solutes: [{ substanceId: 'potassium-chloroplatinite', percentWv: 20 }],
-        making: ['In hot water; it throws crystals as it cools. Warm the bottle clear before each use.'],
+        making: [
+          'Dissolve in hot water; crystals form as it cools. Warm the bottle until clear before each use.',
+        ],
         ripensSeconds: DAY,
         keepsSeconds: 5 * YEAR,
         ...memory,
@@ -108,7 +110,7 @@ export const platinumPalladium: ProcessDefinition = {
       cautions: ['platinum'],
       stock: {
         solutes: [{ substanceId: 'sodium-hexachloroplatinate', percentWv: 5 }],
-        making: ['In distilled water, 1 to 20 %: the weaker, the softer.'],
+        making: ['In distilled water, 1 to 20 %. Weaker drops give less contrast.'],
         keepsSeconds: 5 * YEAR,
         ...memory,
       },
@@ -137,7 +139,7 @@ export const platinumPalladium: ProcessDefinition = {
       cautions: ['oxalate'],
       stock: {
         solutes: [{ substanceId: 'potassium-oxalate', percentWv: 30 }],
-        making: ['In warm distilled water. It is never thrown away: top it up, decant it clear.'],
+        making: ['In warm distilled water. Never discard it: top it up, and decant it clear.'],
         keepsSeconds: 5 * YEAR,
         ...memory,
       },
@@ -155,7 +157,7 @@ export const platinumPalladium: ProcessDefinition = {
           { substanceId: 'tetrasodium-edta', percentWv: 3 },
           { substanceId: 'sodium-sulfite', percentWv: 2 },
         ],
-        making: ['Rinse the acid out before the print comes in.'],
+        making: ['Rinse the acid out before this bath.'],
         keepsSeconds: DAY,
         ...memory,
       },
@@ -167,7 +169,7 @@ export const platinumPalladium: ProcessDefinition = {
   film: FILM,
   chalk: {
     bears: false,
-    why: 'Chalk kills ferric oxalate: weak, blotchy prints. Treat a buffered paper with acid first.',
+    why: 'Chalk destroys ferric oxalate: weak, blotchy prints. Treat a buffered paper with acid first.',
   },
   choices: [
     {
@@ -179,13 +181,13 @@ export const platinumPalladium: ProcessDefinition = {
           id: 'both',
           name: 'Half and half',
           reason:
-            'Between warm and neutral, at half of the price of platinum. Started with because it forgives most.',
+            'Between warm and neutral, at half of the price of platinum. Default because it tolerates the most errors.',
           standing: 'memory',
         },
         {
           id: 'palladium',
           name: 'Palladium',
-          reason: 'Warm, long scale, wants a contrasty negative.',
+          reason: 'Warm, long scale, needs a contrasty negative.',
           standing: 'memory',
         },
         {
@@ -205,19 +207,19 @@ export const platinumPalladium: ProcessDefinition = {
           id: 'plain',
           name: 'From the negative',
           reason:
-            'Nothing added: the smoothest coat. Started with because the negative is where contrast belongs.',
+            'Nothing added: the smoothest coat. Default because contrast is best controlled in the negative.',
           standing: 'memory',
         },
         {
           id: 'chlorate',
           name: 'Chlorate in the oxalate',
-          reason: 'Part of the oxalate holds chlorate: harder, a little grainier.',
+          reason: 'Part of the oxalate contains chlorate: more contrast, a little grainier.',
           standing: 'memory',
         },
         {
           id: 'platinate',
           name: 'Platinate drops',
-          reason: 'A drop of sodium hexachloroplatinate; for palladium above all.',
+          reason: 'Drops of sodium hexachloroplatinate, mainly for palladium.',
           standing: 'memory',
         },
       ],
@@ -260,21 +262,21 @@ export const platinumPalladium: ProcessDefinition = {
     {
       ...spreading,
       cautions: ['platinum', 'noble'],
-      habit: 'Nothing metal touches it: no ferrule, no rod of steel.',
+      habit: 'Keep metal away: no ferrule, no steel rod.',
     },
     {
       ...drying,
-      doing: 'Dark and still until dull, then a cool fan; paper near 50 % humidity.',
+      doing: 'Leave it dark and still until dull, then use a cool fan. Keep the paper near 50 % humidity.',
       time: { leastSeconds: 20 * MINUTE, ...starts('Dull, not bone dry; twenty minutes') },
       keeps: { bestSeconds: 2 * HOUR, mostSeconds: 12 * HOUR, ...starts('Print the same day') },
     },
     {
       ...exposing,
-      why: 'Light makes ferrous oxalate; the developer makes it throw the metal.',
-      looks: [{ share: 0.8, lookFor: 'A ghost of the picture, deep shadows only.' }],
+      why: 'Light makes ferrous oxalate, which precipitates the metal in the developer.',
+      looks: [{ share: 0.8, lookFor: 'A faint image, deep shadows only.' }],
       endpoint: {
-        good: 'A ghost in the shadows.',
-        doubt: 'A full picture: over-exposed, or too damp.',
+        good: 'A faint image in the shadows.',
+        doubt: 'A full image: over-exposed, or too damp.',
         swatch: ['#c9c17c', '#b0a268', '#8f8258'],
       },
     },
@@ -286,11 +288,11 @@ export const platinumPalladium: ProcessDefinition = {
       tray: 'developer',
       role: 'develop',
       ...ROCKED,
-      doing: 'One sweep over the whole sheet; the picture stands at once.',
-      why: 'Oxalate dissolves the ferrous salt, which throws the metal where it lies.',
+      doing: 'Pour in one sweep over the whole sheet; the image appears at once.',
+      why: 'Oxalate dissolves the ferrous salt, which precipitates the metal in place.',
       time: { leastSeconds: 2 * MINUTE, ...starts('At once, then two minutes') },
       cautions: ['oxalate'],
-      press: { start: 'Into the developer', finish: 'Developed' },
+      press: { start: 'Start developing', finish: 'Developed' },
     },
     rinse,
     {
@@ -298,7 +300,7 @@ export const platinumPalladium: ProcessDefinition = {
       id: 'clear-1',
       title: 'Clear in citric acid, first tray',
       time: { leastSeconds: 5 * MINUTE, ...starts('Successive baths; five minutes each') },
-      press: { start: 'Into the acid', finish: 'On to the next' },
+      press: { start: 'Start acid bath', finish: 'Next tray' },
     },
     {
       ...clearInCitric,
@@ -307,7 +309,7 @@ export const platinumPalladium: ProcessDefinition = {
       title: 'Second tray',
       begins: 'atOnce',
       time: { leastSeconds: 5 * MINUTE, ...starts('Successive baths; five minutes each') },
-      press: { start: 'Into the acid', finish: 'On to the next' },
+      press: { start: 'Start acid bath', finish: 'Next tray' },
     },
     {
       ...clearInCitric,
@@ -316,7 +318,7 @@ export const platinumPalladium: ProcessDefinition = {
       title: 'Third tray',
       begins: 'atOnce',
       time: { leastSeconds: 5 * MINUTE, ...starts('Successive baths; five minutes each') },
-      press: { start: 'Into the acid', finish: 'Whites clear: rinse' },
+      press: { start: 'Start acid bath', finish: 'Whites clear: rinse' },
     },
     {
       // A rinse: how long it was does not say whether the print was washed.
@@ -334,7 +336,7 @@ export const platinumPalladium: ProcessDefinition = {
       title: 'EDTA and sulfite',
       time: { leastSeconds: 5 * MINUTE, ...starts('Five minutes') },
       cautions: ['sulfite', 'eyeDamage'],
-      press: { start: 'Into the EDTA', finish: 'Whites paper-white' },
+      press: { start: 'Start EDTA bath', finish: 'Whites paper-white' },
     },
     finalWash,
     hanging,

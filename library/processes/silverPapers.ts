@@ -82,7 +82,7 @@ export const albumen: ProcessDefinition = {
         keepsSeconds: WEEK,
         standing: 'memory',
         source:
-          '1.5 to 3 % chloride in albumen, from memory; 2.5 g to 50, 5 and 50 ml is where this app starts, and the strengths follow for the 105 ml',
+          '1.5 to 3 % chloride in albumen, from memory; 2.5 g to 50, 5 and 50 ml in this app, and the strengths follow for the 105 ml',
       },
     },
     {
@@ -103,11 +103,11 @@ export const albumen: ProcessDefinition = {
   ],
   mixes: [],
   baths: [goldToner, weakHypo, second(weakHypo), hypoClearBath],
-  ...deeper(0.5, 'Print clearly darker than wanted', 'Washing and fixing lighten it.'),
+  ...deeper(0.5, 'Print clearly darker than the final print', 'Washing and fixing lighten it.'),
   tools: [],
   lighting: SILVER_LIGHTING,
   film: WET_SPOT,
-  chalk: { bears: true, why: 'The albumen keeps the silver off the paper.' },
+  chalk: { bears: true, why: 'The albumen separates the silver from the paper.' },
   choices: [
     {
       id: 'coating',
@@ -117,11 +117,21 @@ export const albumen: ProcessDefinition = {
         {
           id: 'float',
           name: 'Floated',
-          reason: 'One side, glossy. Started with because it uses less and dries flatter.',
+          reason: 'One side, glossy. Default because it uses less and dries flatter.',
           standing: 'practice',
         },
-        { id: 'soak', name: 'Soaked', reason: 'Both sides; no bubbles to fear.', standing: 'practice' },
-        { id: 'already', name: 'Albumenized before', reason: 'From the drawer.', standing: 'practice' },
+        {
+          id: 'soak',
+          name: 'Soaked',
+          reason: 'Both sides, with less risk of bubbles.',
+          standing: 'practice',
+        },
+        {
+          id: 'already',
+          name: 'Albumenized before',
+          reason: 'Use a sheet you prepared earlier.',
+          standing: 'practice',
+        },
       ],
     },
     {
@@ -133,14 +143,14 @@ export const albumen: ProcessDefinition = {
           id: 'usual',
           name: '2.4 %',
           reason:
-            'Leaves free silver over from a 10 % bath, which printing out needs. Started with because it suits the silver below.',
+            'Leaves the excess of silver that printing out needs from a 10 % bath. Default because it matches that bath.',
           standing: 'memory',
         },
         {
           id: 'strong',
           name: '4.8 %',
           reason:
-            'The strong recipe of demonstrations: 5 g instead of 2.5. It wants a silver bath of 15 % or more.',
+            'The strong recipe of demonstrations: 5 g instead of 2.5. It needs a silver bath of 15 % or more.',
           standing: 'practice',
           stocks: {
             albumen: [
@@ -162,7 +172,7 @@ export const albumen: ProcessDefinition = {
       leastSeconds: 5 * MINUTE,
       mostSeconds: 20 * MINUTE,
       ...starts('As for salted paper, a little longer'),
-      note: 'Look every few minutes.',
+      note: 'Check every few minutes.',
     },
     {
       kind: 'uvBox',
@@ -170,7 +180,7 @@ export const albumen: ProcessDefinition = {
       leastSeconds: 8 * MINUTE,
       mostSeconds: 30 * MINUTE,
       ...starts('As for salted paper, a little longer'),
-      note: 'Look every five to ten minutes.',
+      note: 'Check every five to ten minutes.',
     },
   ],
   steps: [
@@ -182,8 +192,8 @@ export const albumen: ProcessDefinition = {
       title: 'Float on the albumen',
       meanwhile: 'on the albumen',
       tray: 'albumen',
-      doing: 'Lower it by two corners, face down, no bubbles.',
-      why: 'The albumen carries the salt and keeps the picture at the surface.',
+      doing: 'Lower the sheet by two corners, face down, without bubbles.',
+      why: 'The albumen carries the salt and keeps the image at the surface.',
       time: { leastSeconds: 10 * MINUTE, ...practice },
       begins: 'press',
       press: { start: 'Lower it on', finish: 'Lift it by a corner' },
@@ -199,7 +209,7 @@ export const albumen: ProcessDefinition = {
       title: 'Soak in the albumen',
       meanwhile: 'in the albumen',
       tray: 'albumen',
-      doing: 'Slide it under, no bubbles.',
+      doing: 'Slide the sheet under without bubbles.',
       why: 'The albumen carries the salt.',
       time: { leastSeconds: 10 * MINUTE, ...practice },
       begins: 'press',
@@ -215,7 +225,7 @@ export const albumen: ProcessDefinition = {
       place: 'line',
       title: 'Dry the albumen',
       meanwhile: 'albumenized, drying',
-      doing: 'Hang it by a corner, no dust.',
+      doing: 'Hang the sheet by a corner, away from dust.',
       why: 'A damp coat dissolves in the silver bath.',
       time: { leastSeconds: 30 * MINUTE, ...starts('Dry; half an hour') },
       keeps: { mostSeconds: YEAR, ...starts('Albumenized paper keeps') },
@@ -230,15 +240,15 @@ export const albumen: ProcessDefinition = {
       title: 'Float on the silver',
       meanwhile: 'on the silver bath',
       tray: 'silver',
-      doing: 'Goggles and gloves. Lower it by two corners, face down, no bubbles.',
-      why: 'Silver meets the chloride in the albumen, and some is left free.',
+      doing: 'Goggles and gloves. Lower the sheet by two corners, face down, without bubbles.',
+      why: 'Silver reacts with the chloride in the albumen, with some silver left free.',
       time: { leastSeconds: 3 * MINUTE, ...starts('A few minutes; three') },
       begins: 'press',
       press: { start: 'Lower it on', finish: 'Drain it by a corner' },
       lays: { component: 'silver', by: 'float' },
       cautions: ['silver'],
       endpoint: {
-        good: 'Lies flat, edges no longer curling.',
+        good: 'The sheet is flat, and its edges no longer curl.',
         doubt: 'Specks that do not darken: filter the silver bath.',
         swatch: [],
       },
@@ -304,7 +314,7 @@ export const collodionChloride: ProcessDefinition = {
         making: [
           'By amber light, under extraction, no flame in the room.',
           'Chloride and acid in alcohol into the collodion; the silver last, in a little water and warm alcohol, drop by drop, shaking.',
-          'Let it ripen a day.',
+          'Let it rest for a day.',
         ],
         ripensSeconds: DAY,
         keepsSeconds: 4 * WEEK,
@@ -316,7 +326,7 @@ export const collodionChloride: ProcessDefinition = {
   coverage: {
     millilitresPerM2: 120,
     standing: 'memory',
-    source: 'A poured or rod-drawn emulsion lies thicker than a brushed salt; from memory',
+    source: 'A poured or rod-coated emulsion is thicker than a brushed salt; from memory',
   },
   baths: [
     { ...goldToner, when: undefined },
@@ -328,7 +338,7 @@ export const collodionChloride: ProcessDefinition = {
   ...deeper(
     0.75,
     'Print very deep',
-    'Fixing lightens it clearly; the deeper the print, the more it can be toned and the cooler it ends.',
+    'Fixing lightens it clearly. A deeper print can be toned longer and ends cooler.',
   ),
   tools: ['rod'],
   lighting: SILVER_LIGHTING,
@@ -342,7 +352,7 @@ export const collodionChloride: ProcessDefinition = {
       leastSeconds: 10 * MINUTE,
       mostSeconds: 30 * MINUTE,
       ...starts('Printed very deep'),
-      note: 'Very deep: the toner and the fixer take it back.',
+      note: 'Very deep: toner and fixer lighten the print.',
     },
     {
       kind: 'uvBox',
@@ -358,28 +368,28 @@ export const collodionChloride: ProcessDefinition = {
       ...mixing,
       title: 'Measure the emulsion',
       doing: 'Shake it gently, let the bubbles rise, measure it out.',
-      why: 'One bottle, ready to draw.',
+      why: 'One bottle, ready to use.',
       cautions: ['silver', 'collodion', 'ether', 'alcohol'],
-      press: { start: 'Begin', finish: 'In the glass: draw it' },
+      press: { start: 'Start', finish: 'Ready: draw it' },
     },
     {
       ...spreading,
       title: 'Draw the emulsion',
-      doing: 'Pour along one edge, draw it over once with the rod, drain the corner.',
+      doing: 'Pour along one edge, draw the rod over once, and drain at the corner.',
       cautions: ['silver', 'collodion', 'ether', 'alcohol'],
       habit: 'No flame, no spark: the room is full of ether.',
     },
     {
       ...drying,
-      doing: 'Hang it in the dark, in moving air.',
+      doing: 'Hang it in the dark in moving air.',
       time: { leastSeconds: 30 * MINUTE, ...starts('Until no smell is left; half an hour') },
       keeps: { bestSeconds: 2 * DAY, mostSeconds: WEEK, ...starts('Days in a cool dark box') },
     },
     {
       ...printingOut,
       endpoint: {
-        good: 'Very deep: shadows bronzing, highlights well over.',
-        doubt: 'Only as deep as wanted: far too little, the baths take it back.',
+        good: 'Very deep: bronzed shadows, highlights much too dark.',
+        doubt: 'Only as deep as you want it: far too little, because the baths lighten the print.',
         swatch: ['#e9ddd0', '#b0715c', '#7b3f34', '#4a2723'],
       },
     },
@@ -387,8 +397,8 @@ export const collodionChloride: ProcessDefinition = {
     {
       ...toneInGold,
       doing:
-        'Rock it two ways, from red to purple, slightly past the colour you want. The deeper the print, the cooler it can end.',
-      habit: 'The paper drinks, the coat does not: it curls. Hold it by the corners.',
+        'Rock in both directions, from red to purple, slightly past the colour you want. The deeper the print, the cooler it can end.',
+      habit: 'The paper absorbs water and the coat does not, so the sheet curls. Hold it by the corners.',
       when: undefined,
     },
     { ...rinseToner, when: undefined },

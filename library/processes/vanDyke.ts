@@ -44,8 +44,8 @@ export const vanDyke: ProcessDefinition = {
           { substanceId: 'silver-nitrate', percentWv: 3.8 },
         ],
         making: [
-          'Each in a third of the water, in three glasses.',
-          'Iron and acid together; the silver in last, stirring.',
+          'Dissolve each in a third of the water, in three glasses.',
+          'Mix iron and acid, then stir the silver in last.',
           'Brown glass. Let it rest a day or two before the first coat.',
         ],
         ripensSeconds: 2 * DAY,
@@ -65,8 +65,7 @@ export const vanDyke: ProcessDefinition = {
         making: ['Dissolve the crystals in warm water, let it cool. No rapid fixer.'],
         keepsSeconds: 2 * DAY,
         standing: 'practice',
-        source:
-          'Four heaped teaspoons of crystals a litre, common practice; about 3 % by weight is where this app starts',
+        source: 'Four heaped teaspoons of crystals a litre, common practice; about 3 % by weight in this app',
       },
       cautions: ['thiosulfate'],
       use: fixes(),
@@ -75,7 +74,7 @@ export const vanDyke: ProcessDefinition = {
   ...deeper(
     -0.25,
     'Dries about 25 % darker',
-    'It darkens in the fixer and again as it dries: judge it wet at about three quarters of the wanted depth.',
+    'The print darkens in the fixer and again as it dries: stop at about three quarters of the final depth.',
   ),
   tools: ['brush', 'rod'],
   lighting: SILVER_LIGHTING,
@@ -116,19 +115,19 @@ export const vanDyke: ProcessDefinition = {
     {
       ...mixing,
       title: 'Count the drops',
-      doing: 'Count it into a small glass. Nothing metal touches it.',
-      why: 'One bottle, ready to use: what is counted is what the sheet gets.',
+      doing: 'Count into a small glass. Keep metal away.',
+      why: 'One bottle, ready to use.',
       cautions: ['silver'],
-      press: { start: 'Begin', finish: 'In the glass: start the coat' },
+      press: { start: 'Start', finish: 'Ready: start coating' },
     },
     {
       ...spreading,
       cautions: ['silver'],
-      habit: 'Brush wetted with distilled water, blotted; tap water brings iron into the hairs.',
+      habit: 'Wet the brush with distilled water and blot it. Tap water leaves iron in the hairs.',
     },
     {
       ...drying,
-      doing: 'Cool moving air in the dark, never hot.',
+      doing: 'Dry in cool, moving air in the dark, never hot.',
       why: `${WET_SPOT} Heat fogs it.`,
       time: { leastSeconds: 20 * MINUTE, ...starts('Bone dry; twenty minutes') },
       keeps: { bestSeconds: 4 * 3600, mostSeconds: 1 * DAY, ...starts('Print the same day') },
@@ -139,9 +138,9 @@ export const vanDyke: ProcessDefinition = {
         'Inspect through the split back. It prints out partly: stop while the print is lighter than you want it.',
       looks: printingOutLooks('tan to brown', 'lighter'),
       endpoint: {
-        good: 'Shadows at about three quarters of the wanted depth: the fixer and drying darken them.',
+        good: 'Shadows are at about three quarters of the final depth: fixer and drying darken them.',
         doubt:
-          'Grey, weak brown: an old lamp, or chalk in the paper. As dark as wanted already: it will dry too dark.',
+          'Grey, weak brown: an old lamp or buffered paper. Already as dark as you want: the print will dry too dark.',
         swatch: ['#d9cda2', '#b99f72', '#9b7f55', '#7d6040'],
       },
     },
@@ -155,7 +154,7 @@ export const vanDyke: ProcessDefinition = {
       isKept: 'silver',
       habit: 'This water holds silver: it goes into the silver jar, as with every silver paper.',
       cautions: ['silver'],
-      press: { start: 'Into the water', finish: 'No yellow: fix it' },
+      press: { start: 'Start wash', finish: 'No yellow: fix it' },
     },
     {
       ...bath,
@@ -176,7 +175,7 @@ export const vanDyke: ProcessDefinition = {
       time: { leastSeconds: 2 * MINUTE, mostSeconds: 3 * MINUTE, ...practice },
       cautions: ['thiosulfate'],
       begins: 'press',
-      press: { start: 'Into the fixer', finish: 'Fixed: wash' },
+      press: { start: 'Start fixing', finish: 'Fixed: wash' },
       endpoint: {
         good: 'Deep brown, whites clean.',
         doubt: 'Bleaching: the fixer is too strong, or the print under-exposed.',

@@ -22,7 +22,7 @@ export const serves = (squareMetresPerLitre: number, followedBy?: string): NonNu
   squareMetresPerLitre,
   ...(followedBy && { followedBy }),
   standing: 'memory',
-  source: `About ${Math.round(squareMetresPerLitre / 0.0516)} prints of 8 × 10 in a litre; from memory, to be judged by the prints`,
+  source: `About ${Math.round(squareMetresPerLitre / 0.0516)} prints of 8 × 10 in per litre; from memory, judge by the prints`,
 })
 
 /**
@@ -36,7 +36,7 @@ export const fixes = (followedBy?: string): NonNullable<Bath['use']> => ({
   ...(followedBy && { followedBy }),
   standing: 'memory',
   source:
-    'For keeping, a single fixing bath may hold about 0.5 g of silver a litre, the first of two about 2 g; from memory',
+    'For permanence, a single fixing bath may hold about 0.5 g of silver per litre, the first of two about 2 g; from memory',
 })
 
 const stock = (substanceId: string, percentWv: number) => [{ substanceId, percentWv }]
@@ -48,7 +48,9 @@ export const goldToner: Bath = {
   when: [{ choice: 'toner', is: ['gold'] }],
   stock: {
     solutes: [...stock('gold-chloride', 0.02), ...stock('sodium-bicarbonate', 0.1)],
-    making: ['From a 1 % gold stock: 20 ml to a litre, with 1 g of bicarbonate. Let it stand half an hour.'],
+    making: [
+      'From a 1 % gold stock: 20 ml per litre, with 1 g of bicarbonate. Let it rest for half an hour.',
+    ],
     ripensSeconds: HOUR / 2,
     keepsSeconds: WEEK,
     ...memory,
@@ -88,14 +90,14 @@ export const fixingChoice: ProcessDefinition['choices'][number] = {
     {
       id: 'one',
       name: 'One bath',
-      reason: 'Enough for a few prints in a fresh fixer. Started with because it takes one tray.',
+      reason: 'Enough for a few prints in a fresh fixer. Default because it takes one tray.',
       standing: 'practice',
     },
     {
       id: 'two',
       name: 'Two baths',
       reason:
-        'Half the time in each: the first takes most of the silver, the second stays clean. Surer, for more prints.',
+        'Half the time in each: the first takes most of the silver, the second stays clean. Safer for many prints.',
       standing: 'practice',
     },
   ],
@@ -122,7 +124,7 @@ export const sulfiteBath: Bath = {
     ...hypoClearBath.stock,
     making: ['10 g in 500 ml, 21 to 24 °C.'],
     standing: 'practice',
-    source: 'About 1.5 teaspoons in 500 ml, common practice; weighed, 2 % is where this app starts',
+    source: 'About 1.5 teaspoons in 500 ml, common practice; weighed, 2 % in this app',
   },
 }
 
@@ -160,7 +162,7 @@ export const goldChoice: ProcessDefinition['choices'][number] = {
     {
       id: 'gold',
       name: 'Gold',
-      reason: 'To taste, before fixing: cooler, and it lasts. Started with because plain silver fades.',
+      reason: 'By eye, before fixing: cooler and permanent. Default because plain silver fades.',
       standing: 'practice',
     },
     { id: 'none', name: 'Untoned', reason: 'The plain red-brown.', standing: 'practice' },
@@ -172,22 +174,22 @@ export const rinse: StepDefinition = {
   id: 'rinse',
   title: 'Rinse',
   meanwhile: 'rinsing',
-  doing: 'In clean water, drained by a corner.',
-  why: 'What is carried over spoils the next bath.',
+  doing: 'Rinse in clean water and drain by a corner.',
+  why: 'Carry-over spoils the next bath.',
   time: { leastSeconds: 30, ...practice },
   begins: 'atOnce',
-  press: { start: 'Into the rinse', finish: 'Rinsed' },
+  press: { start: 'Start rinse', finish: 'Rinsed' },
 }
 
 export const washBetween: StepDefinition = {
   ...bath,
   id: 'wash-1',
   role: 'wash',
-  title: 'Wash between',
+  title: 'Wash between baths',
   meanwhile: 'washing between baths',
   why: 'Acid must not meet sulfite: it gives off sulfur dioxide.',
   begins: 'atOnce',
-  press: { start: 'Into the water', finish: 'Washed' },
+  press: { start: 'Start wash', finish: 'Washed' },
 }
 
 export const toneInGold: StepDefinition = {
@@ -198,14 +200,14 @@ export const toneInGold: StepDefinition = {
   tray: 'gold',
   role: 'tone',
   ...ROCKED,
-  doing: 'Rock it two ways; go slightly past the colour you want, since the fixer takes some back.',
+  doing: 'Rock in both directions; go slightly past the colour you want, since the fixer lightens it.',
   why: 'Gold replaces silver from the shadows up. Toned before it is fixed.',
-  time: { leastSeconds: 3 * MINUTE, ...starts('To taste; three minutes at least') },
+  time: { leastSeconds: 3 * MINUTE, ...starts('By eye; at least three minutes') },
   cautions: ['noble'],
-  press: { start: 'Into the gold', finish: 'There: pull it' },
+  press: { start: 'Start toning', finish: 'Right colour: take the print out' },
   when: [{ choice: 'toner', is: ['gold'] }],
   endpoint: {
-    good: 'The colour turns from the shadows up.',
+    good: 'The colour changes from the shadows up.',
     doubt: 'Patchy: silver or hypo was carried over.',
     swatch: ['#7c4a36', '#674250', '#513a52'],
   },
@@ -222,14 +224,14 @@ export const fixInHypo: StepDefinition = {
   early: 'Silver that light did not change is still in the paper: the print will darken and stain.',
   late: {
     afterSeconds: 15 * MINUTE,
-    means: 'Much longer in the fixer than needed: look whether the highlights have bleached.',
+    means: 'Much longer in the fixer than needed. Check whether the highlights have bleached.',
     blames: 'hand',
   },
-  doing: 'Rock it; it lightens a little.',
-  why: 'Hypo takes out the silver that light did not change.',
+  doing: 'Rock the tray; the print lightens a little.',
+  why: 'Hypo removes the silver that light did not change.',
   time: { leastSeconds: 5 * MINUTE, mostSeconds: 10 * MINUTE, ...practice },
   cautions: ['thiosulfate'],
-  press: { start: 'Into the fixer', finish: 'Fixed' },
+  press: { start: 'Start fixing', finish: 'Fixed' },
   endpoint: {
     good: 'Slight lightening.',
     doubt: 'Strong lightening: under-exposed, or the fixer is too strong.',
@@ -245,11 +247,11 @@ export const clearHypo: StepDefinition = {
   tray: 'hypo-clear',
   ...ROCKED,
   early: 'Hypo is still in the fibres: wash it for the whole half hour.',
-  doing: 'Rinse, then sulfite.',
-  why: 'With a clearing agent five minutes of wash do; without it, thirty.',
+  doing: 'Rinse, then put the print in sulfite.',
+  why: 'With a clearing agent, five minutes of washing are enough; without, thirty.',
   time: { leastSeconds: 2 * MINUTE, ...starts('A few minutes; two') },
   cautions: ['sulfite'],
-  press: { start: 'Into the sulfite', finish: 'Cleared: wash' },
+  press: { start: 'Start sulfite bath', finish: 'Cleared: wash' },
 }
 
 export const clearInCitric: StepDefinition = {
@@ -261,14 +263,14 @@ export const clearInCitric: StepDefinition = {
   role: 'clear',
   ...ROCKED,
   early: 'Iron is still in the paper: the whites will turn yellow.',
-  doing: 'Rock it until no yellow is left.',
-  why: 'Iron that stays turns yellow.',
+  doing: 'Rock the tray until no yellow is left.',
+  why: 'Iron left in the paper turns yellow.',
   time: { leastSeconds: 10 * MINUTE, ...starts('Ten minutes') },
   cautions: ['acid'],
-  press: { start: 'Into the acid', finish: 'Whites clear' },
+  press: { start: 'Start acid bath', finish: 'Whites clear' },
   endpoint: {
-    good: 'Whites paper-white.',
-    doubt: 'Yellow: a fresh bath, or the paper does not suit.',
+    good: 'Whites are clean.',
+    doubt: 'Still yellow: use a fresh bath, or this paper does not suit the process.',
     swatch: ['#d9d39a', '#e5e1c4', '#efeee6'],
   },
 }
@@ -282,11 +284,11 @@ export const clearInSulfite: StepDefinition = {
   role: 'clear',
   ...ROCKED,
   early: 'Iron is still in the paper: the print turns pink in weeks, then dark.',
-  doing: '21 to 24 °C, rock it; iron runs off.',
-  why: 'Takes out the iron that light did not change.',
+  doing: 'Rock the tray at 21 to 24 °C; iron runs off.',
+  why: 'Sulfite removes the iron that light did not change.',
   time: { leastSeconds: 10 * MINUTE, ...practice },
   cautions: ['sulfite'],
-  press: { start: 'Into the sulfite', finish: 'Wash it' },
+  press: { start: 'Start sulfite bath', finish: 'Done: wash' },
 }
 
 export const bindInEdta: StepDefinition = {
@@ -297,11 +299,11 @@ export const bindInEdta: StepDefinition = {
   tray: 'edta',
   ...ROCKED,
   early: 'The last iron is not bound: the print turns pink in weeks, then dark.',
-  doing: 'Rinse, then rock it now and then.',
+  doing: 'Rinse, then rock the tray now and then.',
   why: 'EDTA binds the last iron.',
   time: { leastSeconds: 10 * MINUTE, ...practice },
   cautions: ['eyeDamage'],
-  press: { start: 'Into the EDTA', finish: 'Wash it' },
+  press: { start: 'Start EDTA bath', finish: 'Done: wash' },
 }
 
 /** The second of two fixers, after the first. */
@@ -311,10 +313,10 @@ export const fixAgain: StepDefinition = {
   title: 'Fix again',
   meanwhile: 'in the second fixer',
   tray: 'hypo-2',
-  doing: 'From fixer to fixer, without a rinse.',
-  why: 'The second bath, nearly clean, takes out what the first has left.',
+  doing: 'Move the print from fixer to fixer without a rinse.',
+  why: 'The second, nearly clean bath removes what the first left.',
   begins: 'atOnce',
-  press: { start: 'Into the second fixer', finish: 'Fixed' },
+  press: { start: 'Start second fixer', finish: 'Fixed' },
   when: [{ choice: 'fixing', is: ['two'] }],
 }
 
@@ -326,13 +328,13 @@ export const waxChoice: ProcessDefinition['choices'][number] = {
     {
       id: 'bare',
       name: 'Left as it is',
-      reason: 'Matt. Started with because it can be waxed any day later.',
+      reason: 'Matt. Default because you can wax it later.',
       standing: 'practice',
     },
     {
       id: 'wax',
       name: 'Waxed',
-      reason: 'Deepens the shadows and keeps air from the silver.',
+      reason: 'Wax deepens the shadows and keeps air from the silver.',
       standing: 'practice',
     },
   ],
@@ -346,15 +348,15 @@ export const waxing: StepDefinition = {
   title: 'Wax it',
   meanwhile: 'being waxed',
   doing:
-    'A little wax paste on a soft cloth, in circles, then polish with a clean one. Air moving: it smells of its solvent.',
-  why: 'Wax fills the fibres: shadows deepen and the silver is shut off from the air.',
+    'Rub in a little wax paste in circles with a soft cloth, then polish with a clean one. Ventilate: the wax contains solvent.',
+  why: 'Wax fills the fibres: shadows deepen, and the silver is sealed from the air.',
   time: { mostSeconds: 10 * MINUTE, ...starts('A few minutes; ten') },
   cautions: ['wax'],
   begins: 'press',
-  press: { start: 'Begin to wax', finish: 'Polished' },
+  press: { start: 'Start waxing', finish: 'Polished' },
   endpoint: {
-    good: 'An even, dull shine; nothing comes off on a white cloth.',
-    doubt: 'Streaks: polish on. Sticky: too much, take it off with a clean cloth.',
+    good: 'An even, dull shine, and nothing comes off on a white cloth.',
+    doubt: 'Streaks: keep polishing. Sticky: remove some with a clean cloth.',
     swatch: [],
   },
   when: [{ choice: 'surface', is: ['wax'] }],
@@ -365,7 +367,7 @@ export const rinseToner: StepDefinition = {
   ...rinse,
   id: 'rinse-tone',
   title: 'Rinse the toner out',
-  why: 'Gold carried into the fixer is lost, and what is sour in it throws sulfur from the hypo.',
+  why: 'Gold carried into the fixer is lost, and its acid precipitates sulfur from the hypo.',
   when: [{ choice: 'toner', is: ['gold'] }],
 }
 

@@ -5,18 +5,18 @@ import { CLP, CRC, HANDBOOK, harmless, HEAPED, irritant, REMEMBERED, SUPPLIER } 
 export const acidSubstances: readonly Substance[] = [
   {
     id: 'citric-acid', name: 'citric acid', synonyms: ['2-hydroxypropane-1,2,3-tricarboxylic acid'],
-    forms: [{ id: 'anhydrous', name: 'without water', formula: 'C6H8O7' }, { id: 'monohydrate', name: 'monohydrate', formula: 'C6H8O7·H2O' }],
+    forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'C6H8O7' }, { id: 'monohydrate', name: 'monohydrate', formula: 'C6H8O7·H2O' }],
     state: 'solid', purityPercent: 99.5, solubility: { at: [[10, 118], [20, 147], [30, 183], [40, 217]], ...REMEMBERED }, bulk: { least: 0.75, most: 0.95, ...HEAPED },
     hazard: { ...irritant, statements: ['H319', 'H335'] }, reacts: ['acid'], waste: 'acid', storage: 'Dry; solutions mould in weeks.', caution: 'acid',
   },
   {
-    id: 'tartaric-acid', name: 'tartaric acid', synonyms: ['L-(+)-tartaric acid'], forms: [{ id: 'anhydrous', name: 'without water', formula: 'C4H6O6' }],
+    id: 'tartaric-acid', name: 'tartaric acid', synonyms: ['L-(+)-tartaric acid'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'C4H6O6' }],
     state: 'solid', purityPercent: 99.5, solubility: { at: [[0, 115], [20, 139], [40, 176]], ...CRC }, bulk: { least: 0.8, most: 1.0, ...HEAPED },
     hazard: { statements: ['H318'], ...SUPPLIER }, reacts: ['acid'], waste: 'acid', storage: 'Dry.', caution: 'acidEyes',
   },
   {
     id: 'oxalic-acid', name: 'oxalic acid', synonyms: ['ethanedioic acid'],
-    forms: [{ id: 'dihydrate', name: 'dihydrate', formula: 'H2C2O4·2H2O' }, { id: 'anhydrous', name: 'without water', formula: 'H2C2O4' }],
+    forms: [{ id: 'dihydrate', name: 'dihydrate', formula: 'H2C2O4·2H2O' }, { id: 'anhydrous', name: 'anhydrous', formula: 'H2C2O4' }],
     state: 'solid', purityPercent: 99.5, solubility: { form: 'anhydrous', at: [[0, 3.54], [20, 9.52], [40, 21.5], [60, 44.3]], ...CRC }, bulk: { least: 0.7, most: 1.0, ...HEAPED },
     hazard: { statements: ['H302', 'H312', 'H318'], ...CLP }, reacts: ['acid', 'strongAcid'], waste: 'acid', storage: 'Closed and labelled as poison, out of reach.', caution: 'oxalate',
   },
@@ -37,17 +37,17 @@ export const acidSubstances: readonly Substance[] = [
     hazard: { statements: ['H272', 'H290', 'H314', 'H331'], limits: [{ statement: 'H272', fromPercent: 65 }, { statement: 'H290', fromPercent: 3 }, { statement: 'H314', fromPercent: 5 }, { statement: 'H315', fromPercent: 1 }, { statement: 'H319', fromPercent: 1 }], ...CLP }, reacts: ['acid', 'strongAcid', 'nitricAcid', 'oxidiser'], waste: 'oxidisingAcid', storage: 'Cool, vented, apart from everything that burns.', caution: 'nitric',
   },
   {
-    id: 'sulfamic-acid', name: 'sulfamic acid', synonyms: ['amidosulfonic acid'], forms: [{ id: 'anhydrous', name: 'without water', formula: 'H3NSO3' }],
+    id: 'sulfamic-acid', name: 'sulfamic acid', synonyms: ['amidosulfonic acid'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'H3NSO3' }],
     state: 'solid', purityPercent: 99, solubility: { at: [[0, 14.7], [20, 21.3], [40, 29.5]], ...REMEMBERED }, bulk: { least: 0.9, most: 1.2, ...HEAPED },
     hazard: { statements: ['H315', 'H319', 'H412'], ...CLP }, reacts: ['acid', 'strongAcid'], waste: 'acid', storage: 'Dry.', caution: 'acid',
   },
   {
-    id: 'ascorbic-acid', name: 'ascorbic acid', synonyms: ['vitamin C'], forms: [{ id: 'anhydrous', name: 'without water', formula: 'C6H8O6' }],
+    id: 'ascorbic-acid', name: 'ascorbic acid', synonyms: ['vitamin C'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'C6H8O6' }],
     state: 'solid', purityPercent: 99, solubility: { at: [[20, 30]], ...REMEMBERED }, bulk: { least: 0.7, most: 1.0, ...HEAPED },
     hazard: harmless, reacts: ['acid'], waste: 'acid', storage: 'Dark and dry; a solution lasts days.',
   },
   {
-    id: 'boric-acid', name: 'boric acid', synonyms: ['orthoboric acid'], forms: [{ id: 'anhydrous', name: 'without water', formula: 'H3BO3' }],
+    id: 'boric-acid', name: 'boric acid', synonyms: ['orthoboric acid'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'H3BO3' }],
     state: 'solid', purityPercent: 99.5, solubility: { at: [[0, 2.67], [20, 5.04], [40, 8.72], [60, 14.8]], ...CRC }, bulk: { least: 0.7, most: 0.9, ...HEAPED },
     hazard: { statements: ['H360FD'], ...CLP }, reacts: [], waste: 'plain', storage: 'Closed.', caution: 'reproductive',
   },
@@ -57,7 +57,7 @@ export const acidSubstances: readonly Substance[] = [
   },
   {
     id: 'gallic-acid', name: 'gallic acid', synonyms: ['3,4,5-trihydroxybenzoic acid'],
-    forms: [{ id: 'monohydrate', name: 'monohydrate', formula: 'C7H6O5·H2O' }, { id: 'anhydrous', name: 'without water', formula: 'C7H6O5' }],
+    forms: [{ id: 'monohydrate', name: 'monohydrate', formula: 'C7H6O5·H2O' }, { id: 'anhydrous', name: 'anhydrous', formula: 'C7H6O5' }],
     state: 'solid', purityPercent: 98, solubility: { at: [[20, 1.2], [100, 33]], ...REMEMBERED }, bulk: { least: 0.4, most: 0.7, ...HEAPED },
     hazard: { ...irritant, statements: ['H315', 'H319', 'H335'] }, reacts: [], waste: 'plain', storage: 'Dry.', caution: 'irritant',
   },
@@ -68,7 +68,7 @@ export const acidSubstances: readonly Substance[] = [
   },
   {
     id: 'tetrasodium-edta', name: 'tetrasodium EDTA', synonyms: ['tetrasodium ethylenediaminetetraacetate'],
-    forms: [{ id: 'dihydrate', name: 'dihydrate', formula: 'C10H12N2Na4O8·2H2O' }, { id: 'anhydrous', name: 'without water', formula: 'C10H12N2Na4O8' }],
+    forms: [{ id: 'dihydrate', name: 'dihydrate', formula: 'C10H12N2Na4O8·2H2O' }, { id: 'anhydrous', name: 'anhydrous', formula: 'C10H12N2Na4O8' }],
     state: 'solid', purityPercent: 98, solubility: { at: [[20, 100]], ...REMEMBERED }, bulk: { least: 0.6, most: 0.9, ...HEAPED },
     hazard: { statements: ['H302', 'H318', 'H332'], ...CLP }, reacts: [], waste: 'iron', storage: 'Dry.', caution: 'eyeDamage',
   },

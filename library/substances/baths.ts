@@ -1,7 +1,7 @@
 import type { Substance } from '@core/schema/substance'
 import { CLP, CRC, HANDBOOK, harmless, HEAPED, irritant, REMEMBERED, SUPPLIER } from './standing'
 
-const anhydrous = (formula: string) => ({ id: 'anhydrous', name: 'without water', formula })
+const anhydrous = (formula: string) => ({ id: 'anhydrous', name: 'anhydrous', formula })
 
 /** What fixes, clears, tones, bleaches and hardens. */
 export const bathSubstances: readonly Substance[] = [

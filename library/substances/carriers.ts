@@ -45,7 +45,7 @@ export const carrierSubstances: readonly Substance[] = [
   },
   {
     id: 'lavender-oil', name: 'lavender oil', synonyms: ['oil of spike lavender'], forms: [], state: 'liquid', purityPercent: 100, liquid: { gramsPerMillilitre: 0.88, percentWw: 100, ...REMEMBERED },
-    hazard: { statements: ['H226', 'H304', 'H317'], ...SUPPLIER }, reacts: ['flammable'], waste: 'solvent', colour: '#d9cf9a', storage: 'Closed; oily rags can take fire by themselves.', caution: 'solvent',
+    hazard: { statements: ['H226', 'H304', 'H317'], ...SUPPLIER }, reacts: ['flammable'], waste: 'solvent', colour: '#d9cf9a', storage: 'Closed; oily rags can ignite without a flame.', caution: 'solvent',
   },
   {
     id: 'polysorbate', name: 'polysorbate 20', synonyms: ['wetting agent'], forms: [], state: 'liquid', purityPercent: 100, liquid: { gramsPerMillilitre: 1.1, percentWw: 100, ...REMEMBERED },

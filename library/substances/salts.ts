@@ -1,7 +1,7 @@
 import type { Substance } from '@core/schema/substance'
 import { CLP, CRC, harmless, HEAPED, irritant, REMEMBERED, SUPPLIER } from './standing'
 
-const anhydrous = (formula: string) => ({ id: 'anhydrous', name: 'without water', formula })
+const anhydrous = (formula: string) => ({ id: 'anhydrous', name: 'anhydrous', formula })
 
 /** Salts for salting, buffering, restraining and making solutions less or more acid. */
 export const saltSubstances: readonly Substance[] = [
@@ -23,7 +23,7 @@ export const saltSubstances: readonly Substance[] = [
   {
     id: 'lithium-chloride', name: 'lithium chloride', synonyms: [], forms: [anhydrous('LiCl')],
     state: 'solid', purityPercent: 99, solubility: { at: [[0, 69.2], [20, 83.5], [40, 89.8]], ...CRC },
-    hazard: { statements: ['H302', 'H315', 'H319'], ...SUPPLIER }, reacts: [], waste: 'plain', storage: 'Very tightly closed: it draws water.', caution: 'irritant',
+    hazard: { statements: ['H302', 'H315', 'H319'], ...SUPPLIER }, reacts: [], waste: 'plain', storage: 'Very tightly closed: it attracts moisture.', caution: 'irritant',
   },
   {
     id: 'strontium-chloride', name: 'strontium chloride', synonyms: [], forms: [{ id: 'hexahydrate', name: 'hexahydrate', formula: 'SrCl2·6H2O' }, anhydrous('SrCl2')],

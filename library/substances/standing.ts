@@ -7,11 +7,11 @@ export const CRC = {
 } as const
 export const CLP = {
   standing: 'published',
-  source: 'Harmonised classification under the UN GHS (EU); from memory. The maker’s sheet comes first',
+  source: 'Harmonised classification under the UN GHS (EU); from memory. The safety data sheet comes first',
 } as const
 export const SUPPLIER = {
   standing: 'memory',
-  source: 'Suppliers’ usual classification; from memory. The maker’s sheet comes first',
+  source: 'Suppliers’ usual classification; from memory. The safety data sheet comes first',
 } as const
 export const HANDBOOK = {
   standing: 'published',
@@ -19,11 +19,11 @@ export const HANDBOOK = {
 } as const
 export const HEAPED = {
   standing: 'memory',
-  source: 'Loosely heaped crystals and powders; spread wide',
+  source: 'Loosely heaped crystals and powders; large spread',
 } as const
 export const REMEMBERED = {
   standing: 'memory',
-  source: 'Recalled from the literature, not looked up',
+  source: 'From memory of the literature, not checked',
 } as const
 
 type Hazard = Substance['hazard']

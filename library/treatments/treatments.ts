@@ -7,13 +7,13 @@ const step: StepDefinition = { ...bath, station: 'paper', place: 'bench' }
 const inAcid: StepDefinition = {
   ...step,
   meanwhile: 'in the acid',
-  doing: 'Slide the sheets in one behind the other, turn the pile once.',
-  why: 'Fizzing shows the chalk going. Untreated buffered paper prints weak.',
+  doing: 'Slide the sheets in one after another, and turn the pile once.',
+  why: 'Fizzing shows that the chalk dissolves. Untreated buffered paper prints weak.',
   time: { leastSeconds: 15 * MINUTE, ...practice },
-  press: { start: 'Slide them in', finish: 'No more fizzing: out' },
+  press: { start: 'Start bath', finish: 'Fizzing has stopped' },
   endpoint: {
     good: 'No more fizzing.',
-    doubt: 'It never fizzed: no chalk, or the acid is spent.',
+    doubt: 'No fizzing at all: no chalk, or the acid is exhausted.',
     swatch: [],
   },
 }
@@ -21,27 +21,27 @@ const inSalt: StepDefinition = {
   ...step,
   title: 'Soak',
   meanwhile: 'soaking in salt',
-  doing: 'Slide them in one behind the other, no bubbles, turn the pile once.',
-  why: 'Salt not soaked in evenly prints as pale grey-red patches.',
-  press: { start: 'Slide them in', finish: 'Drain them' },
+  doing: 'Start bath one behind the other, no bubbles, turn the pile once.',
+  why: 'Uneven salt prints as pale grey-red patches.',
+  press: { start: 'Start bath', finish: 'Drain them' },
   endpoint: {
-    good: 'Wet through, no dry islands.',
-    doubt: 'Bubbles leave pale spots: turn it again.',
+    good: 'Wet through, without dry spots.',
+    doubt: 'Bubbles leave pale spots: turn the sheets again.',
     swatch: [],
   },
 }
 const hardening: StepDefinition = {
   ...step,
   kind: 'act',
-  title: 'Hardener in',
+  title: 'Add hardener',
   meanwhile: 'hardener going in',
-  doing: 'Drop by drop, stirring, at the last moment: about 1 drop to 5 ml.',
-  why: 'It begins to set at once.',
-  time: { mostSeconds: 5 * MINUTE, ...starts('At the last moment') },
-  press: { start: 'Count it in', finish: 'In: draw it' },
+  doing: 'Add the hardener drop by drop while stirring, just before use: about 1 drop per 5 ml.',
+  why: 'The size starts to set at once.',
+  time: { mostSeconds: 5 * MINUTE, ...starts('Just before use') },
+  press: { start: 'Start counting', finish: 'Added: draw the size' },
   endpoint: {
     good: 'Stirred in, still thin.',
-    doubt: 'Strings or lumps: too late, melt another.',
+    doubt: 'Strings or lumps: too late. Melt a new batch.',
     swatch: [],
   },
 }
@@ -54,13 +54,13 @@ const hang: StepDefinition = {
   title: 'Drain and hang',
   meanwhile: 'hanging to dry',
   doing:
-    'Drain by a corner, hang so that sheets do not touch. It dries with a curl: print on the side it curls away from.',
+    'Drain by a corner, and hang the sheets so that they do not touch. Each dries with a curl: print on the side it curls away from.',
   why: 'A damp sheet takes the next coat unevenly.',
   time: { leastSeconds: 30 * MINUTE, mostSeconds: 60 * MINUTE, ...practice },
   press: { start: 'Hang them', finish: 'Dry' },
   endpoint: {
-    good: 'Dry right through, lying flat.',
-    doubt: 'Cool to the cheek: leave it longer.',
+    good: 'Completely dry and flat.',
+    doubt: 'Cool to the cheek: leave longer.',
     swatch: [],
   },
   habit: undefined,
@@ -86,10 +86,10 @@ export const acidBath: ProcessDefinition = {
   lights: [],
   secondLooks: [],
   id: 'acid-bath',
-  name: 'Chalk out, by acid',
+  name: 'Acid bath against chalk',
   mark: 'graphite',
   chalk: none,
-  summary: 'A weak acid takes the alkaline chalk out of a buffered paper; fizzing shows it going.',
+  summary: 'A weak acid removes the alkaline chalk from a buffered paper; fizzing shows the reaction.',
   components: [
     {
       id: 'oxalic',
@@ -98,7 +98,7 @@ export const acidBath: ProcessDefinition = {
       cautions: ['oxalate'],
       stock: {
         solutes: [{ substanceId: 'oxalic-acid', percentWv: 3 }],
-        making: ['30 g in a litre: 3 %.'],
+        making: ['30 g per litre: 3 %.'],
         keepsSeconds: 30 * DAY,
         ...practice,
       },
@@ -110,7 +110,7 @@ export const acidBath: ProcessDefinition = {
       cautions: ['acid'],
       stock: {
         solutes: [{ substanceId: 'citric-acid', percentWv: 6 }],
-        making: ['60 g in a litre.'],
+        making: ['60 g per litre.'],
         keepsSeconds: 7 * DAY,
         ...practice,
       },
@@ -125,13 +125,13 @@ export const acidBath: ProcessDefinition = {
         {
           id: 'citric',
           name: 'Citric, about 6 %',
-          reason: 'No poison in the tray. Started with because it can be handled without fear.',
+          reason: 'Not poisonous. Default because it is the safer acid.',
           standing: 'practice',
         },
         {
           id: 'oxalic',
           name: 'Oxalic, 3 %',
-          reason: 'Thorough and cheap, and poisonous: gloves, no dust.',
+          reason: 'Thorough and cheap, but poisonous: wear gloves, raise no dust.',
           standing: 'practice',
         },
       ],
@@ -159,11 +159,11 @@ export const acidBath: ProcessDefinition = {
       id: 'rinse',
       title: 'Rinse',
       meanwhile: 'rinsing',
-      doing: 'Two changes of water.',
-      why: 'Acid left in the sheet works on it for years.',
+      doing: 'Rinse in two changes of water.',
+      why: 'Acid left in the sheet damages it over the years.',
       time: { leastSeconds: 10 * MINUTE, ...starts('A rinse; ten minutes') },
       begins: 'atOnce',
-      press: { start: 'Into the water', finish: 'Rinsed' },
+      press: { start: 'Start rinse', finish: 'Rinsed' },
     },
     hang,
   ],
@@ -185,10 +185,10 @@ export const gelatinSize: ProcessDefinition = {
   coverage: {
     millilitresPerM2: 72,
     standing: 'memory',
-    source: 'A size drawn there and back with a rod lies thicker than a brushed coat; from memory',
+    source: 'A size drawn there and back with a rod is thicker than a brushed coat; from memory',
   },
   summary:
-    'Warm gelatin with a hardener, drawn on with a rod: keeps the picture at the surface and pigment out of the fibres.',
+    'Warm gelatin with a hardener, applied with a rod: keeps the image at the surface and pigment out of the fibres.',
   components: [
     {
       id: 'gelatin',
@@ -236,17 +236,21 @@ export const gelatinSize: ProcessDefinition = {
         {
           id: 'glyoxal',
           name: 'Glyoxal',
-          reason:
-            'Hardens over hours, without formaldehyde, and is rinsed out. Started with because the other may cause cancer.',
+          reason: 'Hardens within hours and is rinsed out. Default because formaldehyde may cause cancer.',
           standing: 'practice',
         },
         {
           id: 'formaldehyde',
           name: 'Formaldehyde',
-          reason: 'Hard in twenty minutes: under fume extraction or not at all.',
+          reason: 'Hard in twenty minutes. Use it only under fume extraction.',
           standing: 'practice',
         },
-        { id: 'none', name: 'None', reason: 'For paper that stays in cool water.', standing: 'practice' },
+        {
+          id: 'none',
+          name: 'None',
+          reason: 'For paper that is used only in cool water.',
+          standing: 'practice',
+        },
       ],
     },
   ],
@@ -259,7 +263,7 @@ export const gelatinSize: ProcessDefinition = {
       meanwhile: 'gelatin swelling',
       tray: 'gelatin',
       doing: 'Swell in cold water, then warm it in a bath to 45 °C.',
-      why: 'Dry grains in hot water turn to lumps.',
+      why: 'Dry gelatin in hot water forms lumps.',
       time: { leastSeconds: 10 * MINUTE, ...starts('Ten minutes to swell') },
       cautions: ['warmth'],
       press: { start: 'Swell it', finish: 'Clear and warm' },
@@ -273,7 +277,7 @@ export const gelatinSize: ProcessDefinition = {
     {
       ...hardening,
       id: 'harden-formaldehyde',
-      doing: 'Under extraction, drop by drop, stirring: about 1 drop to 5 ml.',
+      doing: 'Under extraction, add drop by drop while stirring: about 1 drop per 5 ml.',
       cautions: ['formaldehyde'],
       when: [{ choice: 'hardener', is: ['formaldehyde'] }],
     },
@@ -283,12 +287,12 @@ export const gelatinSize: ProcessDefinition = {
       kind: 'act',
       title: 'Draw the size',
       meanwhile: 'being sized',
-      doing: 'One rod pass and back, sheet after sheet, while it is warm.',
+      doing: 'Draw the rod across once and back, sheet after sheet, while the size is warm.',
       why: 'Cooling gelatin drags.',
       time: { mostSeconds: 20 * MINUTE, ...starts('While it is warm') },
       cautions: ['warmth'],
       begins: 'press',
-      press: { start: 'First sheet', finish: 'All drawn: dry them' },
+      press: { start: 'First sheet', finish: 'All sized: dry' },
     },
     {
       ...hang,
@@ -315,7 +319,7 @@ export const saltingAhead: ProcessDefinition = {
   name: 'Salting ahead',
   mark: 'umber',
   chalk: none,
-  summary: 'A drawer of salted sheets from one tray, for salted paper later.',
+  summary: 'Salt several sheets in one tray, to use later for salted paper.',
   components: [
     {
       id: 'sodium',
@@ -324,7 +328,7 @@ export const saltingAhead: ProcessDefinition = {
       cautions: [],
       stock: {
         solutes: [{ substanceId: 'sodium-chloride', percentWv: 2 }],
-        making: ['20 g in a litre.'],
+        making: ['20 g per litre.'],
         keepsSeconds: YEAR,
         ...practice,
       },
@@ -336,7 +340,7 @@ export const saltingAhead: ProcessDefinition = {
       cautions: ['irritant'],
       stock: {
         solutes: [{ substanceId: 'ammonium-chloride', percentWv: 2 }],
-        making: ['20 g in a litre.'],
+        making: ['20 g per litre.'],
         keepsSeconds: YEAR,
         ...practice,
       },
@@ -351,7 +355,7 @@ export const saltingAhead: ProcessDefinition = {
         {
           id: 'sodium',
           name: 'Sodium',
-          reason: 'Pure kitchen salt without additives will do. Started with because it is at hand.',
+          reason: 'Pure kitchen salt without additives will do. Default because it is at hand.',
           standing: 'practice',
         },
         {

@@ -37,8 +37,8 @@ async function present(sheetId: string): Promise<Sheet> {
     throw new CoreError({
       code: 'gone',
       field: 'sheet',
-      problem: 'This sheet is no longer here.',
-      remedy: 'It may have been removed in another window; look through all prints.',
+      problem: 'This sheet has been deleted.',
+      remedy: 'Another window may have deleted it. Look in All prints and in the bin.',
     })
   return sheet
 }
@@ -83,8 +83,8 @@ export async function removeForGood(sheetIds: readonly string[]): Promise<void> 
         throw new CoreError({
           code: 'still-needed',
           field: 'bin',
-          problem: `Sheet ${upper.number} lies over one of them.`,
-          remedy: 'Put that into the bin too, or take this one out.',
+          problem: `Sheet ${upper.number} is a layer over one of them.`,
+          remedy: 'Move that sheet to the bin too, or deselect this one.',
         })
       for (const sheet of staying)
         if (sheet.after !== undefined && going.has(sheet.after)) {
@@ -141,8 +141,8 @@ export async function changeDiagnosis(
       throw new CoreError({
         code: 'gone',
         field: 'diagnosis',
-        problem: 'This diagnosis is no longer here.',
-        remedy: 'Begin another one.',
+        problem: 'This diagnosis has been deleted.',
+        remedy: 'Start a new diagnosis.',
       })
     await db.diagnoses.put(Diagnosis.parse({ ...change(before), changedAt: Date.now() }))
     return async () => {

@@ -53,14 +53,12 @@ const {
 <template>
   <EmptyPage
     v-if="!inHand"
-    kicker="The bench is clear"
+    kicker="Coat"
     title="No sheet is being coated"
-    action="Begin a sheet"
+    action="New sheet"
     @act="router.push({ name: 'begin' })"
   >
-    <p>
-      Choose the picture, the paper and the size. Ember Sheet works out the drops, then counts them with you.
-    </p>
+    <p>Choose picture, paper and size. Ember Sheet works out the drops and counts them with you.</p>
   </EmptyPage>
   <div v-else class="CoatStation">
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose">
@@ -74,8 +72,8 @@ const {
         .
       </p>
       <div class="CoatStation-acts">
-        <BigTarget :label="`On to ${placeTitle}`" hint=" " @press="follow" />
-        <BigTarget quiet label="Begin another sheet" hint="n" @press="router.push({ name: 'begin' })" />
+        <BigTarget :label="`Go to ${placeTitle}`" hint=" " @press="follow" />
+        <BigTarget quiet label="New sheet" hint="n" @press="router.push({ name: 'begin' })" />
       </div>
     </template>
 
@@ -83,13 +81,13 @@ const {
       <p v-if="!arePlans(plans)" role="alert">{{ plans.field }}: {{ plans.problem }} {{ plans.remedy }}</p>
       <template v-else>
         <p v-if="isOthersGlass" class="CoatStation-doing">
-          Coated from the glass that was counted for sheet
+          Coated from the mix counted for sheet
           {{ inHand.sheet.number - (inHand.sheet.batch?.place ?? 1) + 1 }}.
         </p>
         <p v-else-if="dropsSaid" class="CoatStation-doing">
           {{ dropsSaid }}.
           <span v-if="offered" class="es-quiet">
-            {{ offered.total }} drops in all ({{ offered.drops.join(' + ') }}) would keep the ratio better.
+            {{ offered.total }} drops in all ({{ offered.drops.join(' + ') }}) would match the ratio better.
           </span>
         </p>
         <FindingList :findings="findings" />
@@ -102,12 +100,12 @@ const {
           <BigTarget
             v-if="offered"
             quiet
-            :label="`Begin with ${offered.drops.join(' + ')}`"
+            :label="`Use ${offered.drops.join(' + ')}`"
             @press="begin(offered.drops)"
           />
           <BigTarget
             quiet
-            label="Change the plan"
+            label="Edit plan"
             @press="router.push({ name: 'begin', query: { sheet: inHand.sheet.id } })"
           />
         </div>

@@ -9,10 +9,10 @@ export function layerNotes(under: RunState | undefined): MarginNote[] {
       title: 'Over a finished print',
       lines: [
         isToned
-          ? 'The print below was toned: it bears being wetted again.'
-          : 'The print below was not toned: re-wetting lightens and mottles one that is not. Tone it first, or try it on a print you can spare.',
-        'It has to be dry right through: damp paper moves, and the layer will not register.',
-        'Its own negative, marks on the marks of the first; marks stand clear of the coat.',
+          ? 'The print below was toned, so it can be wetted again.'
+          : 'The print below was not toned. Tone it first: re-wetting an untoned print lightens and mottles it.',
+        'Dry the print right through first. Damp paper moves, and the layers will not register.',
+        'Use a separate negative and line up its register marks. Keep the marks clear of the coat.',
       ],
       ...(isToned ? {} : { tone: 'caution' as const }),
     },

@@ -189,7 +189,7 @@ describe('readDraft for every process', () => {
     expect(got?.sheet.pieceId).toBe(uuid(9))
     expect(
       readDraft(kallitype, draftFor(kallitype, { sheets: 'a few' }), room()).faults.sheets?.remedy,
-    ).toMatch(/Write 1/)
+    ).toMatch(/for example 1/)
   })
 
   it('takes a bottle of the shelf by its label, and makes one up only where there is none', () => {

@@ -49,12 +49,17 @@ export function readDraft(
     }
   }
   const title = attempt('title', () =>
-    required(draft.title, 'title', 'The sheet has no title.', 'Name the picture, so that you find it again.'),
+    required(
+      draft.title,
+      'title',
+      'The sheet has no title.',
+      'Enter a title so that you can find this sheet later.',
+    ),
   )
   const size = attempt('size', () => parseSize(draft.size, { field: 'size', bareUnit: room.lengthUnit }))
-  const coats = attempt('coats', () => whole(draft.coats, 'coats', 9, 'Write 1 or 2.'))
+  const coats = attempt('coats', () => whole(draft.coats, 'coats', 9, 'Enter 1 or 2.'))
   const sheets = attempt('sheets', () =>
-    whole(draft.sheets, 'sheets', 99, 'Write 1, or how many alike from one glass.'),
+    whole(draft.sheets, 'sheets', 99, 'Enter the number of sheets to coat from one mix, for example 1.'),
   )
   const parts = attempt('ratios', () => readRatios(definition, draft))
   const coverage = attempt('coverage', () =>
@@ -162,8 +167,8 @@ function readLight(definition: ProcessDefinition, draft: SheetDraft, room: Draft
   if (!kind)
     throw wrong(
       'light',
-      'The light of this sheet is not in this workroom.',
-      'Choose the light that it is exposed under.',
+      'The light of this sheet is missing from this workroom.',
+      'Choose the light for this exposure.',
     )
   const name = definition.lights.find((one) => one.kind === kind)?.name ?? 'Light'
   const sameName = room.lights.find((one) => one.kind === kind && one.name === name)
@@ -212,7 +217,7 @@ function readRatio(definition: ProcessDefinition, mix: MixDefinition, draft: She
 function required(text: string, field: string, problem: string, remedy: string): string {
   if (!text.trim()) throw wrong(field, problem, remedy)
   if (text.length > 200)
-    throw wrong(field, 'That is longer than 200 letters.', 'Shorten it; a note can hold the rest.')
+    throw wrong(field, 'This text is longer than 200 characters.', 'Shorten it, and put the rest in a note.')
   return text.trim()
 }
 
@@ -233,7 +238,8 @@ function positive(text: string, field: string, dimension: 'coverage' | 'dropRate
 
 function positiveTime(text: string): number {
   const seconds = parseQuantity(text, 'time', { field: 'exposure' })
-  if (!(seconds > 0)) throw wrong('exposure', 'An exposure lasts some time.', 'Write it like 7:30 or 8 min.')
+  if (!(seconds > 0))
+    throw wrong('exposure', 'The exposure time must be above zero.', 'Enter a time such as 7:30 or 8 min.')
   return seconds
 }
 

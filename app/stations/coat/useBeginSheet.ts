@@ -128,10 +128,10 @@ export function useBeginSheet() {
     ...(again.value
       ? [
           {
-            title: 'Printed again',
+            title: 'Same as before',
             lines: again.value.notices.length
               ? again.value.notices.map(repeatLine)
-              : ['Everything it was made with is still here.'],
+              : ['All its materials are still available.'],
           },
         ]
       : []),

@@ -70,10 +70,10 @@ export function useCoatStation() {
     if (step.value && !isCounting.value) {
       const { coat } = step.value.planned
       const named = `${stepWords.value?.title ?? ''}${coat && sheet.coats > 1 ? `, coat ${coat} of ${sheet.coats}` : ''}`
-      return step.value.status === 'waiting' ? `Ready: ${named.toLowerCase()}` : named
+      return step.value.status === 'waiting' ? `Next: ${named.toLowerCase()}` : named
     }
     const coats = sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`
-    const many = sheet.batch && !isOthersGlass.value ? `, glass for ${sheet.batch.of} sheets` : ''
+    const many = sheet.batch && !isOthersGlass.value ? `, mix for ${sheet.batch.of} sheets` : ''
     return `${definition.name}, ${formatSize(sheet, { length: preferences.chosen.length, temperature: 'degC' })}, ${coats}${many}`
   })
   const bottleLabels = computed(() =>
@@ -116,7 +116,7 @@ export function useCoatStation() {
     inHand.value ? stepsFor(inHand.value.definition, inHand.value.sheet.choices)[0] : undefined,
   )
   const beginWords = computed(() =>
-    isOthersGlass.value || firstStep.value?.kind !== 'count' ? 'Begin' : 'Begin: count the drops',
+    isOthersGlass.value || firstStep.value?.kind !== 'count' ? 'Start' : 'Start counting drops',
   )
 
   /** Begins with the drops that were worked out, or with the slightly larger count that was offered. */
@@ -169,15 +169,15 @@ export function useCoatStation() {
       .join(', ')
   })
 
-  useKeyRows('At the bench', () => [
-    ...(hasMovedOn.value ? [{ key: ' ', name: `On to ${placeTitle.value}`, run: follow }] : []),
+  useKeyRows('Coat', () => [
+    ...(hasMovedOn.value ? [{ key: ' ', name: `Go to ${placeTitle.value}`, run: follow }] : []),
     ...(inHand.value && !inHand.value.state.begunAt
       ? [{ key: ' ', name: beginWords.value, run: () => void begin() }]
       : []),
     ...(step.value && !isCounting.value && !hasMovedOn.value
       ? [{ key: ' ', name: stepTarget.value, run: () => void startOrFinish() }]
       : []),
-    ...(inHand.value ? [{ key: 'u', name: 'Undo the last thing', run: () => void takeBack() }] : []),
+    ...(inHand.value ? [{ key: 'u', name: 'Undo the last step', run: () => void takeBack() }] : []),
   ])
   useMarginNotes((): MarginNote[] => {
     if (!inHand.value) return []
@@ -200,7 +200,7 @@ export function useCoatStation() {
         ...tool,
         ...roomNotes(definition),
         ...(chosen.length
-          ? [{ title: 'As you chose', lines: chosen.map((option) => `${option.name}. ${option.reason}`) }]
+          ? [{ title: 'Your recipe', lines: chosen.map((option) => `${option.name}. ${option.reason}`) }]
           : []),
       ]
     }

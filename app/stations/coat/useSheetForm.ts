@@ -184,7 +184,7 @@ export function useSheetForm() {
       })
       await router.push({ name: 'coat', params: { sheetId: firstId } })
     } catch (error) {
-      notice.refuse(error, 'writing the sheet down')
+      notice.refuse(error, 'saving the sheet')
     }
   }
   return {

@@ -23,11 +23,11 @@ export function useStartPage() {
   const FIRST = [
     {
       id: 'classic-cyanotype',
-      says: 'Blue. Two bottles, water, and nothing that bites. The one to begin with.',
+      says: 'Blue. Two bottles and water, and the least hazardous chemicals. Start with this one.',
     },
-    { id: 'van-dyke', says: 'Brown. One bottle, with silver: gloves and goggles. Fixed in weak hypo.' },
-    { id: 'salted-paper', says: 'Red-brown to violet. Salt and silver, seen as it prints.' },
-    { id: 'kallitype', says: 'Brown to black. Developed; four baths, and a toner if you like.' },
+    { id: 'van-dyke', says: 'Brown. One bottle, with silver: wear gloves and goggles. Fixed in weak hypo.' },
+    { id: 'salted-paper', says: 'Red-brown to violet. Salt and silver; the image appears as it prints.' },
+    { id: 'kallitype', says: 'Brown to black. Developed, then four baths and an optional toner.' },
   ] as const
   const processId = ref<string>('classic-cyanotype')
   const others = Object.values(processes).map((one) => ({ id: one.id, name: one.name }))
@@ -41,7 +41,7 @@ export function useStartPage() {
   })
   const subject = ref<string | undefined>('things')
   const SUBJECTS = [
-    { id: 'things', name: 'Leaves, lace, things that lie flat' },
+    { id: 'things', name: 'Leaves, lace, flat objects' },
     { id: 'negative', name: 'A negative' },
   ]
   const title = ref('')
@@ -108,7 +108,7 @@ export function useStartPage() {
       const id = await writeSheets(read)
       await router.push({ name: 'coat', params: { sheetId: id } })
     } catch (error) {
-      notice.refuse(error, 'writing the sheet down')
+      notice.refuse(error, 'saving the sheet')
     }
   }
 
@@ -121,8 +121,8 @@ export function useStartPage() {
     {
       title: 'What happens next',
       lines: [
-        'The sheet is planned, with drops, times and baths of the usual way. At Coat the app counts the drops with you; then it goes with the sheet from place to place.',
-        'Everything can be changed until the first drop falls.',
+        'The sheet is planned with the usual drops, times and baths. In Coat, the app counts the drops with you, then guides you through each step.',
+        'You can change everything until you count the first drop.',
       ],
     },
   ])

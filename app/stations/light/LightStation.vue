@@ -54,12 +54,12 @@ const {
 <template>
   <EmptyPage
     v-if="!inHand"
-    kicker="Nothing waits for the light"
-    title="No frame is out"
-    action="Begin a sheet"
+    kicker="Light"
+    title="No sheet is ready to expose"
+    action="New sheet"
     @act="router.push({ name: 'begin' })"
   >
-    <p>A sheet comes here when its coat is dry. Its clock starts when the cover comes off.</p>
+    <p>A sheet appears here when its coat is dry. Start the clock when you uncover the frame.</p>
     <LightNav here="light" />
   </EmptyPage>
 
@@ -69,7 +69,7 @@ const {
     <template v-if="hasMovedOn">
       <p class="LightStation-doing">Keep the print out of daylight until it is in the water.</p>
       <div class="LightStation-acts">
-        <BigTarget :label="`On to ${placeTitle}`" hint=" " @press="follow" />
+        <BigTarget :label="`Go to ${placeTitle}`" hint=" " @press="follow" />
         <BigTarget plain label="Undo" hint="u" @press="takeBack" />
       </div>
     </template>
@@ -93,14 +93,14 @@ const {
         <p class="LightStation-dose">{{ doseLine }}</p>
         <p v-if="doubt" class="LightStation-trouble" role="alert">
           The meter jumped from {{ digits(doubt.from) }} to {{ digits(doubt.to) }} mW/cm². Check its unit and
-          range. Until then the dose counts on by the reading before.
-          <KitButton @click="believeMeter">The meter is right: count it</KitButton>
+          range. Until then the dose is counted from the earlier reading.
+          <KitButton @click="believeMeter">The meter is right: use the new reading</KitButton>
         </p>
         <p v-if="trouble" class="LightStation-trouble" role="status">{{ trouble }}</p>
         <template v-if="strip">
           <p class="LightStation-cue" role="status">
             <strong v-if="strip.next">{{ strip.next.words }}</strong>
-            <strong v-else>All marks have theirs but the last</strong>
+            <strong v-else>Only the last step is still exposing</strong>
             <template v-if="strip.next">
               in {{ formatClock(Math.max(0, Math.ceil(strip.next.atSeconds - strip.counted))) }}
             </template>
@@ -119,7 +119,7 @@ const {
         <FigureValue label="planned exposure" :figure="plannedFigure" />
         <FigureValue
           v-if="!isWaiting"
-          label="of it so far"
+          label="of it done"
           :figure="shareFigure"
           :text="`${Math.floor(share)} %`"
         />
@@ -139,11 +139,11 @@ const {
         <BigTarget :label="nextWords" hint=" " @press="next" />
         <BigTarget
           quiet
-          :label="isWaiting ? 'Change the time' : 'Give it more'"
+          :label="isWaiting ? 'Change exposure' : 'Add exposure'"
           hint="+"
           @press="isGivingMore = true"
         />
-        <BigTarget v-if="!isWaiting && !isDone" quiet label="Take it out" hint="enter" @press="takeOut" />
+        <BigTarget v-if="!isWaiting && !isDone" quiet label="Finish exposure" hint="enter" @press="takeOut" />
         <BigTarget plain label="Undo" hint="u" @press="takeBack" />
       </div>
     </template>

@@ -20,13 +20,13 @@ const said = (of: Partial<Parameters<typeof exposureNotes>[0]>, title: string) =
 
 describe('what the margin says of a sheet in the light', () => {
   it('says when to look again, from the beginning', () => {
-    expect(titles({})).toEqual(['Look again'])
-    expect(said({}, 'Look again')).toContain('Every 5 min to 10 min')
+    expect(titles({})).toEqual(['Check progress'])
+    expect(said({}, 'Check progress')).toContain('Every 5 min to 10 min')
   })
 
   it('points at the overbrushed margin first, then at what comes', () => {
-    expect(said({ share: 40 }, 'By now')).toContain('overbrushed margin turns red-brown first')
-    expect(said({ share: 95 }, 'By now')).toContain('darker than wanted')
+    expect(said({ share: 40 }, 'Dose so far')).toContain('overbrushed margin turns red-brown first')
+    expect(said({ share: 95 }, 'Dose so far')).toContain('darker than you want')
   })
 
   it('says how much deeper to print, and why', () => {
@@ -42,7 +42,7 @@ describe('what the margin says of a sheet in the light', () => {
     const eyes = said({ milliwattsPerCm2: 4.82 }, 'Eyes')
     expect(eyes).toContain('3 min 27 s')
     expect(eyes).toContain('ICNIRP')
-    expect(eyes).toContain('local code')
+    expect(eyes).toContain('Local rules')
     expect(titles({ milliwattsPerCm2: 0.01 })).not.toContain('Eyes')
   })
 
@@ -72,11 +72,11 @@ describe('words of light', () => {
   it('have three digits, and say who counts', () => {
     expect(irradianceText(4.8)).toBe('4.80\u00a0mW/cm²')
     expect(doseText(1850.4)).toBe(`${digits(1850, 4)}\u00a0mJ/cm²`)
-    expect(COUNTED_BY.steady).toBe('counted by time alone')
+    expect(COUNTED_BY.steady).toBe('counted by time only')
   })
   it.each([
-    [undefined, 'nobody has said how it is'],
+    [undefined, 'not entered'],
     [{ share: 0.35, factor: 1.6, by: 'overcast' as const, at: 0 }, 'overcast'],
-    [{ share: 0.4, factor: 1.3, by: { uvIndex: 4.5 }, at: 0 }, 'by a UV index of 4.5'],
+    [{ share: 0.4, factor: 1.3, by: { uvIndex: 4.5 }, at: 0 }, 'UV index 4.5'],
   ])('the sky %#', (sky, words) => expect(skyText(sky)).toBe(words))
 })

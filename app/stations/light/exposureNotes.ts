@@ -21,11 +21,11 @@ export function exposureNotes(of: {
 }): MarginNote[] {
   const notes: MarginNote[] = []
   const soon = (of.step?.looks ?? []).findLast((look) => of.share >= look.share * 100)
-  if (soon) notes.push({ title: 'By now', lines: [soon.lookFor] })
+  if (soon) notes.push({ title: 'Dose so far', lines: [soon.lookFor] })
   const every = of.step?.lookEvery
   if (every)
     notes.push({
-      title: 'Look again',
+      title: 'Check progress',
       lines: [
         `Every ${formatSpan(every.leastSeconds ?? 0)} to ${formatSpan(every.mostSeconds ?? 0)}. ${every.source}.`,
       ],
@@ -40,7 +40,7 @@ export function exposureNotes(of: {
       title: 'Eyes',
       tone: 'caution',
       lines: [
-        `At this level the eye’s daily limit is reached in ${formatSpan(Math.round(eyeLimitSeconds(of.milliwattsPerCm2).value))} (ICNIRP 2004, from memory). Cover closed before the lamp goes on; UV-blocking glasses. Your local code comes first.`,
+        `At this level the eye’s daily limit is reached in ${formatSpan(Math.round(eyeLimitSeconds(of.milliwattsPerCm2).value))} (ICNIRP 2004, from memory). Close the cover before you switch the lamp on, and wear UV-blocking glasses. Local rules come first.`,
       ],
     })
   const reference = of.course?.referenceMilliwattsPerCm2

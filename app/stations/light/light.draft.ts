@@ -15,8 +15,8 @@ export function readIrradiance(text: string, field: string): number {
   throw new CoreError({
     code: 'out-of-range',
     field,
-    problem: `${digits(value)} mW/cm² is no light to print by.`,
-    remedy: 'Check the unit: enter it like 4.8 mW/cm2, 48 W/m2 or 4800 µW/cm2.',
+    problem: `${digits(value)} mW/cm² is not a plausible reading for a printing light.`,
+    remedy: 'Check the unit. Enter it like 4.8 mW/cm2, 48 W/m2 or 4800 µW/cm2.',
   })
 }
 
@@ -27,7 +27,7 @@ export function readShare(text: string, field: string): number {
   throw new CoreError({
     code: 'out-of-range',
     field,
-    problem: `“${text}” is not a share.`,
+    problem: `“${text}” is not a percentage.`,
     remedy: 'Enter a percentage above 0 and up to 100, for example 60 %.',
   })
 }
@@ -56,7 +56,7 @@ export function readPlace(text: string): { latitude: number; longitude: number }
       code: 'unreadable',
       field: 'place',
       problem: `“${text}” is not a latitude and a longitude.`,
-      remedy: 'Write degrees, north and east first, such as 52.09, 5.12 or 33.9 S 151.2 E.',
+      remedy: 'Enter degrees, latitude first, such as 52.09, 5.12 or 33.9 S 151.2 E.',
     })
   const signed = (digits: string | undefined, side: string | undefined, minus: string) =>
     writtenNumber((digits ?? '').replace('−', '-')) * (side?.toUpperCase() === minus ? -1 : 1)
@@ -65,8 +65,8 @@ export function readPlace(text: string): { latitude: number; longitude: number }
     throw new CoreError({
       code: 'out-of-range',
       field: 'place',
-      problem: 'There is no such place on earth.',
-      remedy: 'Latitude goes to 90, longitude to 180 degrees.',
+      problem: 'This place does not exist.',
+      remedy: 'Enter a latitude up to 90 and a longitude up to 180 degrees.',
     })
   return { latitude, longitude }
 }
@@ -87,7 +87,7 @@ export function readFalloffTable(
         code: 'unreadable',
         field: 'distances',
         problem: `“${row.trim()}” is not a distance and a reading.`,
-        remedy: 'Write them like 150 mm 4.8; 300 mm 2.1.',
+        remedy: 'Enter pairs like 150 mm 4.8; 300 mm 2.1.',
       })
     return {
       millimetres: parseQuantity((found[1] ?? '').replace(/[:=]\s*$/, ''), 'length', {
@@ -101,10 +101,10 @@ export function readFalloffTable(
 
 /** How a light's falling off is said back. */
 export function falloffText(falloff: Light['falloff']): string {
-  if (!falloff) return 'not said'
+  if (!falloff) return 'not set'
   if (falloff.kind === 'point') return 'like a bulb'
   if (falloff.kind === 'line') return `like a tube of ${Math.round(falloff.lengthMillimetres)}\u00a0mm`
-  return `by a table of ${falloff.rows.length} distances`
+  return `from a table of ${falloff.rows.length} distances`
 }
 
 /** A time of the day as it is typed, `7:30` or `14.05`; nothing typed is no time and no fault. */

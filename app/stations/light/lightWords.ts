@@ -12,16 +12,16 @@ export const doseText = (millijoulesPerCm2: number): string =>
 
 /** Who counts an exposure, as the page says it. */
 export const COUNTED_BY: Readonly<Record<CountedBy, string>> = {
-  meter: 'counted by the meter',
-  model: 'counted by the model of this light',
-  steady: 'counted by time alone',
+  meter: 'measured by the meter',
+  model: 'estimated from the model of this light',
+  steady: 'counted by time only',
 }
 
 export const KIND_WORDS = { sun: 'sun', uvBox: 'UV box', lamp: 'single lamp', tubes: 'row of tubes' } as const
 
 /** The sky as it was last said. */
 export function skyText(sky: SkySaid | undefined): string {
-  if (!sky) return 'nobody has said how it is'
+  if (!sky) return 'not entered'
   if (typeof sky.by === 'string') return SKIES.find((one) => one.id === sky.by)?.name ?? sky.by
-  return `by a UV index of ${digits(sky.by.uvIndex, 2)}`
+  return `UV index ${digits(sky.by.uvIndex, 2)}`
 }

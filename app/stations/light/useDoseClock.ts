@@ -40,10 +40,10 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
     if (course.value?.by !== 'meter' || !last || doubt.value) return ''
     if (instruments.meterSilentSince !== null || now.now - last[0] > 5000)
       return step()?.status === 'running'
-        ? 'The meter is silent. Counting on by its last reading; the record will say so.'
+        ? 'The meter is not responding. The dose is counted from its last reading, and the record will say so.'
         : ''
     return isStuck(samples.value)
-      ? 'The meter has not moved by a digit for ten seconds: it may have stuck.'
+      ? 'The meter reading has not changed for ten seconds. The meter may be stuck.'
       : ''
   })
 
@@ -81,7 +81,7 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
     if (!lightId || !read || isStuck(samples.value)) return
     void lights
       .tellReading(lightId, read.milliwattsPerCm2, 'meter', read.at)
-      .catch((error: unknown) => notice.refuse(error, 'the reading of the lamp'))
+      .catch((error: unknown) => notice.refuse(error, 'the lamp reading'))
   }
 
   const strip = computed(() => {

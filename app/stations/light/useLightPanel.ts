@@ -45,9 +45,7 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
     attempt('reading', async () => {
       const milliwattsPerCm2 = value ?? readIrradiance(reading.value, 'reading')
       const id = await lights.tellReading(light.value.id, milliwattsPerCm2, by, Date.now())
-      notice.say(`${light.value.name}: ${irradianceText(milliwattsPerCm2)} written down.`, () =>
-        lights.takeBack(id),
-      )
+      notice.say(`${light.value.name}: ${irradianceText(milliwattsPerCm2)} saved.`, () => lights.takeBack(id))
       reading.value = ''
     })
   const keepHours = () =>
@@ -59,7 +57,7 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
   async function change(part: Partial<Light>): Promise<void> {
     const before = light.value
     await saveLight({ ...before, ...part })
-    notice.say(`${before.name} is changed.`, () => restoreLight(before))
+    notice.say(`${before.name} saved.`, () => restoreLight(before))
   }
 
   /** The lamp was not read when it was new, so what it lost before its first reading is not known. */
@@ -85,7 +83,7 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
   const falloffs = [
     { id: 'point', name: 'like a bulb' },
     { id: 'line', name: 'like a tube' },
-    { id: 'table', name: 'as I measured' },
+    { id: 'table', name: 'as measured' },
   ]
   const lineLength = ref(
     light.value.falloff?.kind === 'line' ? String(light.value.falloff.lengthMillimetres) : '600',
@@ -156,13 +154,13 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
         throw new CoreError({
           code: 'out-of-range',
           field: 'exponent',
-          problem: `${exponent} is no exponent that a coat has.`,
-          remedy: 'They lie between 0.5 and 1.2; most coats have 1.',
+          problem: `${exponent} is not a plausible exponent for a coat.`,
+          remedy: 'Enter a value between 0.5 and 1.2. Most coats have 1.',
         })
       await change({ schwarzschild: exponent })
     })
 
-  /** Readings by hours, and the line through them. */
+  /** Readings by hours, and the fitted line. */
   const chart = computed<ChartSeries[]>(() => {
     const { readings } = readingsOf(props.history)
     const fit = fitAgeing(readings)
@@ -172,7 +170,7 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
     return [
       { name: props.health.from === 'meter' ? 'readings' : 'base exposures', kind: 'points', points: readings.map((one) => ({ x: one.hours, y: shown(one.strength) })) },
       {
-        name: 'line through them', kind: 'line', colour: 'ember', isDrawnOnly: true,
+        name: 'fitted line', kind: 'line', colour: 'ember', isDrawnOnly: true,
         points: Array.from({ length: 21 }, (_, i) => ({ x: (to * i) / 20, y: shown(fit.at((to * i) / 20)) })),
       },
     ] // prettier-ignore

@@ -46,10 +46,10 @@ export function useLightStation() {
   const isOut = computed(() => step.value?.status === 'held')
   const isDone = computed(() => inHand.value !== null && isOver(inHand.value.state, now.now, lights.courseOf))
   const title = computed(() => {
-    if (hasMovedOn.value) return inHand.value?.state.setAside ? 'Set aside' : 'Out of the light'
+    if (hasMovedOn.value) return inHand.value?.state.setAside ? 'Set aside' : 'Exposed'
     const under = light.value ? `, under ${light.value.name}` : ''
-    if (isWaiting.value) return `Ready for the frame${under}`
-    return isOut.value ? 'Out for a look' : `In the frame${under}`
+    if (isWaiting.value) return `Ready to expose${under}`
+    return isOut.value ? 'Paused for a check' : `Exposing${under}`
   })
   const plannedFigure = computed(() => (step.value ? plannedExposure(step.value) : null))
   const planned = computed(() => plannedFigure.value?.value ?? 0)
@@ -61,8 +61,8 @@ export function useLightStation() {
   /** The one target: start, a look, back under the light, or out when the time is up. */
   const nextWords = computed(() => {
     if (isWaiting.value) return stepWords.value?.press.start ?? ''
-    if (isOut.value) return 'Back under the light'
-    return isDone.value ? (stepWords.value?.press.finish ?? '') : 'Open the back'
+    if (isOut.value) return 'Resume exposure'
+    return isDone.value ? (stepWords.value?.press.finish ?? '') : 'Open the frame to check'
   })
   /** Where on the exposure's own rule the looks lie. */
   const taken = computed(() => {
@@ -95,18 +95,18 @@ export function useLightStation() {
     )
   }
 
-  useKeyRows('Under the light', () => {
+  useKeyRows('Light', () => {
     if (!inHand.value) return []
     if (hasMovedOn.value)
       return [
-        { key: ' ', name: `On to ${placeTitle.value}`, run: follow },
-        { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
+        { key: ' ', name: `Go to ${placeTitle.value}`, run: follow },
+        { key: 'u', name: 'Undo the last step', run: () => void takeBack() },
       ]
     return [
       { key: ' ', name: nextWords.value, run: next },
       { key: '+', name: 'Change the exposure', run: () => (isGivingMore.value = true) },
-      ...(isWaiting.value ? [] : [{ key: 'enter', name: 'Take it out', run: takeOut }]),
-      { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
+      ...(isWaiting.value ? [] : [{ key: 'enter', name: 'Finish exposure', run: takeOut }]),
+      { key: 'u', name: 'Undo the last step', run: () => void takeBack() },
     ]
   })
   useMarginNotes(() => {

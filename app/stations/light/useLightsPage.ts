@@ -39,14 +39,14 @@ export function useLightsPage() {
                 ? expected && expected.value > 0.005
                   ? `about ${irradianceText(expected.value)} now`
                   : 'the sun is down'
-                : 'no place yet',
+                : 'place not set',
             ]
           : [
               `${digits(Math.round(health.hours.value * 10) / 10)}\u00a0h`,
               ...(health.left
                 ? [`${Math.round(health.left.value)}\u00a0% ${measuredAgainst(health.firstReadAtHours)}`]
                 : []),
-              ...(expected ? [irradianceText(expected.value)] : ['not read yet']),
+              ...(expected ? [irradianceText(expected.value)] : ['not measured yet']),
             ],
         isDue: !isSun && health.nextCheckHours < 0,
         milliwattsPerCm2: expected && expected.value > 0.05 ? expected.value : null,
@@ -81,8 +81,8 @@ export function useLightsPage() {
     const notes: MarginNote[] = standing.value
       .filter((one) => one.isDue)
       .map((one) => ({
-        title: `Read ${one.light.name}`,
-        lines: ['It has burnt long enough since it was last read to have changed.'],
+        title: `Measure ${one.light.name}`,
+        lines: ['Its output may have changed since the last reading.'],
         tone: 'caution',
       }))
     const last = chosen.value?.history.entries.filter((one) => one.what.type === 'read').at(-1)
@@ -101,14 +101,14 @@ export function useLightsPage() {
                 `Under ${chosen.value.light.name} the eye’s daily limit is reached in ${formatSpan(Math.round(eyeLimitSeconds(chosen.value.milliwattsPerCm2).value))} (ICNIRP 2004, from memory).`,
               ]
             : []),
-          'Cover closed before the lamp goes on. Do not look into it; UV-blocking glasses. Your local code comes first.',
+          'Close the cover before you switch the lamp on. Do not look into the lamp, and wear UV-blocking glasses. Local rules come first.',
         ],
       },
       {
-        title: 'Why read a lamp',
+        title: 'Why measure a lamp',
         lines: [
-          'Bulbs grow dim unnoticed: two prints alike are not alike any more.',
-          'Same place in the frame, lamp warm. Without a meter, every base exposure that is found tells the same.',
+          'Lamps dim slowly, so the same time no longer gives the same print.',
+          'Measure at the same place in the frame with the lamp warm. Without a meter, each new base exposure shows the same change.',
         ],
       },
     )

@@ -107,18 +107,20 @@ export function useReadStrip() {
   const REACH = {
     enough: '',
     tooShort:
-      'The strip did not reach far enough: its last mark is not yet black. Expose another to about three times as long.',
+      'The strip is too short: its last step is not black yet. Expose another strip about three times as long.',
     tooLong:
-      'The strip began too late: its first mark is black already. Expose another that begins at a tenth of this.',
+      'The strip starts too late: its first step is already black. Expose another strip that starts at a tenth of this time.',
   } as const
   const trouble = computed(() => {
     const base = found.value.base
     if (!base) return [found.value.problem, byEye.value?.problem ?? ''].filter(Boolean)
     return [
       REACH[base.reach],
-      ...(base.reverses ? ['The longest marks are lighter again: the coat bronzes. Stay below them.'] : []),
+      ...(base.reverses
+        ? ['The longest steps print lighter again: the coat bronzes. Use shorter exposures.']
+        : []),
       ...base.outliers.map(
-        (at) => `Mark ${at + 1} lies far off the curve: a hair, a fibre, or a wrong digit. It was left out.`,
+        (at) => `Step ${at + 1} is far off the curve (a hair, a fibre or a wrong digit). It was not used.`,
       ),
     ].filter(Boolean)
   })
@@ -178,7 +180,7 @@ export function useReadStrip() {
         sheetId: sheet.id,
         note: '',
       })
-      notice.say(`Base exposure kept: ${formatSpan(Math.round(result.value.figure.value))}.`, () =>
+      notice.say(`Base exposure saved: ${formatSpan(Math.round(result.value.figure.value))}.`, () =>
         undoBase(id),
       )
       await router.push({ name: 'bases' })
@@ -207,21 +209,23 @@ export function useReadStrip() {
     const milliwatts = exposed.value?.milliwattsPerCm2
     const notes: MarginNote[] = [
       {
-        title: 'Read it dry',
+        title: 'Read the strip dry',
         lines: [
-          'A wet black is not the black that stays. A day is best, an hour under a warm lamp will do for a first guess.',
+          'Blacks change as they dry. Wait a day if you can; an hour in warm air is enough for a first guess.',
         ],
       },
       {
-        title: 'Where to read',
-        lines: ['Behind the clear film, in the middle of each mark, three times: the middle one counts.'],
+        title: 'Where to measure',
+        lines: [
+          'Measure under the clear film, in the middle of each step, three times. Use the middle value.',
+        ],
       },
     ]
     if (result.value && milliwatts)
       notes.unshift({
         title: 'As a dose',
         lines: [
-          `${doseText(result.value.figure.value * milliwatts)}: the clock can count it under a dimmer lamp too.`,
+          `${doseText(result.value.figure.value * milliwatts)}. The clock can use this dose under a dimmer lamp too.`,
         ],
       })
     return notes

@@ -57,7 +57,7 @@ export function useSunDay(light: { readonly value: Light | null }) {
     return noon > 0
       ? {
           value: seconds * noon,
-          says: `${formatSpan(seconds)} at this day’s noon, until a base exposure is found`,
+          says: `${formatSpan(seconds)} at noon on this day, as a first guess`,
         }
       : null
   })
@@ -86,18 +86,18 @@ export function useSunDay(light: { readonly value: Light | null }) {
       unit: 's',
       ...(early && late && { uncertainty: (late - early) / 2000 }),
       working: {
-        words: 'the time in which the light of the day adds up to the dose',
+        words: 'the time in which the daylight adds up to the dose',
         formula: '∫E dt = H',
         inputs: [
           {
-            name: 'dose wanted',
+            name: 'dose needed',
             symbol: 'H',
             value: dose.value?.value ?? 0,
             unit: 'mJ/cm²',
             standing: 'yours',
           },
           {
-            name: 'light when it is put out',
+            name: 'light at the start',
             symbol: 'E',
             value: curve.value ? lightAt(curve.value, from) : 0,
             unit: 'mW/cm²',
@@ -113,7 +113,7 @@ export function useSunDay(light: { readonly value: Light | null }) {
         ],
         standing: 'memory',
         source: expected.value?.working.source ?? '',
-        leavesOut: 'what the sky does meanwhile; the interval is left one time in three',
+        leavesOut: 'changes of the sky; one time in three the result is outside this range',
       },
     }
   })

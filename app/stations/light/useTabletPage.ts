@@ -42,8 +42,8 @@ export function useTabletPage() {
         throw new CoreError({
           code: 'too-many',
           field: 'readings',
-          problem: `These are ${print.length} readings, and the tablet has ${tablet.value.densities.length} steps.`,
-          remedy: 'Choose the other tablet, or take out what is double.',
+          problem: `There are ${print.length} readings, but the tablet has ${tablet.value.densities.length} steps.`,
+          remedy: 'Choose another tablet, or remove duplicate readings.',
         })
       return {
         print: [
@@ -130,18 +130,18 @@ export function useTabletPage() {
     if (!curve) return []
     const said = (title: string, end: Characteristic['minimum'], word: string) =>
       end.isMet
-        ? { title, value: end.fitted.toFixed(2), says: 'the tablet reaches it' }
+        ? { title, value: end.fitted.toFixed(2), says: 'the tablet reaches this point' }
         : {
             title,
             value: end.reached.toFixed(2),
             says:
               Math.abs(end.fitted - end.reached) < 0.005
                 ? `the tablet ends here, before the curve levels out: ${word}`
-                : `the tablet ends here; the curve goes on to about ${end.fitted.toFixed(2)}: ${word}`,
+                : `the tablet ends here, and the curve continues to about ${end.fitted.toFixed(2)}: ${word}`,
           }
     return [
-      said('whitest', curve.minimum, 'a longer tablet, or less exposure'),
-      said('deepest', curve.maximum, 'more exposure would show it'),
+      said('whitest', curve.minimum, 'use a longer tablet or less exposure'),
+      said('deepest', curve.maximum, 'use more exposure to show it'),
     ]
   })
 
@@ -158,7 +158,7 @@ export function useTabletPage() {
       })
       shownIds.value = [...shownIds.value, id]
       ;[name.value, typed.value, isByInstrument.value] = ['', '', false]
-      notice.say('The tablet is kept.', () => undoTabletPrint(id))
+      notice.say('Tablet saved.', () => undoTabletPrint(id))
     } catch (error) {
       notice.refuse(error, 'the tablet')
     }
@@ -181,14 +181,14 @@ export function useTabletPage() {
         title: 'The coat bronzes',
         tone: 'caution',
         lines: [
-          `Step ${bronzed.value.join(', ')}: lighter again with more light. Keep exposures below these steps; they are no part of the curve.`,
+          `Step ${bronzed.value.join(', ')}print lighter with more light. Keep exposures below these steps. They are not part of the curve.`,
         ],
       })
     if (figured.value?.curve.curve.by === 'readings')
       notes.push({
         title: 'Read without a model',
         lines: [
-          'No usual curve fits these readings, so the range is read off the steps themselves, between the lightest and the darkest. The interval says how far noise may shift it.',
+          'No standard curve fits these readings, so the range is read from the lightest and darkest steps. The interval shows how far noise may shift it.',
         ],
       })
     if (outliers.value.length)
@@ -196,26 +196,26 @@ export function useTabletPage() {
         title: 'Off the curve',
         tone: 'caution',
         lines: [
-          `Step ${outliers.value.join(', ')}: read again, or look for a hair or a spot. They are shown, and do not bend the curve.`,
+          `Step ${outliers.value.join(', ')}: measure again, or look for a hair or a spot. These steps are shown but not used for the curve.`,
         ],
       })
     notes.push(
       {
         title: 'How to print it',
         lines: [
-          'The tablet in the frame like a negative, at the base exposure. Read each step in its middle, dry.',
+          'Put the tablet in the frame like a negative and use the base exposure. Measure the middle of each step when the print is dry.',
         ],
       },
       {
-        title: 'What it tells',
+        title: 'What it shows',
         lines: [
-          'How much density range a negative must have to use the whole paper. Print one for each contrast addition, humidity or paper, and compare.',
+          'The tablet shows how much density range a negative needs to use the whole paper. Print one for each contrast additive, humidity or paper, and compare.',
         ],
       },
       {
-        title: 'Two kinds of end',
+        title: 'Ends of the curve',
         lines: [
-          'Where the curve levels out is the paper. Where it just stops is the tablet: then the true range is longer.',
+          'If the curve levels out, you see the limit of the paper. If it just stops, you see the limit of the tablet, and the true range is longer.',
         ],
       },
     )

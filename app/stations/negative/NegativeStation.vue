@@ -48,14 +48,12 @@ const {
     <header>
       <div>
         <p class="es-kicker">
-          {{
-            sheet ? `For sheet ${sheet.sheet.number} · ${sheet.definition.name}` : 'From a picture to a film'
-          }}
+          {{ sheet ? `For sheet ${sheet.sheet.number} · ${sheet.definition.name}` : 'Picture to film' }}
         </p>
         <h1>{{ desk.picture ? desk.picture.name : 'Negative' }}</h1>
       </div>
       <p v-if="desk.picture && pixels" class="NegativeStation-sizes">
-        {{ pixels.width }} × {{ pixels.height }} at {{ desk.draft.resolution }} to the inch, 16 bit
+        {{ pixels.width }} × {{ pixels.height }} at {{ desk.draft.resolution }} ppi, 16 bit
         <br />
         from {{ desk.picture.width }} × {{ desk.picture.height }}, {{ desk.picture.bits }} bit
       </p>
@@ -77,7 +75,7 @@ const {
       @click="file?.open()"
     >
       <strong>{{ desk.isOpening ? 'Opening the picture…' : 'Choose a picture' }}</strong>
-      <span>or drop one here: TIFF or PNG of 8 or 16 bits, JPEG, WebP</span>
+      <span>or drop a file here: TIFF or PNG (8 or 16 bit), JPEG, WebP</span>
     </PressCard>
     <div v-else class="NegativeStation-look">
       <FilmAndPrint
@@ -96,15 +94,15 @@ const {
       <BigTarget
         v-if="desk.picture && desk.draft.curveId !== 'plain' && !desk.draft.layers.length"
         plain
-        label="Plain inversion instead"
+        label="Use plain inversion instead"
         @press="make(true)"
       />
-      <BigTarget v-if="desk.picture" plain label="Another picture" @press="file?.open()" />
+      <BigTarget v-if="desk.picture" plain label="Change picture" @press="file?.open()" />
       <RouterLink :to="{ name: 'calibrate' }">Calibrate</RouterLink>
     </div>
     <FilmQueue />
 
-    <ChoiceRow v-model="part" label="Decide about" :options="PARTS" />
+    <ChoiceRow v-model="part" label="Settings for" :options="PARTS" />
     <PrintFields
       v-if="part === 'print'"
       :draft="desk.draft"

@@ -43,7 +43,6 @@ export const wrongCount = (count: number, plan: ChartPlan): CoreError =>
   new CoreError({
     code: 'wrong-count',
     field: 'chart',
-    problem: `These are ${count} readings, and the chart has ${chartPlaces(plan).length} patches of ${plan.steps} tones.`,
-    remedy:
-      'Read every patch, row by row, or one of each tone; write a dash for a patch that cannot be read.',
+    problem: `There are ${count} readings, but the chart has ${chartPlaces(plan).length} patches of ${plan.steps} tones.`,
+    remedy: 'Enter every patch row by row, or one reading per tone. Use a dash for a patch you cannot read.',
   })

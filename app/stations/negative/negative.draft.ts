@@ -195,15 +195,15 @@ function readLayer(written: LayerDraft, i: number): Layer {
   )
     throw refuse(
       'layers',
-      `The mix of ${name} leaves no light.`,
-      'Write shares of red, green and blue in per cent.',
+      `The channel mix of ${name} gives no light.`,
+      'Enter percentages of red, green and blue.',
     )
   const [from, to] = [toneIn(written.from), toneIn(written.to)]
   if (!(from >= 0 && to <= 100 && to - from >= 5))
     throw refuse(
       'layers',
-      `${name} has no tones of its own.`,
-      'Write its tones as L* from 0 to 100, at least 5 apart.',
+      `${name} has no valid tone range.`,
+      'Enter two L* values from 0 to 100, at least 5 apart.',
     )
   return { name, mix: isMixed ? { red, green, blue } : null, from, to }
 }

@@ -44,9 +44,9 @@ describe('the ladder of tones', () => {
     const blocked = ladder(asItIs, asItIs, (ink) => Math.min(80, 20 + 100 * ink))
     const closed = blocked.filter((rung) => rung.closesUp)
     expect(Math.min(...closed.map((rung) => rung.tone))).toBeGreaterThan(52)
-    expect(titles({ rungs: blocked })).toContain('Highlights close up')
+    expect(titles({ rungs: blocked })).toContain('Highlights merge')
     const merged = ladder(asItIs, asItIs, (ink) => Math.max(30, 95 * ink))
-    expect(titles({ rungs: merged })).toContain('Shadows close up')
+    expect(titles({ rungs: merged })).toContain('Shadows merge')
   })
 
   it('of a process that nobody measured is what a stand-in of it gives', () => {
@@ -68,36 +68,37 @@ describe('the ladder of tones', () => {
 })
 
 describe('will it print', () => {
-  it('says so when every tone has its place', () => expect(titles()).toEqual(['Will it print?', 'The curve']))
+  it('says so when every tone has its place', () =>
+    expect(titles()).toEqual(['Will it print?', 'Correction curve']))
 
   it('says what the picture lacks, and what the size asks of it', () => {
     expect(titles({ whiteShare: 0.1, blackShare: 0.2, negativePixels: 9e7 })).toEqual([
       'Will it print?',
-      'White without detail',
-      'Black without detail',
-      'Larger than its picture',
-      'The curve',
+      'Clipped highlights',
+      'Clipped shadows',
+      'Enlarged too far',
+      'Correction curve',
     ])
     expect(
-      notes({ whiteShare: 0.1 }).find((note) => note.title === 'White without detail')?.lines[0],
+      notes({ whiteShare: 0.1 }).find((note) => note.title === 'Clipped highlights')?.lines[0],
     ).toContain('10 %')
   })
 
   it('is honest about a print that is only guessed', () =>
-    expect(notes({ curve: null }).at(-1)?.lines[0]).toContain('until a chart is read'))
+    expect(notes({ curve: null }).at(-1)?.lines[0]).toContain('typical coat'))
 
   it('warns outside of its curve, and says how good the curve is', () => {
     expect(notes({ departures: ['paper', 'age'] })[0]).toMatchObject({
-      title: 'Outside of its curve',
+      title: 'Outside its calibration',
       tone: 'caution',
-      lines: [expect.stringMatching(/another paper, a chart of more than half a year ago/)],
+      lines: [expect.stringMatching(/another paper, a chart more than half a year old/)],
     })
     const said = (mean: number | null, hasDrifted = false) =>
       notes({ standing: { mean, worst: mean === null ? null : 2 * mean, hasDrifted } })
         .at(-1)!
         .lines.join(' ')
-    expect(said(0.8)).toContain('Good to 0.8 L* on the mean, 1.6 at worst.')
-    expect(said(3, true)).toContain('It has drifted')
+    expect(said(0.8)).toContain('Last check: mean error 0.8 L*, maximum 1.6 L*.')
+    expect(said(3, true)).toContain('Drift')
     expect(said(null)).toContain('Not checked yet')
   })
 })
@@ -147,8 +148,8 @@ describe('what a scan says', () => {
   }
   it('is how much was read, and what to do better', () => {
     const [found, clipped, uneven] = scanSentences(scan)
-    expect(found).toBe('12 of 13 patches read, at 7.9 pixels to the millimetre, from a mirrored picture.')
-    expect(clipped).toContain('automatic exposure off')
+    expect(found).toBe('12 of 13 patches read, at 7.9 pixels per mm, from a mirrored picture.')
+    expect(clipped).toContain('automatic exposure and scan darker')
     expect(uneven).toContain('light')
   })
 })
@@ -156,10 +157,10 @@ describe('what a scan says', () => {
 it('a calibration’s standing is said in a few words', () => {
   expect(standingWords({ mean: null, worst: null, hasDrifted: false })).toBe('')
   expect(standingWords({ mean: 0.84, worst: 2.1, hasDrifted: false })).toBe(
-    'good to 0.8 L* on the mean, 2.1 at worst',
+    'checked: mean error 0.8 L*, maximum 2.1 L*',
   )
   expect(standingWords({ mean: 3, worst: 5, hasDrifted: true })).toMatch(/^drifted/)
-  expect(stageWords('read')).toBe('its print is to be read')
+  expect(stageWords('read')).toBe('next: read the print')
 })
 
 describe('a draft of a negative', () => {
@@ -245,7 +246,7 @@ describe('a proof', () => {
     expect(proof.ink).toHaveLength(proof.width * proof.height)
     const row = Math.round(proof.height / 2) * proof.width
     const at = (values: Float32Array, share: number) => values[row + Math.round(share * proof.width)]!
-    // Light in the picture is ink on the film; the proof is not turned left to right.
+    // Light in the picture is ink on the film; the proof is not mirrored.
     expect(at(proof.ink, 0.85)).toBeGreaterThan(at(proof.ink, 0.15))
     expect(at(proof.before, 0.85)).toBeGreaterThan(at(proof.before, 0.15))
     expect(at(proof.ink, 0.01)).toBe(1)

@@ -64,7 +64,7 @@ const OUTSIDE: Record<Departure, string> = {
   light: 'another light',
   film: 'another film or ink',
   exposure: 'another exposure',
-  age: 'a chart of more than half a year ago',
+  age: 'a chart more than half a year old',
 }
 
 /** What the margin says of a negative before it is made. */
@@ -83,10 +83,10 @@ export function willItPrint(of: {
   const notes: MarginNote[] = []
   if (of.departures?.length)
     notes.push({
-      title: 'Outside of its curve',
+      title: 'Outside its calibration',
       tone: 'caution',
       lines: [
-        `The curve was made with ${of.departures.map((one) => OUTSIDE[one]).join(', ')}. Tones may fall elsewhere; print a checking chart.`,
+        `Correction curve was made for ${of.departures.map((one) => OUTSIDE[one]).join(', ')}. Tones may differ. Print a check chart.`,
       ],
     })
   const closed = of.rungs.filter((rung) => rung.closesUp)
@@ -96,37 +96,36 @@ export function willItPrint(of: {
     `Tones ${Math.round(rungs[0]?.tone ?? 0)} to ${Math.round(rungs.at(-1)?.tone ?? 0)}`
   if (light.length > 1)
     notes.push({
-      title: 'Highlights close up',
+      title: 'Highlights merge',
       tone: 'caution',
       lines: [
-        `${span(light)} land within ${RUNG_APART} L* of each other: they will read as paper. Less exposure, less ink at that end, or accept it.`,
+        `${span(light)} print within ${RUNG_APART} L* of each other and will look like paper white. Use less exposure or less ink at that end, or accept it.`,
       ],
     })
   if (dark.length > 1)
     notes.push({
-      title: 'Shadows close up',
+      title: 'Shadows merge',
       tone: 'caution',
       lines: [
-        `${span(dark)} land within ${RUNG_APART} L* of each other: they will read as black. More exposure, or lift the black point.`,
+        `${span(dark)} print within ${RUNG_APART} L* of each other and will look black. Use more exposure, or raise the black point.`,
       ],
     })
-  if (!notes.length)
-    notes.push({ title: 'Will it print?', lines: ['Every tone has its own place in the print.'] })
+  if (!notes.length) notes.push({ title: 'Will it print?', lines: ['All tones stay separate in the print.'] })
   if (of.whiteShare > 0.02)
     notes.push({
-      title: 'White without detail',
-      lines: [`${Math.round(100 * of.whiteShare)} % of the picture lies at its white point.`],
+      title: 'Clipped highlights',
+      lines: [`${Math.round(100 * of.whiteShare)} % of the picture is at its white point.`],
     })
   if (of.blackShare > 0.05)
     notes.push({
-      title: 'Black without detail',
-      lines: [`${Math.round(100 * of.blackShare)} % of the picture lies at its black point.`],
+      title: 'Clipped shadows',
+      lines: [`${Math.round(100 * of.blackShare)} % of the picture is at its black point.`],
     })
   if (of.negativePixels > 2.5 * of.picturePixels)
     notes.push({
-      title: 'Larger than its picture',
+      title: 'Enlarged too far',
       lines: [
-        'The negative has far more pixels than this part of the picture: it will be soft. Print it smaller, or at fewer pixels to the inch.',
+        'The negative needs far more pixels than this part of the picture has, so it will be soft. Print it smaller or at a lower resolution.',
       ],
     })
   notes.push(of.curve ? curveNote(of.curve, of.standing) : PLAIN_NOTE)
@@ -136,7 +135,7 @@ export function willItPrint(of: {
 const PLAIN_NOTE: MarginNote = {
   title: 'Plain inversion',
   lines: [
-    'As much ink as the picture is light; the tones fall as they may. The print beside it is what such a coat would usually give, until a chart is read.',
+    'Ink follows the picture’s lightness without correction. The preview shows what a typical coat would give.',
   ],
 }
 
@@ -145,17 +144,17 @@ function curveNote(
   standing?: { mean: number | null; worst: number | null; hasDrifted: boolean },
 ): MarginNote {
   const lines = [
-    `From L* ${curve.black.toFixed(1)} to ${curve.white.toFixed(1)}; the chart scatters by ${curve.scatter.toFixed(1)} L*.`,
+    `L* ${curve.black.toFixed(1)} to ${curve.white.toFixed(1)}, chart repeatability ${curve.scatter.toFixed(1)} L*.`,
   ]
   if (standing?.mean !== null && standing?.worst !== null && standing)
     lines.push(
       standing.hasDrifted
-        ? `It has drifted: the last check was off by ${standing.mean.toFixed(1)} L* on the mean, ${standing.worst.toFixed(1)} at worst.`
-        : `Good to ${standing.mean.toFixed(1)} L* on the mean, ${standing.worst.toFixed(1)} at worst.`,
+        ? `Drifted: last check mean error ${standing.mean.toFixed(1)} L*, maximum ${standing.worst.toFixed(1)} L*.`
+        : `Last check: mean error ${standing.mean.toFixed(1)} L*, maximum ${standing.worst.toFixed(1)} L*.`,
     )
-  else lines.push('Not checked yet: print its checking chart once.')
+  else lines.push('Not checked yet. Print its check chart once.')
   if (curve.levelsLost)
-    lines.push(`A negative of 8 bits would lose ${curve.levelsLost} of 256 levels; this one has 16.`)
+    lines.push(`An 8-bit negative would lose ${curve.levelsLost} of 256 levels. This one has 16 bits.`)
   const idle = curveAdvice(curve).filter(({ code }) => code === 'blocked' || code === 'merged')
-  return { title: 'The curve', lines: [...lines, ...idle.flatMap((one) => one.lines)] }
+  return { title: 'Correction curve', lines: [...lines, ...idle.flatMap((one) => one.lines)] }
 }

@@ -97,25 +97,25 @@ export function useCalibratePage() {
 
   useMarginNotes(() => [
     {
-      title: 'What it is for',
+      title: 'What calibration does',
       lines: [
-        'One fixed exposure that always gives the planned tones: a chart is printed once, read, and turned round. It takes an evening, and can be left at any step and taken up days later.',
+        'You print and read a chart once. Every later negative then gives the planned tones at one fixed exposure. Calibration takes an evening, and you can pause at any step for days.',
       ],
     },
     {
-      title: 'One combination',
+      title: 'What a curve applies to',
       lines: [
-        'A curve holds for its process, paper, light, film and base exposure. Change one, and print a checking chart.',
+        'A curve applies to its process, paper, light, film and base exposure. When you change one of these, print a check chart.',
       ],
     },
     ...(base.value || !isBeginning.value
       ? []
       : [
           {
-            title: 'The exposure comes first',
+            title: 'Find the base exposure first',
             tone: 'caution' as const,
             lines: [
-              'No base exposure is kept for this process and light. Print a test strip through the clear film first: a chart that was exposed too short or too long tells of little else.',
+              'No base exposure is saved for this process and light. Print a test strip through clear film first. A chart with the wrong exposure is of little use.',
             ],
           },
         ]),

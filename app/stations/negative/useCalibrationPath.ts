@@ -47,11 +47,11 @@ export function useCalibrationPath() {
   const moment = () => Date.now()
   async function keepReading(what: Partial<Calibration>): Promise<void> {
     // Checks belong to the reading they were laid through.
-    await change({ ...what, checks: [], readAt: moment() }, 'The reading is kept, and the curve solved.')
+    await change({ ...what, checks: [], readAt: moment() }, 'Reading saved and curve computed.')
     chosen.value = 'curve'
   }
   const keepCheck = (check: ChartCheck) =>
-    change({ checks: [...(calibration.value?.checks ?? []), check] }, 'The check is kept.')
+    change({ checks: [...(calibration.value?.checks ?? []), check] }, 'Check saved.')
   const mend = (index: number) =>
     change(
       {
@@ -116,9 +116,9 @@ export function useCalibrationPath() {
     const wanted = aimOf(of.aim, its.black, its.white)(worst.tone)
     return [
       {
-        title: 'Where it is furthest off',
+        title: 'Largest error',
         lines: [
-          `Tone ${Math.round(100 * worst.tone)} should print at L* ${wanted.toFixed(1)} and came to ${worst.read.toFixed(1)}, density ${densityFromLightness(Math.max(1, worst.read)).toFixed(2)}.`,
+          `Tone ${Math.round(100 * worst.tone)} should print at L* ${wanted.toFixed(1)} but printed at ${worst.read.toFixed(1)}, density ${densityFromLightness(Math.max(1, worst.read)).toFixed(2)}.`,
         ],
       },
     ]
@@ -127,10 +127,10 @@ export function useCalibrationPath() {
     const notes: MarginNote[] = []
     if (one.value?.standing.hasDrifted)
       notes.push({
-        title: 'It has drifted',
+        title: 'Drift',
         tone: 'caution',
         lines: [
-          'The last check is clearly worse than an earlier one. A dimmer lamp, a new lot or another paper? Mend the curve by the check, or print a new chart.',
+          'The last check is clearly worse than an earlier one. Has the lamp dimmed, or did you change lot or paper? Correct the curve with the check, or print a new chart.',
         ],
       })
     if (curve.value)
@@ -144,17 +144,17 @@ export function useCalibrationPath() {
       )
     if (open.value === 'print')
       notes.push({
-        title: 'Printed like any other',
+        title: 'How to print the chart',
         lines: [
-          'Coat a sheet a little larger than the film, expose it at the base exposure, process and dry it as you always do. The coat must reach beyond all four rings.',
-          'A strip of clear film, where there is one, can be cut off and exposed in steps beforehand: its black tells whether the exposure is right.',
+          'Coat a sheet a little larger than the film, expose at the base exposure, then process and dry as usual. The coat must reach beyond all four rings.',
+          'You can cut off the strip of clear film and expose it in steps first. Its black shows whether the exposure is right.',
         ],
       })
     if (open.value === 'read' || open.value === 'check')
       notes.push({
-        title: 'A plain scanner will do',
+        title: 'Scanning',
         lines: [
-          'Dry, flat, with every automatic correction turned off; any direction. A photo serves as well: from straight above, in even light, not too bright.',
+          'Scan the dry, flat print in any orientation with all automatic corrections off. A photo works too: from straight above, in even light, not too bright.',
         ],
       })
     return notes

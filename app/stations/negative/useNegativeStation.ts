@@ -81,7 +81,7 @@ export function useNegativeStation() {
           dateOf(now.now, now.now),
         ]
         return {
-          name: layer ? `The ${layer} of ${picture.name}` : `The negative of ${picture.name}`,
+          name: layer ? `${layer} of ${picture.name}` : `Negative of ${picture.name}`,
           fileName,
           question: {
             act: 'make',
@@ -107,7 +107,7 @@ export function useNegativeStation() {
     )
   }
   const makeLabel = computed(() =>
-    desk.draft.layers.length ? `Make ${desk.draft.layers.length} negatives` : 'Make the negative',
+    desk.draft.layers.length ? `Make ${desk.draft.layers.length} negatives` : 'Make negative',
   )
 
   useMarginNotes(() => {
@@ -115,16 +115,14 @@ export function useNegativeStation() {
       ...notes.value,
       {
         title: 'Emulsion to emulsion',
-        lines: [
-          'The printed, duller side of the film lies on the coat, so the picture is turned left to right on it.',
-        ],
+        lines: ['Lay the printed (duller) side of the film on the coat. The film is therefore mirrored.'],
       },
     ]
     if (!withCurve.value.length)
       own.push({
-        title: 'Tones where you planned them',
+        title: 'Controlled tones',
         lines: [
-          'Print a chart once on film at your base exposure, scan it at Calibrate, and every negative after it lands.',
+          'Print a chart once on film at your base exposure and scan it in Calibrate. Every later negative then gives the planned tones.',
         ],
       })
     return own

@@ -51,8 +51,8 @@ export function useReadChart(
       : {
           code: 'unreadable',
           field: 'white',
-          problem: 'This is no density of a white.',
-          remedy: 'Write 0.05 to 0.12 for paper.',
+          problem: 'This is not a plausible density for paper white.',
+          remedy: 'Enter a density, usually 0.05 to 0.12 for paper.',
         },
   )
   const blackFault = computed<Refusal | undefined>(() =>
@@ -61,8 +61,8 @@ export function useReadChart(
       : {
           code: 'unreadable',
           field: 'black',
-          problem: 'This black is no darker than the white.',
-          remedy: 'Write the density of the print through clear film, or leave it empty.',
+          problem: 'This black is not darker than the white.',
+          remedy: 'Enter the density of the print under clear film, or leave the field empty.',
         },
   )
   const byHand = computed(() =>
@@ -131,9 +131,9 @@ export function useReadChart(
       throw new CoreError({
         code: 'other-chart',
         field: 'the scan',
-        problem: `This is another chart: ${found.steps} tones, each ${found.repeats} times${found.tag ? `, laid through curve ${found.tag}` : ', without a curve'}.`,
+        problem: `This is a different chart: ${found.steps} tones, each ${found.repeats} times${found.tag ? `, made with curve ${found.tag}` : ', without a curve'}.`,
         remedy: props.plan.tag
-          ? `Scan the checking chart of this calibration, marked ${props.plan.tag}.`
+          ? `Scan the check chart of this calibration, marked ${props.plan.tag}.`
           : 'Scan the chart that was made for this calibration.',
       })
     return read

@@ -68,7 +68,7 @@ const toPage = (name: (typeof PAGES)[number]['name']) => ({
   name,
   ...(name === 'tear' && chosen.value ? { params: { paperId: chosen.value.id } } : {}),
 })
-useKeyRows('At the paper drawer', () =>
+useKeyRows('Paper', () =>
   PAGES.map(({ name, title, key }) => ({ key, name: title, run: () => void router.push(toPage(name)) })),
 )
 /** Prints on this paper that would not clear in time: by common practice the paper's fault. */
@@ -93,21 +93,21 @@ useMarginNotes((): MarginNote[] => [
         {
           title: 'Buffered paper',
           lines: [
-            'Untreated it prints weak in all iron processes: take the chalk out first, or treat one half of a piece and see the line.',
+            'Untreated, this paper prints weak in every iron process. Treat it with acid first, or treat one half of a piece and compare.',
           ],
           tone: 'caution' as const,
         },
       ]
     : []),
   {
-    title: 'Which side',
+    title: 'Printing side',
     lines: [
-      'Some papers have a smoother side: use it. A wetted sheet dries with a curl: print on the side it curls away from. Mark it in pencil before you tear.',
+      'Some papers have a smoother side: use that one. A wetted sheet dries with a curl: print on the side it curls away from. Mark the side in pencil before you tear.',
     ],
   },
   {
-    title: 'Measure it',
-    lines: ['A sheet sold as 22 x 30 in is often 22.5 x 30. Tear by what the rule says, not by the label.'],
+    title: 'Measure the sheet',
+    lines: ['A sheet sold as 22 x 30 in often measures 22.5 x 30. Use the measured size.'],
   },
 ])
 </script>
@@ -116,17 +116,17 @@ useMarginNotes((): MarginNote[] => [
   <section class="PaperStation">
     <header class="PaperStation-head">
       <div>
-        <p class="es-kicker">What lies in the drawer</p>
+        <p class="es-kicker">Paper</p>
         <h1>Paper</h1>
       </div>
-      <nav aria-label="At the paper drawer">
+      <nav aria-label="Paper">
         <RouterLink v-for="page in PAGES" :key="page.name" :to="toPage(page.name)">
           {{ page.title }}
         </RouterLink>
       </nav>
     </header>
 
-    <ul v-if="underWay.length" class="PaperStation-work" aria-label="Treatments under way">
+    <ul v-if="underWay.length" class="PaperStation-work" aria-label="Treatments in progress">
       <li v-for="one in underWay" :key="one.id">
         <RouterLink :to="{ name: 'treatment', params: { sheetId: one.id } }">
           <strong>Paper {{ one.number }}</strong>
@@ -139,14 +139,14 @@ useMarginNotes((): MarginNote[] => [
     <EmptyPage
       v-if="!workroom.papers.length"
       under
-      kicker="An empty drawer"
-      title="No paper lies here yet"
+      kicker="Paper"
+      title="No paper yet"
       action="Add a paper"
       @act="router.push({ name: 'new-paper' })"
     >
       <p>
-        Measure a large sheet and write down its weight. Ember Sheet finds the best way to tear it, and works
-        out acid and size for it.
+        Measure a large sheet and enter its weight. Ember Sheet finds the best way to tear it, and works out
+        the acid bath and the size.
       </p>
     </EmptyPage>
     <div v-else class="PaperStation-sheets" role="group" aria-label="Papers">

@@ -47,7 +47,7 @@ export function readPaperDraft(
     new CoreError({ code: 'unreadable', field, problem, remedy })
   const name = attempt('name', () => {
     if (draft.name.trim()) return draft.name.trim()
-    throw wrong('name', 'The paper has no name.', 'Call it what you call it.')
+    throw wrong('name', 'The paper has no name.', 'Enter the name you use for it.')
   })
   const size = attempt('size', (): Size => parseSize(draft.size, { field: 'size', bareUnit: lengthUnit }))
   const weight = attempt('weight', () => parsePaperWeight(draft.weight))

@@ -34,8 +34,8 @@ export function useTearing(question: () => TearingQuestion | null) {
             : {
                 code: 'unexpected',
                 field: 'tearing',
-                problem: 'The plan could not be worked out.',
-                remedy: 'Try once more.',
+                problem: 'The tearing plan could not be computed.',
+                remedy: 'Try again.',
               }
       } finally {
         if (mine === asked) isBusy.value = false

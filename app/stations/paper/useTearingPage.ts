@@ -123,25 +123,25 @@ export function useTearingPage() {
       )
       await router.push({ name: 'paper', params: { paperId: paper.value.id } })
     } catch (error) {
-      notice.refuse(error, 'writing the pieces down')
+      notice.refuse(error, 'saving the pieces')
     }
   }
   useKeyRows('Tearing', () => [
-    { key: ' ', name: 'The next tear', run: () => step(1) },
-    { key: 'b', name: 'One tear back', run: () => step(-1) },
+    { key: ' ', name: 'Next tear', run: () => step(1) },
+    { key: 'b', name: 'Previous tear', run: () => step(-1) },
   ])
   useMarginNotes(() => [
     {
       title: 'How to tear',
       lines: [
-        'A steel rule on the mark, the sheet held flat, torn upwards along it. Keep the sheet the same way round from tear to tear.',
-        'A pencil cross on the printing side of every piece, before the first tear.',
+        'Lay a steel rule on the mark, hold the sheet flat and tear upwards along the rule. Keep the sheet the same way round for every tear.',
+        'Before the first tear, mark the printing side of every piece with a pencil cross.',
       ],
     },
     {
       title: 'How the plan is found',
       lines: [
-        'Of all ways to tear right through the piece in hand, the one that makes most of the sheet into pieces; of equals, the one with the fewest tears.',
+        'The plan uses as much of the sheet as possible with straight tears through the whole piece, and then the fewest tears.',
       ],
     },
   ])

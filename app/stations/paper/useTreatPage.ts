@@ -108,10 +108,10 @@ export function useTreatPage() {
       const hardener =
         choices.value.hardener === 'none'
           ? []
-          : [{ label: 'of hardener, at the last moment', figure: hardenerDrops(volume.value) }]
+          : [{ label: 'hardener, added last', figure: hardenerDrops(volume.value) }]
       return [
         { label: `size for ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`, figure: volume },
-        { label: 'gelatin for it', figure: weighed(volume, solute.percentWv) },
+        { label: 'gelatin', figure: weighed(volume, solute.percentWv) },
         ...hardener,
       ]
     }
@@ -126,7 +126,7 @@ export function useTreatPage() {
           )
         : null
     return [
-      { label: 'in the tray', figure: tray },
+      { label: 'solution in the tray', figure: tray },
       {
         label: `${substances[solute.substanceId]?.name ?? ''} for it`,
         figure: weighed(tray, solute.percentWv),
@@ -134,7 +134,7 @@ export function useTreatPage() {
       ...(capacity
         ? [
             {
-              label: `it frees of chalk; this is ${digits(area)} m²`,
+              label: `can be treated; your sheets are ${digits(area)} m²`,
               figure: capacity,
               text: `${digits(capacity.value)} m²`,
             },
@@ -153,7 +153,7 @@ export function useTreatPage() {
         { name: 'strength', symbol: 'c', value: percentWv, unit: '% w/v', standing: 'practice' },
       ],
       standing: 'practice',
-      source: 'Definition of per cent weight in volume, for the strength of common practice',
+      source: 'Definition of percent weight per volume, at the strength of common practice',
     },
   })
   const isOverCapacity = computed(() => {
@@ -201,13 +201,13 @@ export function useTreatPage() {
       )
       await router.push({ name: 'treatment', params: { sheetId: id } })
     } catch (error) {
-      notice.refuse(error, 'beginning the treatment')
+      notice.refuse(error, 'starting the treatment')
     }
   }
   useMarginNotes((): MarginNote[] => [
     { title: definition.value.name, lines: [definition.value.summary] },
     ...(whoNeeds.value.length
-      ? [{ title: 'Needs it', lines: whoNeeds.value, tone: 'caution' as const }]
+      ? [{ title: 'You need', lines: whoNeeds.value, tone: 'caution' as const }]
       : []),
     ...[
       ...(definition.value.components.find((one) => one.name === stock.value?.name)?.cautions ?? []),
@@ -216,12 +216,12 @@ export function useTreatPage() {
       .filter((id, i, all) => all.indexOf(id) === i)
       .flatMap((id) => cautionNotes(definition.value, id)),
     ...(stock.value
-      ? [{ title: `Making the ${stock.value.name.toLowerCase()}`, lines: stock.value.making }]
+      ? [{ title: `Making ${stock.value.name.toLowerCase()}`, lines: stock.value.making }]
       : []),
     {
-      title: 'A half-treated test',
+      title: 'Half-treated test',
       lines: [
-        'Dip one half of a piece only. Printed, it shows a hard line where the treatment matters, and none where it does not.',
+        'Dip only one half of a piece and print it. A hard line shows that the paper needs the treatment; no line shows that it does not.',
       ],
     },
   ])

@@ -35,10 +35,10 @@ const {
     v-if="!workroom.sheets.length"
     kicker="The lines are bare"
     title="No print hangs here yet"
-    action="Begin a sheet"
+    action="New sheet"
     @act="router.push({ name: 'begin' })"
   >
-    <p>Every sheet you begin hangs here from its first drop on, with its whole thread behind it.</p>
+    <p>Every sheet you start appears here from its first drop, with its whole record.</p>
     <p v-if="workroom.binned.length">
       <RouterLink :to="{ name: 'bin' }">{{ workroom.binned.length }} in the bin</RouterLink>
     </p>
@@ -52,15 +52,15 @@ const {
             filter.portfolio || (workroom.portfolios.length === 1 ? workroom.portfolios[0] : 'All portfolios')
           }}
         </p>
-        <h1>On the line</h1>
+        <h1>All prints</h1>
         <PrintsNav here="prints" />
       </div>
       <InlineField
         ref="field"
         v-model="filter.words"
         class="PrintsStation-find"
-        label="find in any thread"
-        placeholder="find in any thread  /"
+        label="Search prints"
+        placeholder="Search prints  /"
         @keydown.escape.stop="filter.words = ''"
       />
     </header>

@@ -13,9 +13,9 @@ const ROW: Readonly<Record<ResultRow['id'], string>> = {
   shadows: 'Shadows',
   highlights: 'Highlights',
   whites: 'Whites',
-  black: 'Deepest black',
-  white: 'Bare white',
-  net: 'Black over white',
+  black: 'Dmax',
+  white: 'Paper white',
+  net: 'Dmax above paper white',
   patch: 'Patch',
 }
 const SAID: Readonly<Record<string, string>> = {
@@ -30,7 +30,7 @@ export const resultSaid = (value: string | null): string => (value === null ? '�
 /** How far apart two colours are, in words beside the figure. */
 export function colourSaid(difference: number): string {
   const seen =
-    difference < 1 ? 'not to be seen' : difference < 2.5 ? 'just seen' : difference < 6 ? 'plainly seen' : 'another colour' // prettier-ignore
+    difference < 1 ? 'not visible' : difference < 2.5 ? 'just visible' : difference < 6 ? 'clearly visible' : 'a different colour' // prettier-ignore
   return `ΔE₀₀ ${difference.toFixed(1)}, ${seen}`
 }
 

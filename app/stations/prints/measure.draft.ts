@@ -38,8 +38,8 @@ export function readReadings(drafts: readonly ReadingDraft[]): Reading[] {
     if (!read.success)
       throw refuse(
         `density-${i}`,
-        'No print measures that.',
-        'Densities lie between −0.5 and 6, L* between 0 and 100.',
+        'This value is not plausible for a print.',
+        'Enter a density from −0.5 to 6, or an L* from 0 to 100.',
       )
     return [read.data]
   })
@@ -47,12 +47,12 @@ export function readReadings(drafts: readonly ReadingDraft[]): Reading[] {
     throw new CoreError({
       code: 'nothing',
       field: 'density-0',
-      problem: 'Nothing was measured yet.',
-      remedy: 'Write at least one density or colour.',
+      problem: 'There is no measurement to save.',
+      remedy: 'Enter at least one density or colour.',
     })
   const names = readings.map((one) => `${one.of}/${one.name}`)
   if (new Set(names).size < names.length)
-    throw refuse('density-0', 'Two places have the same name.', 'Give each patch a name of its own.')
+    throw refuse('density-0', 'Two patches have the same name.', 'Give each patch its own name.')
   return readings
 }
 
@@ -63,7 +63,7 @@ function labOf(text: string, field: string): [number, number, number] {
     .filter(Boolean)
     .map(numberOrNull)
   if (parts.length !== 3 || parts.some((part) => part === null))
-    throw refuse(field, `“${text}” is no colour.`, 'Write L*, a* and b*, such as 20 -1 -30.')
+    throw refuse(field, `“${text}” is not a colour.`, 'Enter L*, a* and b*, such as 20 -1 -30.')
   return parts as [number, number, number]
 }
 

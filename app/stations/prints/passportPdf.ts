@@ -92,15 +92,15 @@ export function passportPdf(passport: Passport, picture: PassportPicture | null)
     pdf.addImage(picture.data, picture.kind, MARGIN, page.y, width, height)
     page.y += height + 3
   }
-  page.heading('Made of')
+  page.heading('Materials')
   for (const [name, value] of passport.materials) page.row(name, value)
   if (passport.results.length) {
-    page.heading('What came out')
+    page.heading('Results')
     for (const row of passport.results) page.row(resultName(row), resultSaid(row.said[0] ?? null))
   }
-  page.heading('How to keep it')
+  page.heading('Care')
   for (const line of passport.care) page.write(line, 9.5)
-  page.heading('How it was made')
+  page.heading('How this print was made')
   for (const line of passport.steps)
     page.row(moment.format(line.at), [line.what, line.detail].filter(Boolean).join(': '))
   return pdf.output('blob')

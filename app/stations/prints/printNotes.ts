@@ -9,9 +9,9 @@ import type { MarginNote } from '../../state/margin.store'
 import { dateOf } from '../../words/moments'
 
 const FADING = {
-  none: 'Nothing has changed that could be seen.',
-  seen: 'It has changed: just to be seen beside a fresh one.',
-  strong: 'It has changed plainly. Ask what went wrong while its kin can still be washed or fixed again.',
+  none: 'No visible change.',
+  seen: 'Slight change: just visible beside a new print.',
+  strong: 'Clear change. Find the cause while other prints of that batch can still be washed or fixed again.',
 } as const
 
 /** How a print has changed since it was first measured dry. */
@@ -21,7 +21,7 @@ export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
   const fading = fadingOf(changes)
   return [
     {
-      title: 'Since it was first measured',
+      title: 'Change since the first measurement',
       lines: [
         ...changes.map((one) => {
           const parts = [
@@ -32,7 +32,7 @@ export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
           ].filter(Boolean)
           return `${one.of === 'patch' ? one.name : one.of}: ${parts.join(', ')} since ${dateOf(one.from.at, now)}`
         }),
-        fading ? FADING[fading] : 'That is its settling. What moves from now on is fading.',
+        fading ? FADING[fading] : 'This change is settling. Any later change is fading.',
       ],
       tone: fading === 'strong' ? 'caution' : 'plain',
     },
@@ -40,8 +40,8 @@ export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
 }
 
 const PLACES = [
-  { of: 'black', name: 'deepest black' },
-  { of: 'white', name: 'bare white' },
+  { of: 'black', name: 'Dmax' },
+  { of: 'white', name: 'paper white' },
 ] as const
 
 /** How the colour of such prints moves after drying, as other prints tell it. */
@@ -66,19 +66,19 @@ export function settlingNote(
     return [
       ...(others && to && to.difference >= SEEN
         ? [
-            `The ${name} will settle by about ΔE₀₀ ${to.difference.toFixed(1)}, to L* a* b* ${labSaid(to.lab)}, as ${countSaid(others)} did. Judge its colour then.`,
+            `${name}: will settle by about ΔE₀₀ ${to.difference.toFixed(1)}, to L* a* b* ${labSaid(to.lab)}, as ${countSaid(others)} did. Judge the colour then.`,
           ]
         : []),
       ...(drift
         ? [
             drift.perDay > STANDS_STILL
-              ? `The ${name} still moves: ΔE₀₀ ${drift.perDay.toFixed(1)} a day since ${dateOf(drift.from, now)}.`
-              : `The ${name} has stood still since ${dateOf(drift.from, now)}.`,
+              ? `${name}: still changing, ΔE₀₀ ${drift.perDay.toFixed(1)} a day since ${dateOf(drift.from, now)}.`
+              : `${name}: stable since ${dateOf(drift.from, now)}.`,
           ]
         : []),
     ]
   })
-  return lines.length ? [{ title: 'How its colour settles', lines }] : []
+  return lines.length ? [{ title: 'Colour settling', lines }] : []
 }
 /** Less than this nobody sees side by side: common practice. */
 const SEEN = 1
@@ -125,12 +125,12 @@ export function dryDownNote(one: SheetInRoom, all: readonly SheetInRoom[]): Marg
   const spread = share.uncertainty === undefined ? '' : ` ± ${digits(100 * share.uncertainty, 2)}`
   return [
     {
-      title: 'What drying does to it',
+      title: 'Dry-down',
       lines: [
-        `Net density grows by ${digits(100 * share.value, 2)}${spread} % (${share.working.source.toLowerCase()}).`,
+        `Net density increases by ${digits(100 * share.value, 2)}${spread} % (${share.working.source.toLowerCase()}).`,
         ...(aim && wanted !== null
           ? [
-              `For a black of ${wanted.toFixed(2)} over the white when dry, look for ${aim.value.toFixed(2)} in the tray.`,
+              `For a black of ${wanted.toFixed(2)} above paper white when dry, aim for ${aim.value.toFixed(2)} in the tray.`,
             ]
           : []),
       ],

@@ -7,8 +7,8 @@ export const STANDINGS = [
   { id: 'kept', name: 'kept' },
   { id: 'again', name: 'to be printed again' },
   { id: 'undecided', name: 'not decided' },
-  { id: 'line', name: 'on the line' },
-  { id: 'work', name: 'in work' },
+  { id: 'line', name: 'drying' },
+  { id: 'work', name: 'in progress' },
   { id: 'aside', name: 'set aside' },
 ] as const
 export type StandingId = (typeof STANDINGS)[number]['id']

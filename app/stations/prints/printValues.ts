@@ -46,10 +46,10 @@ export const VALUES = [
     of: ({ sheet, state }) => secondsGiven(exposureOf(state)) ?? sheet.exposureSeconds,
     read: (text, field) => parseQuantity(text, 'time', { field, bareUnit: 'min' }),
   },
-  { id: 'black', name: 'deepest black, density', example: '1.4', of: ({ state }) => density(state, 'black'), read: quantity('opticalDensity', 'D') },
-  { id: 'white', name: 'bare white, L*', example: '92', of: ({ state }) => lightness(density(state, 'white')), read: plain },
-  { id: 'humidity', name: 'humidity of the room, %', example: '45', of: ({ state }) => state.room?.relativeHumidity ?? null, read: quantity('humidity', 'rh') },
-  { id: 'celsius', name: 'warmth of the room, °C', example: '21', of: ({ state }) => state.room?.celsius ?? null, read: quantity('temperature', 'degC') },
+  { id: 'black', name: 'Dmax', example: '1.4', of: ({ state }) => density(state, 'black'), read: quantity('opticalDensity', 'D') },
+  { id: 'white', name: 'paper white, L*', example: '92', of: ({ state }) => lightness(density(state, 'white')), read: plain },
+  { id: 'humidity', name: 'room humidity, %', example: '45', of: ({ state }) => state.room?.relativeHumidity ?? null, read: quantity('humidity', 'rh') },
+  { id: 'celsius', name: 'room temperature, °C', example: '21', of: ({ state }) => state.room?.celsius ?? null, read: quantity('temperature', 'degC') },
   {
     id: 'side',
     name: 'longer side of the sheet',
@@ -59,7 +59,7 @@ export const VALUES = [
   },
   { id: 'coats', name: 'coats', example: '2', of: ({ sheet }) => sheet.coats, read: plain },
   { id: 'coverage', name: 'sensitizer, ml/m²', example: '45', of: ({ sheet }) => sheet.coverageMillilitresPerM2, read: quantity('coverage', 'mlPerM2') },
-  { id: 'made', name: 'day it was made', example: '2026-05', of: ({ state }) => madeAtOf(state), read: readDay },
+  { id: 'made', name: 'date', example: '2026-05', of: ({ state }) => madeAtOf(state), read: readDay },
 ] as const satisfies readonly PrintValue[] // prettier-ignore
 export type ValueId = (typeof VALUES)[number]['id']
 

@@ -33,13 +33,13 @@ describe('how a print stands', () => {
     [inRoom(0), 0, 'planned'],
     [inRoom(1), 1, 'waiting: count the drops'],
     [inRoom(7), 200, 'drying in the dark'],
-    [inRoom(8), 800, 'waiting: in the frame'],
+    [inRoom(8), 800, 'waiting: expose'],
     [inRoom(9), 1000, 'exposing'],
     [inRoom(14), 1600, 'washing'],
-    [inRoom(16), 2000, /^on the line, look again tomorrow \d\d:\d\d$/],
-    [inRoom(16), 90_000, 'due for a dry look'],
-    [inRoom(16, [90_000, judged('dry', 'keep')]), 90_100, /^dry, kept, look again /],
-    [inRoom(16, [90_000, judged('dry', 'again')]), 1_300_000, 'due for its settled look'],
+    [inRoom(16), 2000, /^drying, check tomorrow \d\d:\d\d$/],
+    [inRoom(16), 90_000, 'dry check due'],
+    [inRoom(16, [90_000, judged('dry', 'keep')]), 90_100, /^dry, kept, check /],
+    [inRoom(16, [90_000, judged('dry', 'again')]), 1_300_000, 'two-week check due'],
     [inRoom(16, [1_300_000, judged('settled', 'keep')]), 1_300_001, 'dry, kept'],
     [inRoom(16, [1_300_000, judged('settled', 'again')]), 1_300_001, 'to be printed again'],
     [inRoom(9, [1000, { type: 'setAside', reason: 'fogged' }]), 1001, 'set aside'],
@@ -265,7 +265,7 @@ describe('a print over the years', () => {
     const other = { ...inRoom(16), sheet: { ...sheet, id: uuid(77) } }
     const [note] = dryDownNote(other, [kept])
     expect(note?.lines.join(' ')).toMatch(
-      /For a black of 1\.37 over the white when dry, look for 1\.\d\d in the tray/,
+      /For a black of 1\.37 above paper white when dry, aim for 1\.\d\d in the tray/,
     )
     expect(dryDownNote(other, [])).toEqual([])
   })
@@ -285,9 +285,9 @@ describe('a print over the years', () => {
     const dry = inRoom(16, [90_000, blue('dry', [27, 1, -22])])
     const others = [0, 1, 2, 3].map((n) => settled(n, [23, 1, -32]))
     const [note] = settlingNote(dry, settlingOf(dry, [dry, ...others]), at(100_000))
-    expect(note?.title).toBe('How its colour settles')
+    expect(note?.title).toBe('Colour settling')
     expect(note?.lines).toHaveLength(1)
-    expect(note?.lines[0]).toMatch(/^The deepest black will settle by about ΔE₀₀ \d\.\d, to L\* a\* b\* \d\d\.\d 1\.0 −2\d\.\d, as 4 prints of the process on this paper did\./) // prettier-ignore
+    expect(note?.lines[0]).toMatch(/^Dmax: will settle by about ΔE₀₀ \d\.\d, to L\* a\* b\* \d\d\.\d 1\.0 −2\d\.\d, as 4 prints of the process on this paper did\./) // prettier-ignore
     const elsewhere = others.slice(1).map((one) => ({ ...one, sheet: { ...one.sheet, paperId: uuid(66) } }))
     expect(settlingNote(dry, settlingOf(dry, [others[0]!, ...elsewhere]), at(100_000))[0]?.lines[0]).toContain('as 4 prints of the process, 1 of them on this paper, did.') // prettier-ignore
     expect(settlingNote(dry, settlingOf(dry, [dry]), at(100_000))).toEqual([])
@@ -296,7 +296,7 @@ describe('a print over the years', () => {
 
   it('says whether the colour still moves', () => {
     const lines = (to: [number, number, number]) => settlingNote(settled(0, to), [], at(1_300_001))[0]?.lines.join()
-    expect(lines([22, 1, -34])).toMatch(/^The deepest black still moves: ΔE₀₀ 0\.\d a day since/)
-    expect(lines([26, 1, -24.4])).toMatch(/^The deepest black has stood still since/)
+    expect(lines([22, 1, -34])).toMatch(/^Dmax: still changing, ΔE₀₀ 0\.\d a day since/)
+    expect(lines([26, 1, -24.4])).toMatch(/^Dmax: stable since/)
   }) // prettier-ignore
 })

@@ -47,7 +47,7 @@ export function useDiagnosePage() {
   }
   async function see(): Promise<void> {
     if (!picked.value.length) return
-    if (current.value) await done(talk.see([...picked.value]), 'Seen.')
+    if (current.value) await done(talk.see([...picked.value]), 'Saved.')
     else
       try {
         await beginDiagnosis(sheetId.value, [...picked.value])
@@ -85,24 +85,24 @@ export function useDiagnosePage() {
 
   useMarginNotes(() => [
     {
-      title: 'What its record says',
+      title: 'What the record says',
       lines: recorded.value.filter((fact) => fact.is).length
         ? recorded.value.filter((fact) => fact.is).map((fact) => fact.said)
-        : ['Nothing in it is known for faults; what was not written down cannot speak.'],
+        : ['Nothing in the record points to a fault. Steps that were not recorded cannot be checked.'],
       tone: recorded.value.some((fact) => fact.is) ? 'caution' : 'plain',
     },
     {
-      title: 'In order',
+      title: 'Nothing unusual',
       lines: [...new Set(recorded.value.filter((fact) => !fact.is).map((fact) => fact.said))].slice(0, 8),
     },
     {
-      title: 'How it weighs',
+      title: 'How causes are ranked',
       lines: [
-        'Each cause begins with how often it is the cause at all. What is seen and known then makes it so many times likelier, or less likely.',
+        'Each cause starts with how often it occurs. What you see and what is recorded then makes it more or less likely.',
         `${faults.source}.`,
         confirmed.value.length
-          ? `${confirmed.value.length} of your own confirmed cases have moved the beginnings.`
-          : 'What you confirm moves the beginnings for your prints.',
+          ? `${confirmed.value.length} of your own confirmed cases are included.`
+          : 'Causes you confirm adjust the ranking for your prints.',
       ],
     },
   ])

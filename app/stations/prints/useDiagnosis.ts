@@ -30,7 +30,7 @@ export function useDiagnosis(sheetId: () => string) {
     Object.entries(current.value?.answers ?? {}).flatMap(([factId, answer]) => {
       const fact = faults.facts.find((one) => one.id === factId)
       return fact
-        ? [{ factId, is: answer === 'yes', said: `you say: ${answer === 'yes' ? fact.yes : fact.no}` }]
+        ? [{ factId, is: answer === 'yes', said: `you answered: ${answer === 'yes' ? fact.yes : fact.no}` }]
         : []
     }),
   )

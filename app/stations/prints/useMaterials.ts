@@ -13,7 +13,7 @@ export function useMaterials(one: () => SheetInRoom | undefined, id: () => strin
   /** Films that were made for this sheet. */
   const films = useNegativesOf(id)
   const filmLine = (film: MadeNegative) =>
-    [film.fileName, film.layer, film.curve, `${film.pixelsPerInch} to the inch`, momentSaid(film.at, now.now)]
+    [film.fileName, film.layer, film.curve, `${film.pixelsPerInch} ppi`, momentSaid(film.at, now.now)]
       .filter(Boolean)
       .join(', ')
 
@@ -47,7 +47,7 @@ export function useMaterials(one: () => SheetInRoom | undefined, id: () => strin
           )
           .join('; '),
       ],
-      [sheet.choices.subject === 'photogram' ? 'Laid on it' : 'Negative', sheet.subject],
+      [sheet.choices.subject === 'photogram' ? 'Printed from' : 'Negative', sheet.subject],
       ...films.value.map((film) => ['Film', filmLine(film)]),
       ['Light', light?.name ?? ''],
       ...chosen,

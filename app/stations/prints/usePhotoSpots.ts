@@ -21,11 +21,11 @@ export function usePhotoSpots(
   const MOST_STEPS = 41
   const isStep = (name: string) => /^step \d+$/.test(name)
   const choices = computed(() => [
-    { id: 'grey', name: 'Grey' },
-    { id: 'white', name: 'Bare white' },
-    { id: 'black', name: 'Deepest black' },
-    { id: 'first', name: 'First step of a strip' },
-    { id: 'last', name: 'Its last step' },
+    { id: 'grey', name: 'Grey card' },
+    { id: 'white', name: 'Paper white' },
+    { id: 'black', name: 'Dmax' },
+    { id: 'first', name: 'First step of a step scale' },
+    { id: 'last', name: 'Last step of the step scale' },
     ...props.patches
       .filter((name) => name && !isStep(name))
       .map((name) => ({ id: patchId(name), name: `“${name}”` })),
@@ -127,8 +127,8 @@ export function usePhotoSpots(
         throw new CoreError({
           code: 'half-a-strip',
           field: 'photo',
-          problem: 'The strip has one end only, or no number of steps.',
-          remedy: 'Point at its first step and at its last, and write how many there are.',
+          problem: 'The step scale needs both ends and a number of steps.',
+          remedy: 'Point at its first and last step, and enter the number of steps.',
         })
       const { readings, doubtful } = readPhoto(image, spots.value, density, radius.value)
       emit('read', readings, doubtful)

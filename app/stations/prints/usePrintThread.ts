@@ -78,7 +78,7 @@ export function usePrintThread() {
       for (const file of files) await addPhoto(id.value, file)
       shownPhoto.value = -1
     } catch (error) {
-      notice.refuse(error, 'adding the photograph')
+      notice.refuse(error, 'adding the photo')
     } finally {
       isAdding.value = false
     }
@@ -97,7 +97,7 @@ export function usePrintThread() {
     if (!step || !words || step.planned.station !== 'line' || step.planned.kind === 'hang') return null
     const isWaiting = step.status === 'waiting'
     const what: Happening = { type: isWaiting ? 'stepStarted' : 'stepFinished', step: step.planned.id }
-    const said = `Sheet ${one.value?.sheet.number}: ${words.title.toLowerCase()}, ${isWaiting ? 'begun' : 'done'}.`
+    const said = `Sheet ${one.value?.sheet.number}: ${words.title.toLowerCase()}, ${isWaiting ? 'started' : 'done'}.`
     return { label: isWaiting ? words.press.start : words.press.finish, act: () => void record(what, said) }
   })
   const { recordOf } = useRoomRecords()
@@ -124,8 +124,8 @@ export function usePrintThread() {
   })
   const kinSaid = (each: SheetInRoom) =>
     each.sheet.id === one.value?.sheet.after
-      ? `Repeats sheet ${each.sheet.number}`
-      : `Printed again as sheet ${each.sheet.number}`
+      ? `Reprint of sheet ${each.sheet.number}`
+      : `Reprinted as sheet ${each.sheet.number}`
   const inOrder = (each: SheetInRoom) =>
     (each.sheet.number < (one.value?.sheet.number ?? 0)
       ? [each.sheet.id, id.value]
@@ -139,14 +139,14 @@ export function usePrintThread() {
     try {
       if (record) await write(record, log.value, units.value)
     } catch (error) {
-      notice.refuse(error, 'writing the file')
+      notice.refuse(error, 'saving the file')
     }
   }
   async function throwAway(): Promise<void> {
     const layers = workroom.stack(id.value).map((each) => each.sheet.id)
     try {
       await setBinned(layers, true)
-      notice.say(`Sheet ${one.value?.sheet.number} is in the bin.`, () => setBinned(layers, false))
+      notice.say(`Sheet ${one.value?.sheet.number} moved to the bin.`, () => setBinned(layers, false))
       await router.push({ name: 'prints' })
     } catch (error) {
       notice.refuse(error, 'the bin')
@@ -157,7 +157,7 @@ export function usePrintThread() {
   const hasHung = computed(() => hungAt.value !== null && !one.value?.state.setAside)
   /** What the one key does here. */
   const main = computed(
-    () => finishing.value ?? (isWorking.value ? { label: 'Go on with it', act: goToStation } : null),
+    () => finishing.value ?? (isWorking.value ? { label: 'Continue', act: goToStation } : null),
   )
   const mayDiagnose = computed(() => hungAt.value !== null || !!one.value?.state.setAside)
   const mayLayer = computed(() => hasHung.value && workroom.stack(id.value).at(-1)?.sheet.id === id.value)
@@ -165,20 +165,24 @@ export function usePrintThread() {
 
   useKeyRows('This print', () => [
     ...(finishing.value ? [{ key: ' ', name: finishing.value.label, run: finishing.value.act }] : []),
-    ...(mayLayer.value ? [{ key: 'l', name: 'Lay another layer over it', run: layOver }] : []),
-    ...(isWorking.value ? [{ key: ' ', name: 'Go on with this sheet', run: () => void goToStation() }] : []),
-    ...(look.value ? [{ key: 'j', name: look.value.words?.title ?? 'Judge it', run: beginJudging }] : []),
-    { key: 'p', name: 'Add a photograph', run: () => adding.value?.open() },
-    { key: 't', name: 'Write a note', run: () => (writing.value = 'note') },
-    ...(hasHung.value ? [{ key: 'm', name: 'Measure it', run: () => (writing.value = 'measure') }] : []),
+    ...(mayLayer.value ? [{ key: 'l', name: 'Add another layer', run: layOver }] : []),
+    ...(isWorking.value
+      ? [{ key: ' ', name: 'Continue with this sheet', run: () => void goToStation() }]
+      : []),
+    ...(look.value
+      ? [{ key: 'j', name: look.value.words?.title ?? 'Judge this print', run: beginJudging }]
+      : []),
+    { key: 'p', name: 'Add photo', run: () => adding.value?.open() },
+    { key: 't', name: 'Add note', run: () => (writing.value = 'note') },
+    ...(hasHung.value ? [{ key: 'm', name: 'Measure', run: () => (writing.value = 'measure') }] : []),
     ...(mayDiagnose.value ? [{ key: 'w', name: 'What went wrong?', run: diagnose }] : []),
-    ...(one.value?.state.begunAt ? [{ key: 'r', name: 'Print this again', run: again }] : []),
+    ...(one.value?.state.begunAt ? [{ key: 'r', name: 'Print again', run: again }] : []),
     { key: 'e', name: 'Title, portfolio, edition', run: () => (writing.value = 'identity') },
     ...(one.value?.state.setAside
       ? []
-      : [{ key: 'x', name: 'Set it aside', run: () => (writing.value = 'aside') }]),
-    { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
-    { key: 'escape', name: 'Back to the line', run: () => void router.push({ name: 'prints' }) },
+      : [{ key: 'x', name: 'Set aside', run: () => (writing.value = 'aside') }]),
+    { key: 'u', name: 'Undo the last step', run: () => void takeBack() },
+    { key: 'escape', name: 'Back to Prints', run: () => void router.push({ name: 'prints' }) },
   ])
   const stepTitle = (wordsId: string) =>
     one.value?.definition.steps.find((step) => step.id === wordsId)?.title ?? wordsId
@@ -191,7 +195,7 @@ export function usePrintThread() {
       ...(early.length
         ? [
             {
-              title: 'As it happened',
+              title: 'What to know about this print',
               lines: early.map((slip) => slipLine(stepTitle(slip.wordsId), slip)),
               tone: 'caution' as const,
             },
@@ -202,7 +206,7 @@ export function usePrintThread() {
       ...(one.value && (look.value?.id === 'wet' || writing.value === 'measure')
         ? dryDownNote(one.value, workroom.sheets)
         : []),
-      { title: 'What it was made with', lines: materials.value.map(([name, value]) => `${name}: ${value}`) },
+      { title: 'Materials', lines: materials.value.map(([name, value]) => `${name}: ${value}`) },
     ]
   })
   return {

@@ -18,7 +18,7 @@ import { found, ThreadTexts, type PrintFilter } from './printSearch'
 import { rangeOf, type ValueId } from './printValues'
 import { useRoomRecords } from '../../state/useRoomRecords'
 
-/** The prints on the line: filters, search, what is picked, and the notes of two beside each other. */
+/** The prints on the line: filters, search, what is selected, and the notes of two beside each other. */
 export function usePrintsStation() {
   const [workroom, now, router, picks] = [useWorkroom(), useNow(), useRouter(), usePicks()]
   const preferences = usePreferences()
@@ -94,9 +94,9 @@ export function usePrintsStation() {
   const compare = () => void router.push({ name: 'compare', query: { prints: pickedIds.value.join(',') } })
 
   useKeyRows('Prints', () => [
-    { key: '/', name: 'Find in any thread', run: () => field.value?.focus() },
-    ...(picks.ids.length > 1 ? [{ key: 'c', name: 'Compare what is picked', run: compare }] : []),
-    ...(picks.ids.length ? [{ key: 'escape', name: 'Pick none', run: picks.clear }] : []),
+    { key: '/', name: 'Search all prints', run: () => field.value?.focus() },
+    ...(picks.ids.length > 1 ? [{ key: 'c', name: 'Compare selected prints', run: compare }] : []),
+    ...(picks.ids.length ? [{ key: 'escape', name: 'Clear selection', run: picks.clear }] : []),
   ])
 
   /** What the margin thinks aloud of two prints that are picked. */
@@ -107,8 +107,8 @@ export function usePrintsStation() {
     if (!second)
       return [
         {
-          title: `Sheet ${first.sheet.number} is picked`,
-          lines: ['Pick another one to see what differs between them.'],
+          title: `Sheet ${first.sheet.number} is selected`,
+          lines: ['Select another print to see the differences.'],
         },
       ]
     const differences = differencesOf(records.map(threadFacts), effects)
@@ -121,12 +121,12 @@ export function usePrintsStation() {
             : `${records.length} prints side by side`,
         lines: differences.length
           ? differences.slice(0, 5).map(differenceLine)
-          : ['Their threads say the same of both, as far as they were written.'],
+          : ['Their records are the same.'],
       },
       ...(rows.length
         ? [
             {
-              title: 'What came out',
+              title: 'Results',
               lines: rows
                 .slice(0, 4)
                 .map((row) => `${resultName(row)}: ${row.said.map(resultSaid).join(' → ')}`),
@@ -142,10 +142,10 @@ export function usePrintsStation() {
       ...(due.length
         ? [
             {
-              title: 'Due for a look',
+              title: 'Checks due',
               lines: [
                 ...due.slice(0, 12).map((one) => `${one.sheet.number} ${one.sheet.title}`),
-                'Lay each beside the last good one, in the same light.',
+                'Judge each beside your last good print, in the same light.',
               ],
               tone: 'caution' as const,
             },
@@ -155,9 +155,9 @@ export function usePrintsStation() {
         ? []
         : [
             {
-              title: 'Nothing is judged wet',
+              title: 'Judge prints dry',
               lines: [
-                'Prints dry darker, and the blue deepens for a day. A look after a day counts; another after two weeks tells whether it holds.',
+                'Prints dry darker, and blue deepens for a day. Judge after one day, and check again after two weeks.',
               ],
             },
           ]),

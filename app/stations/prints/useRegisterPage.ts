@@ -84,8 +84,8 @@ export function useRegisterPage() {
           throw new CoreError({
             code: 'out-of-range',
             field: 'border',
-            problem: 'A border with register marks is 8 to 100 mm wide.',
-            remedy: 'Write what the films were made with.',
+            problem: 'The border must be 8 to 100 mm wide to hold register marks.',
+            remedy: 'Enter the border the films were made with.',
           })
       })) &&
       (await attempt('layers', () => {
@@ -94,7 +94,7 @@ export function useRegisterPage() {
             code: 'same',
             field: 'layers',
             problem: 'These are the same layer.',
-            remedy: 'Choose the marks of two different ones.',
+            remedy: 'Choose two different layers.',
           })
       }))
     if (!isSound) return
@@ -155,7 +155,7 @@ export function useRegisterPage() {
 
   useKeyRows('Register', () => [
     { key: 'p', name: 'Choose a picture', run: () => input.value?.open() },
-    ...(read.value ? [{ key: ' ', name: 'Keep it with the sheet', run: () => void keep() }] : []),
+    ...(read.value ? [{ key: ' ', name: 'Save with this sheet', run: () => void keep() }] : []),
     {
       key: 'escape',
       name: 'Back to the print',
@@ -164,18 +164,18 @@ export function useRegisterPage() {
   ])
   useMarginNotes(() => [
     {
-      title: 'How it is read',
+      title: 'How register is measured',
       lines: [
-        'Every layer’s film has crosses at places of its own in the middle of each side; those in the corners are for laying films on each other.',
-        'Scan the whole sheet with its borders, 300 to the inch or more; a photograph at a slant will do.',
+        'The film of each layer has its own crosses in the middle of each side. The crosses in the corners are for aligning the films.',
+        'Scan the whole sheet with its borders at 300 ppi or more. A photo at an angle works too.',
       ],
     },
     ...(register.value
       ? [
           {
-            title: 'What the eye sees',
+            title: 'What is visible',
             lines: [
-              'Two tenths of a millimetre pass unseen at reading distance; more shows as a coloured rim on one side of every edge.',
+              'An error of 0.2 mm is not visible at reading distance. A larger one shows as a coloured edge.',
             ],
           },
         ]

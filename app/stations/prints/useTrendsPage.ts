@@ -27,19 +27,18 @@ export function useTrendsPage() {
   )
 
   const TITLE = {
-    lamp: 'Light of the lamp',
+    lamp: 'Lamp output',
     base: 'Base exposure',
-    black: 'Deepest black',
-    white: 'Bare white',
-    residual: 'Charts off their curve',
+    black: 'Dmax',
+    white: 'Paper white',
+    residual: 'Calibration check error',
   } as const
   const MEANS: Readonly<Record<Trend['kind'], string>> = {
-    lamp: 'Less light at the same distance: the tubes age, or something stands in its way. Count dose, or renew them.',
-    base: 'A base exposure that grows tells of a lamp that dims or a lot that tires; one that falls, of a stronger mix.',
-    black: 'Blacks that thin are the first sign of a tired lot, a thin coat or a dim lamp.',
-    white: 'Whites that sink tell of poor clearing, fog in the coat, or light in the room.',
-    residual:
-      'Charts stray when anything in the chain has moved: printer, film, mix or light. Print a new one.',
+    lamp: 'Less light at the same distance: the tubes are ageing or something blocks the light. Expose by dose, or replace the tubes.',
+    base: 'A rising base exposure means a dimming lamp or an ageing lot. A falling one means a stronger mix.',
+    black: 'A falling Dmax is the first sign of an old lot, a thin coat or a dim lamp.',
+    white: 'A darker paper white means poor clearing, fogged coat, or too much light in the room.',
+    residual: 'Check errors grow when printer, film, mix or light has changed. Print a new chart.',
   }
   const placeOf = ({ processId, paperId, lightId }: Trend) =>
     [
@@ -52,9 +51,9 @@ export function useTrendsPage() {
   const valueText = (trend: Trend) => (value: number) =>
     trend.kind === 'base' ? formatSpan(value) : digits(value, 3)
   const SIGN: Readonly<Record<Signal, string>> = {
-    beyond: 'is outside of what chance explains',
-    run: 'is the eighth in a row on one side',
-    drift: 'is the sixth in a row going one way',
+    beyond: 'is outside the control limits',
+    run: 'is the eighth in a row on one side of the mean',
+    drift: 'is the sixth in a row that rises or falls',
   }
   const warnings = (trend: Trend): string[] =>
     (trend.chart?.signals ?? []).slice(-3).map(({ index, sign }) => {
@@ -96,7 +95,7 @@ export function useTrendsPage() {
       ...(marked.size
         ? [
             {
-              name: 'not by chance',
+              name: 'outside control limits',
               kind: 'points' as const,
               colour: 'ember' as const,
               points: points.filter((_, i) => marked.has(i)),
@@ -109,16 +108,16 @@ export function useTrendsPage() {
 
   useMarginNotes(() => [
     {
-      title: 'How the limits come about',
+      title: 'How control limits are computed',
       lines: [
-        'The first eight values tell what chance alone does: their mean, and three standard deviations from the mean of their steps to either side (mean of the moving range over 1.128).',
-        'NIST/SEMATECH e-Handbook of Statistical Methods, 6.3.2.2. Fewer than four values have no limits yet.',
+        'Limits are the mean of the first eight values ± three standard deviations, estimated from the mean moving range divided by 1.128.',
+        'NIST/SEMATECH e-Handbook of Statistical Methods, 6.3.2.2. At least four values are needed.',
       ],
     },
     {
       title: 'Change one thing',
       lines: [
-        'A new lot, lamp or paper moves the level by right. Look at what changed on that day before mending.',
+        'A new lot, lamp or paper changes the level, as expected. Check what changed that day before you correct anything.',
       ],
     },
   ])

@@ -73,8 +73,8 @@ export function readProcess(
       throw new CoreError({
         code: 'empty',
         field: 'name',
-        problem: 'It has no name.',
-        remedy: 'Name it, so that you find it again.',
+        problem: 'The process has no name.',
+        remedy: 'Enter a name so that you can find it later.',
       })
     },
     definition.name,
@@ -88,7 +88,7 @@ export function readProcess(
         coverage: {
           millilitresPerM2: number('coverage', draft.coverage, 38.8),
           standing: 'yours',
-          source: 'As you set it',
+          source: 'Set by you',
         },
       }),
     components: definition.components.map((one) => {
@@ -109,7 +109,7 @@ export function readProcess(
             ),
           })),
           standing: 'yours',
-          source: 'As you set it',
+          source: 'Set by you',
         },
       }
     }),
@@ -151,7 +151,7 @@ function changedStep(
         ...(leastSeconds !== undefined && { leastSeconds }),
         ...(mostSeconds !== undefined && { mostSeconds }),
         standing: 'yours' as const,
-        source: 'As you set it',
+        source: 'Set by you',
       },
     }),
   }

@@ -41,13 +41,13 @@ const nearly = computed(() => readiness.value.filter((one) => one.missing.length
 
 const PAGES = [
   { name: 'make', title: 'Make a solution', key: 'm' },
-  { name: 'take-in', title: 'Take in a jar', key: 'i' },
-  { name: 'shopping', title: 'What a plan needs', key: 'l' },
+  { name: 'take-in', title: 'Add a chemical', key: 'i' },
+  { name: 'shopping', title: 'Shopping list', key: 'l' },
   { name: 'waste', title: 'Waste', key: 'w' },
-  { name: 'dropper', title: 'Weigh a dropper', key: 'p' },
+  { name: 'dropper', title: 'Calibrate a dropper', key: 'p' },
   { name: 'processes', title: 'Processes', key: 'r' },
 ] as const
-useKeyRows('At the shelf', () =>
+useKeyRows('Shelf', () =>
   PAGES.map(({ name, title, key }) => ({ key, name: title, run: () => void router.push({ name }) })),
 )
 
@@ -63,12 +63,12 @@ useMarginNotes((): MarginNote[] => {
     }))
   if (nearly.value.length)
     notes.push({
-      title: 'One bottle short',
+      title: 'One bottle missing',
       lines: nearly.value.map((one) => `${one.definition.name}: ${one.missing[0]?.toLowerCase()}`),
     })
   notes.push({
-    title: 'At the shelf',
-    lines: ['Touch a bottle to see what it holds and what to know before its cap comes off.'],
+    title: 'Shelf',
+    lines: ['Choose a bottle to see its contents and hazards.'],
   })
   return notes
 })
@@ -78,10 +78,10 @@ useMarginNotes((): MarginNote[] => {
   <section class="ShelfStation">
     <header class="ShelfStation-head">
       <div>
-        <p class="es-kicker">What stands ready</p>
+        <p class="es-kicker">Shelf</p>
         <h1>Shelf</h1>
       </div>
-      <nav aria-label="At the shelf">
+      <nav aria-label="Shelf">
         <RouterLink v-for="page in PAGES" :key="page.name" :to="{ name: page.name }">
           {{ page.title }}
         </RouterLink>
@@ -98,16 +98,16 @@ useMarginNotes((): MarginNote[] => {
     <EmptyPage
       v-if="!boards.length"
       under
-      kicker="Bare boards"
-      title="Nothing stands here yet"
-      action="Take in a jar"
+      kicker="Shelf"
+      title="Your shelf is empty"
+      action="Add a chemical"
       @act="router.push({ name: 'take-in' })"
     >
       <p>
-        Take in the jars you bought, then make your solutions from them: Ember Sheet works out what to weigh,
-        checks it, and keeps count of what is left and how old it is.
+        Add the chemicals you have, then make solutions from them. Ember Sheet works out what to weigh, checks
+        it, and tracks amounts and age.
       </p>
-      <p>Coats can be planned without a shelf; then the strengths of the chosen school are taken as true.</p>
+      <p>You can plan sheets without a shelf. The app then assumes the usual strengths.</p>
     </EmptyPage>
 
     <section v-for="board in boards" :key="board.name" class="ShelfStation-board" :aria-label="board.name">
@@ -129,10 +129,10 @@ useMarginNotes((): MarginNote[] => {
         {{
           one.sheets === null
             ? 'ready'
-            : `ready for about ${one.sheets} ${one.sheets === 1 ? 'sheet' : 'sheets'}`
+            : `enough for about ${one.sheets} ${one.sheets === 1 ? 'sheet' : 'sheets'}`
         }}
       </span>
-      <span v-if="!ready.length">No process has all its bottles yet: see what a plan needs.</span>
+      <span v-if="!ready.length">No process has all its solutions yet. See the shopping list.</span>
     </p>
   </section>
 </template>

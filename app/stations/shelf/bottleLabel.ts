@@ -25,8 +25,8 @@ export function writtenLabel(text: string, suggested: string, bottles: readonly 
     throw new CoreError({
       code: 'taken',
       field: 'label',
-      problem: `${label} stands on the shelf already.`,
-      remedy: `Give it a label of its own, such as ${suggested}.`,
+      problem: `${label} is already on the shelf.`,
+      remedy: `Choose another label, such as ${suggested}.`,
     })
   return label
 }

@@ -30,7 +30,7 @@ export function bottleNotes({ bottle, left }: StandingBottle, now: number): Marg
           : `${bottle.kind === 'solution' ? 'Made' : 'Opened'} ${dateOf(bottle.madeAt, now)}, ${formatSpan((now - bottle.madeAt) / 1000)} ago.`,
         bottle.bestUntil === undefined ? '' : `Best until ${dateOf(bottle.bestUntil, now)}.`,
         left === null
-          ? 'Nobody measured how much it holds.'
+          ? 'Amount not measured.'
           : `${digits(left)} ${unit} left of ${digits(bottle.amount ?? left)}.`,
         bottle.note,
       ].filter(Boolean),
@@ -38,17 +38,17 @@ export function bottleNotes({ bottle, left }: StandingBottle, now: number): Marg
     ...(isOff
       ? [
           {
-            title: 'Stated and true',
+            title: 'Stated and actual strength',
             lines: [
-              `The label says ${digits(stated)} %; what went in makes ${digits(first.percent)} %.`,
-              'Relabel it.',
+              `${digits(first.percent)} % actual strength, ${digits(stated)} % on the label.`,
+              'Correct the label.',
             ],
             tone: 'caution' as const,
           },
         ]
       : []),
     ...hazardNotes(
-      'Before the cap comes off',
+      'Before you open it',
       held.map((one) => one.caution),
     ),
     ...(statements.length
@@ -60,7 +60,7 @@ export function bottleNotes({ bottle, left }: StandingBottle, now: number): Marg
         ]
       : []),
     {
-      title: 'Keeping and solubility',
+      title: 'Storage and solubility',
       lines: held.flatMap((one) => {
         const limit = solubilityLimit(one, 20)
         return [
@@ -68,7 +68,7 @@ export function bottleNotes({ bottle, left }: StandingBottle, now: number): Marg
           ...(one.forms[0]
             ? [`${one.forms[0].formula}, ${digits(molarMass(one.forms[0].formula).value, 5)} g/mol`]
             : []),
-          ...(limit ? [`At 20 °C no more than about ${digits(limit.value)} % stays dissolved.`] : []),
+          ...(limit ? [`Solubility at 20 °C: about ${digits(limit.value)} %.`] : []),
         ]
       }),
     },

@@ -58,5 +58,5 @@ const PICTOGRAM = {
   skull: 'acutely toxic',
   exclamation: 'irritant',
   healthHazard: 'health hazard',
-  environment: 'harms the environment',
+  environment: 'harmful to the environment',
 } as const

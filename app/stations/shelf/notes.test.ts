@@ -20,13 +20,13 @@ describe('what the margin says of a plan', () => {
     const notes = planNotes(gold, startingChoices(gold), 'no')
     expect(titles(notes)).toEqual([
       'Gold-platinum, printing out',
-      'In hand: oxalates and oxalic acid',
-      'In hand: platinum salts',
-      'In hand: gold and palladium salts',
+      'Safety: oxalates and oxalic acid',
+      'Safety: platinum salts',
+      'Safety: gold and palladium salts',
       'Platinum salt: Ammonium',
       'Hydrochloric acid, 2 %: By weight',
       'Printed: Bone dry',
-      'Light in the room',
+      'Room light',
       'Between coat and negative',
     ])
   })
@@ -35,8 +35,8 @@ describe('what the margin says of a plan', () => {
     const platinum = processes['platinum-palladium']!
     const plain = planNotes(platinum, startingChoices(platinum), 'no')
     const chlorate = planNotes(platinum, { ...startingChoices(platinum), contrast: 'chlorate' }, 'no')
-    expect(titles(plain)).not.toContain('In hand: chlorate')
-    expect(titles(chlorate)).toContain('In hand: chlorate')
+    expect(titles(plain)).not.toContain('Safety: chlorate')
+    expect(titles(chlorate)).toContain('Safety: chlorate')
   })
 
   it('minds the chalk of a buffered paper where the process cannot bear it', () => {
@@ -48,7 +48,7 @@ describe('what the margin says of a plan', () => {
 
   it('says which film keeps the negative safe, where one is wanted', () => {
     expect(roomNotes(gold)[1]?.lines[0]).toMatch(/0.05 mm/)
-    expect(titles(roomNotes(processes['classic-cyanotype']!))).toEqual(['Light in the room'])
+    expect(titles(roomNotes(processes['classic-cyanotype']!))).toEqual(['Room light'])
   })
 })
 
@@ -65,7 +65,7 @@ describe('what the margin says of a bottle', () => {
   it('names the caution before the cap comes off, and every hazard statement in words', () => {
     const notes = bottleNotes(standing({}), T0 + 86_400_000)
     const caution = notes.find((note) => note.tone === 'caution')
-    expect(caution?.title).toBe('Before the cap comes off: silver nitrate')
+    expect(caution?.title).toBe('Before you open it: silver nitrate')
     expect(caution?.lines[0]).toMatch(/Goggles and gloves/)
     expect(notes.find((note) => note.title.startsWith('Hazard statements'))?.lines).toContain(
       'H314 Causes severe skin burns and eye damage',
@@ -75,15 +75,17 @@ describe('what the margin says of a bottle', () => {
 
   it('sets stated against true', () => {
     const notes = bottleNotes(standing({ statedPercent: 15 }), T0)
-    expect(notes.find((note) => note.title === 'Stated and true')?.lines[0]).toBe(
-      'The label says 15 %; what went in makes 12 %.',
+    expect(notes.find((note) => note.title === 'Stated and actual strength')?.lines[0]).toBe(
+      '12 % actual strength, 15 % on the label.',
     )
-    expect(titles(bottleNotes(standing({ statedPercent: 12.1 }), T0))).not.toContain('Stated and true')
+    expect(titles(bottleNotes(standing({ statedPercent: 12.1 }), T0))).not.toContain(
+      'Stated and actual strength',
+    )
   })
 
   it('says when nobody measured, and what a powder weighs', () => {
     const solid = { ...standing({ kind: 'solid', amount: undefined }), left: null }
-    expect(bottleNotes(solid, T0)[0]?.lines).toContain('Nobody measured how much it holds.')
+    expect(bottleNotes(solid, T0)[0]?.lines).toContain('Amount not measured.')
     expect(bottleNotes({ ...standing({ kind: 'solid' }) }, T0)[0]?.lines.join(' ')).toMatch(/61 g left/)
   })
 })
@@ -100,17 +102,17 @@ describe('words of clocks and mends', () => {
 
   it('a coat rests before it is printed, then keeps', () => {
     const [rest, keeps] = clocksOf(state, T0 + 3_600_000)
-    expect(ledgeLine(cyanotype, rest!, T0)).toBe('resting, not to be printed yet')
-    expect(endWords(cyanotype, rest!)).toBe('rested: it may be used now')
+    expect(ledgeLine(cyanotype, rest!, T0)).toBe('resting, do not print yet')
+    expect(endWords(cyanotype, rest!)).toBe('rested, ready to use')
     expect(ledgeLine(cyanotype, keeps!, T0)).toMatch(/^print before/)
-    expect(endWords(cyanotype, keeps!)).toBe('the coat is past its life')
+    expect(endWords(cyanotype, keeps!)).toBe('the coat is too old')
   })
 
   it.each([
-    [{ act: 'restate', percent: 16.7 }, 'Call it 16.7 %'],
+    [{ act: 'restate', percent: 16.7 }, 'Change the label to 16.7 %'],
     [{ act: 'topUpTo', millilitres: 6.67 }, 'Top up to 6.67 ml'],
     [{ act: 'weigh', grams: 40 }, 'Weigh 40 g'],
-    [{ act: 'useForm', form: 'monohydrate' }, 'Reckon with what is in the jar'],
+    [{ act: 'useForm', form: 'monohydrate' }, 'Use the form in your jar'],
     [{ act: 'weaken', percent: 12.7 }, 'Make it 12.7 %'],
   ] as const)('%p is said as “%s”', (mend, words) => expect(mendWords(mend)).toBe(words))
 

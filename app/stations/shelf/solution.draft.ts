@@ -120,7 +120,7 @@ function ingredientOf(row: RecipeRow, room: SolutionRoom, volumeMillilitres: num
     throw new CoreError({
       code: 'unknown',
       field: 'what',
-      problem: 'This is not known here.',
+      problem: 'This ingredient is not in the library.',
       remedy: 'Choose a substance or a bottle.',
     })
   const jar = bottleOf(row.jarId, room)

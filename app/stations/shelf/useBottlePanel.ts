@@ -55,7 +55,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
   const take = () =>
     withAmount(async (value) => {
       const id = await takeOut({ bottleId: bottle.value.id, amount: value, why: 'bath' })
-      notice.say(`${digits(value)} ${unit.value} taken out of ${bottle.value.label}.`, () =>
+      notice.say(`${digits(value)} ${unit.value} removed from ${bottle.value.label}.`, () =>
         takeTakingBack(id),
       )
     })
@@ -94,14 +94,14 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
       fault.value = {
         code: 'not-measured',
         field: 'amount',
-        problem: 'Nobody measured how much is in it.',
-        remedy: 'Write how much goes into the waste jar, as well as you can tell.',
+        problem: 'The amount in this bottle is not known.',
+        remedy: 'Enter how much you pour into the waste jar; an estimate is fine.',
       }
       return
     }
     if (left <= 0) {
       await endBottle(id)
-      notice.say(`${label} is off the shelf.`)
+      notice.say(`${label} removed from the shelf.`)
     } else {
       const waste = {
         wasteClass: wasteClass.value,
@@ -111,7 +111,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
         contents: bottle.value.contents.map(({ substanceId, percent }) => ({ substanceId, percent })),
       }
       const wasteId = await throwAway(bottle.value, waste)
-      notice.say(`${digits(left)} ${unit.value} of ${label} into the waste jar: ${jarName.value}.`, () =>
+      notice.say(`${digits(left)} ${unit.value} of ${label} into waste jar: ${jarName.value}.`, () =>
         takeThrowingBack(id, wasteId),
       )
     }
@@ -119,7 +119,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
   }
   async function unmake(): Promise<void> {
     await takeBottleBack(bottle.value.id)
-    notice.say(`${bottle.value.label} was never made; what went into it stands in its jars again.`)
+    notice.say(`${bottle.value.label} removed. Its ingredients are back in their bottles.`)
     emit('gone')
   }
   const relabel = () => changeBottle(bottle.value.id, { statedPercent: undefined })
@@ -153,12 +153,12 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
     return [...byHand, ...byCoat].sort((a, b) => b.at - a.at)
   })
   const WHY = {
-    solution: 'made into',
-    bath: 'taken out',
+    solution: 'used for',
+    bath: 'removed',
     paper: 'for paper',
     spilt: 'spilt',
     counted: 'counted',
-    discarded: 'thrown away',
+    discarded: 'discarded',
   } as const
   const forWhom = (id?: string) => {
     const other = workroom.bottles.find((one) => one.id === id)

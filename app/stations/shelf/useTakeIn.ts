@@ -73,8 +73,8 @@ export function useTakeIn() {
         substance: {
           code: 'empty',
           field: 'substance',
-          problem: 'Nothing is chosen.',
-          remedy: 'Say what is in the jar.',
+          problem: 'No chemical is chosen.',
+          remedy: 'Choose what is in the jar.',
         },
       }
       return
@@ -117,7 +117,7 @@ export function useTakeIn() {
       notice.say(`${written} is on the shelf.`, () => takeBottleBack(id))
       await router.push({ name: 'shelf', params: { bottleId: id } })
     } catch (error) {
-      notice.refuse(error, 'taking it in')
+      notice.refuse(error, 'adding the chemical')
     }
   }
 
@@ -126,14 +126,14 @@ export function useTakeIn() {
     if (!chosen)
       return [
         {
-          title: 'Taking in',
+          title: 'Adding a chemical',
           lines: [
-            'Write down what you paid and what the label says; Ember Sheet reckons hydrates, purity and what is left from it.',
+            'Enter what the label says and what you paid. Ember Sheet handles hydrates and purity and tracks what is left.',
           ],
         },
       ]
     return [
-      ...hazardNotes('Before it opens', [chosen.caution]),
+      ...hazardNotes('Before you open it', [chosen.caution]),
       ...(chosen.hazard.statements.length
         ? [
             {
@@ -145,7 +145,7 @@ export function useTakeIn() {
             },
           ]
         : []),
-      { title: 'Keeping it', lines: [chosen.storage] },
+      { title: 'Storage', lines: [chosen.storage] },
     ]
   })
   return {

@@ -5,8 +5,11 @@ import { goToWorkroom } from '../../storage/whichWorkroom'
 import BigTarget from '../../kit/BigTarget.vue'
 import EmptyPage from '../../kit/EmptyPage.vue'
 import { timeOfDay } from '../../words/moments'
-import DayThreads from './parts/DayThreads.vue'
+import RoomPlaces from './parts/RoomPlaces.vue'
+import RunningOrder from './parts/RunningOrder.vue'
+import type { Cue } from './runningOrder'
 import { headline } from './todayWords'
+import { useRunningOrder } from './useRunningOrder'
 import { useTodayStation } from './useTodayStation'
 
 const {
@@ -23,29 +26,34 @@ const {
   lightShare,
   kicker,
 } = useTodayStation()
+const { order, room, done, stepTitle, durationOf, placeToGo, moved } = useRunningOrder()
+function move(cue: Cue, quarters: number): void {
+  const step = moved(cue, quarters)
+  if (step) moveStep(step)
+}
 </script>
 
 <template>
   <EmptyPage
     v-if="isBare"
-    kicker="An empty workroom"
-    title="Begin with one sheet of paper"
-    action="A first print"
+    kicker="Welcome"
+    title="Start with one sheet of paper"
+    action="Make a first print"
     @act="router.push({ name: 'start' })"
   >
     <p>
-      You need two bottles (iron citrate and ferricyanide), a brush, a sheet of paper, something to print
-      through, and light.
+      You need two bottles (iron citrate and ferricyanide), a brush, a sheet of paper, something to print, and
+      UV light.
     </p>
     <p>
-      Ember Sheet counts the drops with you, keeps the clocks of coat, exposure and wash, and writes the
-      record as you work. Nothing leaves this machine.
+      Ember Sheet counts the drops with you, times the coat, the exposure and the wash, and keeps the record
+      as you work. Nothing leaves this computer.
     </p>
     <p>
-      <RouterLink :to="{ name: 'begin' }">Begin a sheet with all its choices</RouterLink>
+      <RouterLink :to="{ name: 'begin' }">New sheet with all options</RouterLink>
       or
       <KitButton v-if="hasServer" kind="link" class="TodayStation-demo" @click="goToWorkroom('demo')">
-        look round the demo
+        open the demo
       </KitButton>
     </p>
   </EmptyPage>
@@ -64,22 +72,30 @@ const {
         <KitButton kind="link" :disabled="plans.isBusy" @click="replan()">
           {{ plans.isBusy ? 'Planning…' : 'Plan again from now' }}
         </KitButton>
-        <RouterLink :to="{ name: 'prepare' }">To have ready</RouterLink>
+        <RouterLink :to="{ name: 'prepare' }">Preparations</RouterLink>
       </template>
       <p v-if="plans.current" class="TodayStation-plan">
-        light busy {{ lightShare }} %,
+        Lamp in use {{ lightShare }} %,
         {{
-          plans.current.isProven
-            ? 'cannot be shorter'
-            : `cannot be over before ${timeOfDay(plans.current.boundAt)}`
+          plans.current.isProven ? 'earliest finish' : `earliest finish ${timeOfDay(plans.current.boundAt)}`
         }}
       </p>
     </nav>
-    <DayThreads v-if="isAtWork || plans.current" :sheets="workroom.open" @move="moveStep" />
+    <div v-if="isAtWork || plans.current" class="TodayStation-day">
+      <RunningOrder
+        :order="order"
+        :done="done"
+        :step-title="stepTitle"
+        :duration-of="durationOf"
+        :place-to-go="placeToGo"
+        @move="move"
+      />
+      <RoomPlaces :room="room" :place-to-go="placeToGo" />
+    </div>
     <p v-else class="TodayStation-still">
-      No sheet is at work. Press
+      No sheet is in progress. Press
       <strong>n</strong>
-      to begin one, or look at what hangs under Prints.
+      to start one, or open Prints to see finished prints.
     </p>
   </div>
 </template>
@@ -95,9 +111,13 @@ const {
 
 .TodayStation {
   display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr);
   gap: var(--es-space-5);
-  height: 100%;
+}
+
+.TodayStation-day {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  gap: var(--es-space-7);
 }
 
 header {
@@ -130,8 +150,8 @@ header > div {
 }
 
 @media (width <= 820px) {
-  .TodayStation {
-    height: auto;
+  .TodayStation-day {
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -32,7 +32,7 @@ describe('the calendar file', () => {
     expect(events[1]!.endDate.toJSDate().getTime() - AT).toBe(121 * 60_000)
     expect(events[0]!.summary).toContain('Gum, with “pigment”; and a comma, 40')
     expect(events[1]!.description).toBe(`${named('a')}\n${named('b')}`)
-    expect(events[2]!.summary).toBe(`Dry look: ${named('a')}`)
+    expect(events[2]!.summary).toBe(`Dry check: ${named('a')}`)
   })
 
   it('keeps to the lines and the times of RFC 5545', async () => {

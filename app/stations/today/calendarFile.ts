@@ -16,8 +16,8 @@ function words(
       return { title: preparationLine(what.preparation), description: becauseLine(what.preparation) }
     case 'look':
       return {
-        title: `${what.lookId === 'dry' ? 'Dry look' : 'Settled look'}: ${named(what.sheetId)}`,
-        description: 'Beside the last good print, in the same light.',
+        title: `${what.lookId === 'dry' ? 'Dry check' : 'Two-week check'}: ${named(what.sheetId)}`,
+        description: 'Judge it beside your last good print, in the same light.',
       }
   }
 }
@@ -48,8 +48,8 @@ export async function calendarFile(
     throw new CoreError({
       code: 'calendar',
       field: 'calendar',
-      problem: 'The calendar file could not be written.',
-      remedy: error ? error.message : 'Make the plan again, then try once more.',
+      problem: 'The calendar file could not be saved.',
+      remedy: error ? error.message : 'Plan again, then save the calendar file once more.',
     })
   return value
 }

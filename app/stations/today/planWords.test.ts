@@ -9,9 +9,9 @@ const plain = (text: string) => text.replace(/\u00a0/g, ' ')
 describe('why there is no plan', () => {
   it.each([
     [{ kind: 'pins' }, /moved by hand/],
-    [{ kind: 'finishBy', endsAt: T0 }, /All together they end at/],
+    [{ kind: 'finishBy', endsAt: T0 }, /The best plan found ends at/],
     [{ kind: 'sheet', sheetId: '7' }, /^Sheet 7 cannot be printed/],
-    [{ kind: 'room', more: 'frames' }, /further frame/],
+    [{ kind: 'room', more: 'frames' }, /One more frame/],
     [{ kind: 'room', more: 'washPlaces' }, /in the wash/],
     [{ kind: 'without', sheetId: '9' }, /without Sheet 9/],
     [
@@ -23,9 +23,9 @@ describe('why there is no plan', () => {
   ] as const)('%o', (reason, said) => expect(reasonLine(reason, named, T0, (_, step) => step)).toMatch(said))
 
   it('says of a moved step what is in its way and what would do', () => {
-    expect(refusalLine({ kind: 'itsOwn', earliest: T0 }, named, T0).remedy).toMatch(/at the soonest/)
+    expect(refusalLine({ kind: 'itsOwn', earliest: T0 }, named, T0).remedy).toMatch(/earliest start is/)
     expect(refusalLine({ kind: 'another', sheetId: '3' }, named, T0).problem).toBe(
-      'Sheet 3 is in the way then.',
+      'Sheet 3 needs the same equipment at that time.',
     )
     expect(refusalLine({ kind: 'together' }, named, T0).remedy).toMatch(/less far/)
   })
@@ -34,9 +34,11 @@ describe('why there is no plan', () => {
 describe('what slipped and what is due', () => {
   it('is said in minutes', () => {
     const slip = { sheetId: '5', stepId: 'x', seconds: 610, isWaiting: true }
-    expect(plain(slipLine(slip, named, 'in the frame'))).toBe('Sheet 5: in the frame has waited 10 min.')
+    expect(plain(slipLine(slip, named, 'in the frame'))).toBe(
+      'Sheet 5: in the frame has been waiting for 10 min.',
+    )
     expect(plain(slipLine({ ...slip, isWaiting: false }, named, 'in the frame'))).toBe(
-      'Sheet 5 began in the frame 10 min late.',
+      'Sheet 5: in the frame started 10 min late.',
     )
   })
 
@@ -50,8 +52,8 @@ describe('what slipped and what is due', () => {
       because: 'ripens',
     } as const
     expect(plain(preparationLine({ ...one, millilitres: 40 }))).toBe('Make Gum, 40 ml')
-    expect(becauseLine(one)).toBe('it has to ripen')
-    expect(preparationLine({ ...one, kind: 'treat', what: 'Rag' })).toBe('Take the chalk out of Rag')
+    expect(becauseLine(one)).toBe('it needs time to rest')
+    expect(preparationLine({ ...one, kind: 'treat', what: 'Rag' })).toBe('Remove the chalk from Rag')
   })
 })
 

@@ -8,12 +8,12 @@ import { momentSaid } from '../../words/moments'
 type Named = (sheetId: string) => string
 
 const MORE: Record<keyof PlanRoom, string> = {
-  frames: 'A further frame would do it.',
-  underOneLight: 'It would go with one more frame under the same light.',
-  sheetsInATray: 'It would go with one more sheet in each tray.',
-  rinseTrays: 'A further rinse tray would do it.',
-  washPlaces: 'It would go with one more sheet in the wash.',
-  dryingPlaces: 'A further drying place would do it.',
+  frames: 'One more frame would make it possible.',
+  underOneLight: 'One more frame under the same light would make it possible.',
+  sheetsInATray: 'One more sheet in each tray would make it possible.',
+  rinseTrays: 'One more rinse tray would make it possible.',
+  washPlaces: 'One more sheet in the wash would make it possible.',
+  dryingPlaces: 'One more drying place would make it possible.',
 }
 
 /** Why there is no plan, and what would give one. */
@@ -29,17 +29,17 @@ export function reasonLine(
       return `${named(reason.sheetId)}: the times of ${titles} contradict each other, since the minimum is longer than the maximum. Correct them in the process.`
     }
     case 'pins':
-      return 'It goes without what was moved by hand.'
+      return 'It works without the steps you moved by hand.'
     case 'finishBy':
-      return `All together they end at ${momentSaid(reason.endsAt, now)} at the best that was found. Give it until then.`
+      return `The best plan found ends at ${momentSaid(reason.endsAt, now)}. Allow time until then.`
     case 'sheet':
-      return `${named(reason.sheetId)} cannot be printed in its own windows, whatever the others do. Change its plan, or leave it out.`
+      return `${named(reason.sheetId)} cannot be printed within its own time limits, even alone. Change its plan, or leave it out.`
     case 'tooLong':
       return `${reason.sheetIds.map(named).join(', ')} ${reason.sheetIds.length === 1 ? 'takes' : 'take'} longer than that even alone.`
     case 'room':
       return MORE[reason.more]
     case 'without':
-      return `It goes without ${named(reason.sheetId)}.`
+      return `It works without ${named(reason.sheetId)}.`
   }
 }
 
@@ -48,15 +48,18 @@ export function refusalLine(why: Refusal, named: Named, now: number): { problem:
   switch (why.kind) {
     case 'itsOwn':
       return {
-        problem: 'Its own steps do not allow that.',
-        remedy: `It can be begun at ${momentSaid(why.earliest, now)} at the soonest.`,
+        problem: 'The order of its own steps does not allow that.',
+        remedy: `The earliest start is ${momentSaid(why.earliest, now)}.`,
       }
     case 'another':
-      return { problem: `${named(why.sheetId)} is in the way then.`, remedy: 'Move that one first.' }
+      return {
+        problem: `${named(why.sheetId)} needs the same equipment at that time.`,
+        remedy: 'Move that one first.',
+      }
     case 'together':
       return {
-        problem: 'With all the others it does not fit there.',
-        remedy: 'Move it less far, or take a sheet out of the plan.',
+        problem: 'There is no room for it at that time.',
+        remedy: 'Move it less far, or remove a sheet from the plan.',
       }
   }
 }
@@ -64,20 +67,20 @@ export function refusalLine(why: Refusal, named: Named, now: number): { problem:
 /** How far a sheet is off its plan. */
 export const slipLine = (slip: Slipping, named: Named, doing: string): string =>
   slip.isWaiting
-    ? `${named(slip.sheetId)}: ${doing} has waited ${formatSpan(Math.round(slip.seconds / 60) * 60)}.`
-    : `${named(slip.sheetId)} began ${doing} ${formatSpan(Math.round(slip.seconds / 60) * 60)} late.`
+    ? `${named(slip.sheetId)}: ${doing} has been waiting for ${formatSpan(Math.round(slip.seconds / 60) * 60)}.`
+    : `${named(slip.sheetId)}: ${doing} started ${formatSpan(Math.round(slip.seconds / 60) * 60)} late.`
 
 const VERB: Record<Preparation['kind'], string> = {
   make: 'Make',
   fill: 'Fill the tray:',
-  treat: 'Take the chalk out of',
-  warmUp: 'Light',
+  treat: 'Remove the chalk from',
+  warmUp: 'Switch on',
 }
 const BECAUSE: Record<Preparation['because'], string> = {
-  ripens: 'it has to ripen',
-  keepsShort: 'it does not keep: no earlier than it must be',
+  ripens: 'it needs time to rest',
+  keepsShort: 'it does not keep, so make it last',
   rests: 'bath, drying and rest',
-  steady: 'so that it burns steady',
+  steady: 'so that its output is steady',
   hands: '',
 }
 

@@ -1,5 +1,5 @@
 import { replay } from '@core/run/run'
-import { emptyRun } from '@core/run/runState'
+import { emptyRun, stepInHand, wordsIdOf } from '@core/run/runState'
 import { plannedThread, threadOf } from '@core/run/thread'
 import { nextThing } from '@core/schedule/nextThing'
 import { sheet } from '@core/fixtures/workroom'
@@ -7,7 +7,7 @@ import { logOf, T0, uuid, wholeJob } from '@core/fixtures/logs'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import type { SheetInRoom } from '../../state/workroom.store'
 import { stepNamed } from './stepNamed'
-import { layOutDay, type DayThread } from './threadLayout'
+import { doneSince, roomNow, runningOrder, type SheetThread } from './runningOrder'
 import { dayLine, headline } from './todayWords'
 
 const at = (seconds: number) => T0 + seconds * 1000
@@ -26,19 +26,19 @@ describe('the headline', () => {
     )
 
   it.each([
-    [0, 0, 'Sheet 7 waits for its coat'],
+    [0, 0, 'Coat sheet 7'],
     [1, 1, 'Count the drops for sheet 7'],
     [6, 60, 'Wait: sheet 7 is being coated'],
-    [6, 200, 'Look at sheet 7: coat the sheet'],
-    [7, 800, 'Look at sheet 7: dry in the dark'],
-    [8, 800, 'Sheet 7 is ready for the frame'],
+    [6, 200, 'Check sheet 7: coat the sheet'],
+    [7, 800, 'Check sheet 7: dry in the dark'],
+    [8, 800, 'Sheet 7 is ready to expose'],
     [9, 1000, 'Wait: sheet 7 is exposing'],
-    [9, 2000, 'Take sheet 7 out of the frame'],
-    [13, 1480, 'Sheet 7: into the water'],
+    [9, 2000, 'Sheet 7: exposure done'],
+    [13, 1480, 'Sheet 7: start wash'],
     [14, 1600, 'Wait: sheet 7 is washing'],
-    [16, 90_000, 'Judge sheet 7, it has hung a day'],
-    [16, 1_300_000, 'See how sheet 7 has settled'],
-    [16, 5000, 'Nothing is wet and nothing waits'],
+    [16, 90_000, 'Dry check of sheet 7'],
+    [16, 1_300_000, 'Two-week check of sheet 7'],
+    [16, 5000, 'Nothing needs you now'],
   ])('after %d events, at %d s, is “%s”', (count, seconds, words) => {
     expect(say(inRoom(count, 7), seconds)).toBe(words)
   })
@@ -47,86 +47,95 @@ describe('the headline', () => {
 describe('the line above it', () => {
   it('counts what is at work, on the line and planned', () => {
     expect(dayLine([inRoom(9, 1), inRoom(14, 2), inRoom(16, 3), inRoom(0, 4)])).toBe(
-      '2 at work, 1 on the line, 1 planned',
+      '2 in progress, 1 drying, 1 planned',
     )
-    expect(dayLine([])).toBe('no sheet at work')
+    expect(dayLine([])).toBe('no sheet in progress')
   })
 })
 
-describe('layOutDay', () => {
-  const size = { width: 800, height: 560 }
-  const thread = (count: number, n: number, now: number): DayThread => ({
-    sheetId: uuid(n),
-    number: n,
-    mark: 'prussian',
-    stretches: threadOf(inRoom(count, n).state, now),
-  })
-  const label = () => 'words'
-
-  it('keeps everything on the page, time running down', () => {
-    const now = at(1000)
-    const layout = layOutDay([thread(9, 1, now), thread(8, 2, now), thread(6, 3, now)], now, size, label)
-    for (const drawn of layout.threads)
-      for (const stretch of drawn.stretches) {
-        expect(stretch.y2).toBeGreaterThanOrEqual(stretch.y1)
-        expect(stretch.y1).toBeGreaterThanOrEqual(0)
-        expect(stretch.y2).toBeLessThanOrEqual(size.height)
-        expect(stretch.x).toBeGreaterThan(0)
-        expect(stretch.x).toBeLessThan(size.width)
-      }
-    expect(layout.hours.map(({ y }) => y)).toEqual([...layout.hours.map(({ y }) => y)].sort((a, b) => a - b))
-  })
-
-  it('draws what happened above the present and what lies ahead below it', () => {
-    const now = at(1000)
-    const layout = layOutDay([thread(9, 1, now)], now, size, label)
-    for (const stretch of layout.threads[0]!.stretches) {
-      if (stretch.ahead) expect(stretch.y1).toBeGreaterThanOrEqual(layout.nowY - 0.001)
-      else expect(stretch.y2).toBeLessThanOrEqual(layout.nowY + 0.001)
+describe('the running order', () => {
+  const thread = (count: number, n: number, now: number): SheetThread => {
+    const one = inRoom(count, n)
+    const step = stepInHand(one.state)
+    return {
+      sheetId: uuid(n),
+      number: n,
+      title: `Picture ${n}`,
+      mark: 'prussian',
+      stretches: threadOf(one.state, now),
+      runningStepId: step?.startedAt === undefined ? null : wordsIdOf(step.planned),
     }
-  })
-
-  it('gives sheets that lie in one place at one time a lane each', () => {
-    const now = at(300)
-    const layout = layOutDay([thread(7, 1, now), thread(7, 2, now), thread(7, 3, now)], now, size, label)
-    const dark = layout.threads.map(
-      (drawn) => drawn.stretches.find((stretch) => !stretch.ahead && stretch.manner === 'alone')!.x,
+  }
+  const cuesAt = (now: number, ...counts: number[]) =>
+    runningOrder(
+      counts.map((count, i) => thread(count, i + 1, now)),
+      now,
     )
-    expect(new Set(dark).size).toBe(3)
+
+  it('begins with what is ready now, and says the rest in order of time', () => {
+    const now = at(800)
+    const rows = cuesAt(now, 8, 7)
+    const cues = rows.filter((row) => row.kind === 'cue')
+    expect(cues[0]).toMatchObject({ number: 1, stepId: 'expose', isNow: true, planId: null })
+    expect(cues.map((cue) => cue.at)).toEqual([...cues.map((cue) => cue.at)].sort((a, b) => a - b))
+    // What already runs is not to be started again.
+    expect(cues.some((cue) => cue.number === 2 && cue.stepId === 'dry')).toBe(false)
   })
 
-  it('never writes two labels over each other', () => {
-    const now = at(300)
-    const layout = layOutDay([thread(7, 1, now), thread(7, 2, now), thread(7, 3, now)], now, size, label)
-    const labels = layout.threads.flatMap((drawn) => drawn.stretches.filter((stretch) => stretch.label))
-    for (const [i, a] of labels.entries())
-      for (const b of labels.slice(i + 1))
-        expect(Math.abs(a.x - b.x) > 60 || Math.abs(a.y1 - b.y1) >= 15).toBe(true)
-    expect(labels.length).toBeGreaterThan(0)
+  it('takes counting and coating as one', () => {
+    const cues = cuesAt(at(1), 1).filter((row) => row.kind === 'cue')
+    expect(cues.map((cue) => cue.stepId)).not.toContain('spread')
   })
 
-  it('lets a coat that waits since yesterday come in from the top edge', () => {
-    const now = at(86_400)
-    const layout = layOutDay([thread(8, 1, now)], now, size, label)
-    expect(layout.threads[0]!.stretches[0]!.y1).toBeLessThan(60)
-    expect(layout.nowY).toBeGreaterThan(60)
+  it('says how long nothing needs hands, where that is five minutes or more', () => {
+    const now = at(1000)
+    const rows = cuesAt(now, 9)
+    const first = rows.findIndex((row) => row.kind === 'cue')
+    const cue = rows[first] as { at: number }
+    expect(rows[first - 1]).toMatchObject({ kind: 'gap', seconds: (cue.at - now) / 1000 })
+    expect(cue.at - now).toBeGreaterThan(300_000)
+    for (const [i, row] of rows.entries())
+      if (row.kind === 'gap') {
+        expect(row.seconds).toBeGreaterThanOrEqual(300)
+        expect(rows[i + 1]?.kind).toBe('cue')
+      }
   })
 
-  it('is an empty page for an empty room', () => {
-    const layout = layOutDay([], at(0), size, label)
-    expect(layout.threads).toEqual([])
-    expect(layout.columns.map(({ title }) => title)).toEqual([
-      'Bench',
-      'Dark drawer',
-      'Light',
-      'Water',
-      'Line',
+  it('has nothing to say of an empty room', () => {
+    expect(runningOrder([], at(0))).toEqual([])
+    expect(doneSince([], at(0))).toEqual([])
+    expect(roomNow([]).map(({ title, sheetIds }) => [title, sheetIds.length])).toEqual([
+      ['Bench', 0],
+      ['Dark drawer', 0],
+      ['Light', 0],
+      ['Water', 0],
+      ['Drying line', 0],
     ])
+  })
+
+  it('knows where every sheet is, each in one place', () => {
+    const now = at(1000)
+    const room = roomNow([thread(9, 1, now), thread(7, 2, now), thread(14, 3, now)])
+    expect(Object.fromEntries(room.map(({ place, sheetIds }) => [place, sheetIds]))).toEqual({
+      bench: [],
+      dark: [uuid(2)],
+      light: [uuid(1)],
+      water: [uuid(3)],
+      line: [],
+    })
+  })
+
+  it('keeps what was finished apart, the latest first, and what still runs out of it', () => {
+    const now = at(1000)
+    const done = doneSince([thread(9, 1, now)], at(0))
+    expect(done.map((step) => step.stepId)).not.toContain('expose')
+    expect(done.length).toBeGreaterThan(1)
+    expect(done.map((step) => step.at)).toEqual([...done.map((step) => step.at)].sort((a, b) => b - a))
+    expect(doneSince([thread(9, 1, now)], at(1000))).toEqual([])
   })
 })
 
 describe('the day by a plan', () => {
-  const size = { width: 800, height: 560 }
   const MINUTE = 60_000
   const planned = inRoom(8, 1).state
   const step = (id: string) => planned.steps.find((one) => one.planned.id === id)!.planned
@@ -164,26 +173,18 @@ describe('the day by a plan', () => {
     expect(ahead.map((stretch) => stretch.place)).toEqual(['light', 'light', 'water'])
   })
 
-  it('draws as far ahead as the plan goes, with the hands beside it, and knows what a pixel is', () => {
-    const threads = [
-      { sheetId: uuid(1), number: 1, mark: 'prussian', stretches: plannedThread(planned, due, now) },
-    ]
-    const endsAt = now + 180 * MINUTE
-    const hands = [{ from: now + 19 * MINUTE, to: now + 20 * MINUTE, mark: 'prussian' }]
-    const layout = layOutDay(threads, now, size, () => null, { hands, endsAt })
-    expect(layout.hands).toHaveLength(1)
-    const [first] = layout.threads[0]!.stretches.filter((stretch) => stretch.planId)
-    expect(first).toMatchObject({ stepId: 'expose', planId: 'expose', from: now + 20 * MINUTE })
-    expect((first!.y1 - layout.nowY) * layout.millisecondsPerPixel).toBeCloseTo(20 * MINUTE, -3)
+  it('gives cues that can be moved, each by its step of the plan', () => {
+    const of = { sheetId: uuid(1), number: 1, title: 'Picture', mark: 'prussian', runningStepId: null }
+    const rows = runningOrder([{ ...of, stretches: plannedThread(planned, due, now) }], now)
+    expect(rows).toMatchObject([
+      { kind: 'gap', seconds: 20 * 60 },
+      { kind: 'cue', stepId: 'expose', planId: 'expose', at: now + 20 * MINUTE, isNow: false, seconds: 480 },
+      { kind: 'gap', seconds: 10 * 60 },
+      { kind: 'cue', stepId: 'wash', planId: 'wash', at: now + 30 * MINUTE },
+    ])
     // Without a plan nothing can be moved.
-    const free = layOutDay(
-      threads.map((one) => ({ ...one, stretches: threadOf(planned, now) })),
-      now,
-      size,
-      () => null,
-    )
-    expect(free.threads[0]!.stretches.every((stretch) => stretch.planId === null)).toBe(true)
-    expect(free.hands).toEqual([])
+    const free = runningOrder([{ ...of, stretches: threadOf(planned, now) }], now)
+    expect(free.every((row) => row.kind === 'gap' || row.planId === null)).toBe(true)
   })
 })
 

@@ -41,8 +41,8 @@ export function usePlanPage() {
   )
   const ROOM: { key: keyof PlanRoom; label: string }[] = [
     { key: 'frames', label: 'Frames' },
-    { key: 'underOneLight', label: 'Under one light at once' },
-    { key: 'sheetsInATray', label: 'Sheets in a tray of solution' },
+    { key: 'underOneLight', label: 'Frames under one light' },
+    { key: 'sheetsInATray', label: 'Sheets per tray' },
     { key: 'rinseTrays', label: 'Rinse trays' },
     { key: 'washPlaces', label: 'Sheets in the wash' },
     { key: 'dryingPlaces', label: 'Drying places' },
@@ -66,8 +66,8 @@ export function usePlanPage() {
           throw new CoreError({
             code: 'nothing',
             field: 'sheets',
-            problem: 'No sheet is in the plan.',
-            remedy: 'Choose one, or begin a sheet first.',
+            problem: 'The plan has no sheets.',
+            remedy: 'Choose a sheet, or start a new one.',
           })
         found = { ...found, sheetIds }
       })) &&
@@ -88,8 +88,8 @@ export function usePlanPage() {
           throw new CoreError({
             code: 'out-of-range',
             field: 'room',
-            problem: 'Something in the room is no number of places.',
-            remedy: 'Write whole numbers from 1 on.',
+            problem: 'One of the equipment numbers is not a whole number.',
+            remedy: 'Enter whole numbers of 1 or more.',
           })
         found = { ...found, room: read.data }
       }))
@@ -132,16 +132,16 @@ export function usePlanPage() {
   async function work(): Promise<void> {
     if (!made.value) return
     const id = await plans.keep(made.value.wish, made.value.plan)
-    notice.say(`Planned until ${momentSaid(made.value.plan.endsAt, now.now)}.`, () => plans.takeBack(id))
+    notice.say(`Planned. Finish ${momentSaid(made.value.plan.endsAt, now.now)}.`, () => plans.takeBack(id))
     void router.push({ name: 'today' })
   }
   const next = () => (made.value ? work() : planning.value ? cancel() : make())
   const nextWords = computed(() =>
-    made.value ? 'Work by this plan' : planning.value ? 'Stop looking' : 'Make the plan',
+    made.value ? 'Use this plan' : planning.value ? 'Stop searching' : 'Make a plan',
   )
   useKeyRows('The plan', () => [
     { key: 'enter', name: nextWords.value, run: () => void next() },
-    { key: 'escape', name: 'Back to today', run: () => void router.push({ name: 'today' }) },
+    { key: 'escape', name: 'Back to Today', run: () => void router.push({ name: 'today' }) },
   ])
 
   /** Sheets that take the same mix: what would save one is the printer's to choose. */
@@ -152,24 +152,24 @@ export function usePlanPage() {
     const ids = sheets.map((sheet) => sheet.id)
     await shareGlass(ids)
     made.value = null
-    notice.say(`Sheets ${numbersOf(sheets)} are coated from one glass.`, () => partGlass(ids))
+    notice.say(`Sheets ${numbersOf(sheets)} will be coated from one mix.`, () => partGlass(ids))
   }
   const numbersOf = (sheets: readonly { number: number }[]) => sheets.map((sheet) => sheet.number).join(', ')
   useMarginNotes(() => [
     {
-      title: 'What a plan keeps',
+      title: 'Rules of the plan',
       lines: [
-        'Coats dry at least as long as they must and are printed within their life; prints go from the frame straight to the bath; baths are not left past their ceiling.',
-        'One pair of hands: three minutes for a mix, two for a coat, one to lay a frame, half a minute to take it out, twenty seconds from tray to tray, a minute to hang. Common practice; where this app starts.',
+        'Coats dry fully and are printed within their life. Prints go straight from the frame to the bath. No bath runs over its maximum time.',
+        'For one person: mix 3 min, coat 2 min, load a frame 1 min, unload 30 s, move between trays 20 s, hang 1 min (common practice).',
       ],
     },
     ...(made.value?.plan.spent.length
       ? [
           {
-            title: 'Past its life',
+            title: 'Past its shelf life',
             lines: made.value.plan.spent.map(
               (one) =>
-                `${named(one.sheetId)}: its coat should have been used. Planned as if it still served.`,
+                `${named(one.sheetId)}: this coat is past its life. It is planned as if it were still good.`,
             ),
             tone: 'caution' as const,
           },

@@ -43,7 +43,7 @@ export function useTodayStation() {
   )
   /** No sheet yet, and no paper in a treatment either. */
   const isBare = computed(() => !workroom.sheets.length && thing.value.kind === 'nothing')
-  const nextWords = computed(() => (next.value ? `Go to ${next.value.name.toLowerCase()}` : 'Begin a sheet'))
+  const nextWords = computed(() => (next.value ? `Go to ${next.value.name.toLowerCase()}` : 'New sheet'))
 
   function go(): void {
     if (next.value)
@@ -57,18 +57,18 @@ export function useTodayStation() {
     ...(plans.current
       ? [
           { key: 'r', name: 'Plan again from now', run: () => void replan() },
-          { key: 'h', name: 'What to have ready', run: () => void router.push({ name: 'prepare' }) },
+          { key: 'h', name: 'Preparations', run: () => void router.push({ name: 'prepare' }) },
         ]
       : []),
   ])
 
   const DUE_LOOK = {
     dry: {
-      title: 'Due for a dry look',
-      line: 'They have hung a day. Judge them now, not from the wet notes.',
+      title: 'Dry checks due',
+      line: 'These prints have dried for a day. Judge them now.',
     },
-    settled: { title: 'Settled by now', line: 'Two weeks on: has the colour held?' },
-    later: { title: 'To be looked at again', line: 'Measure where you measured before, in the same light.' },
+    settled: { title: 'Two-week checks due', line: 'Has the colour held for two weeks?' },
+    later: { title: 'Repeat checks due', line: 'Measure the same spots in the same light as before.' },
   } as const
   const numbered = (sheetId: string) => `Sheet ${workroom.find(sheetId)?.sheet.number ?? ''}`
   const titleOf = (sheetId: string, stepId: string) =>
@@ -77,12 +77,12 @@ export function useTodayStation() {
   async function replan(pins?: readonly Pin[], moved?: { sheetId: string; stepId: string }): Promise<void> {
     const wish = plans.wishFromNow(pins)
     if (!wish || plans.isBusy) return
-    if (!wish.sheetIds.length) return notice.say('Everything in the plan is done.')
+    if (!wish.sheetIds.length) return notice.say('The plan is complete.')
     try {
       const answer = await plans.look(wish, { effort: plans.QUICK, moved })
       if (answer.kind === 'made') {
         const id = await plans.keep(wish, answer.plan)
-        notice.say(`Planned again: over by ${timeOfDay(answer.plan.endsAt)}.`, () => plans.takeBack(id))
+        notice.say(`New plan: finish ${timeOfDay(answer.plan.endsAt)}.`, () => plans.takeBack(id))
       } else if (answer.kind === 'notMoved')
         notice.refuse(
           new CoreError({ code: 'not-moved', field: 'plan', ...refusalLine(answer.why, numbered, now.now) }),
@@ -93,10 +93,10 @@ export function useTodayStation() {
           new CoreError({
             code: 'no-plan',
             field: 'plan',
-            problem: 'From here there is no plan any more.',
+            problem: 'This plan can no longer be met.',
             remedy:
               answer.reasons.map((reason) => reasonLine(reason, numbered, now.now, titleOf))[0] ??
-              'Plan the day again with fewer sheets.',
+              'Plan again from now with fewer sheets.',
           }),
           'this',
         )
@@ -133,7 +133,7 @@ export function useTodayStation() {
   const stepTitle = (sheetId: string, stepId: string) =>
     stepNamed(workroom.find(sheetId), stepId)?.title.toLowerCase() ?? stepId
   const kicker = computed(() => {
-    const planned = plans.current ? `, planned until ${timeOfDay(plans.current.endsAt)}` : ''
+    const planned = plans.current ? `, finish ${timeOfDay(plans.current.endsAt)}` : ''
     return `${nameOfDay(now.now)}, ${dayLine(workroom.open)}${planned}`
   })
   const prepared = usePreparations(() => plans.current)
@@ -148,11 +148,14 @@ export function useTodayStation() {
     const cautions = [...new Set(classicCyanotype.components.flatMap((one) => one.cautions))]
     return [
       {
-        title: 'To have ready',
-        lines: [...bottles, 'A soft brush without metal, distilled water, a frame or a sheet of glass.'],
+        title: 'What you need',
+        lines: [
+          ...bottles,
+          'A soft brush without metal, distilled water, and a contact frame or a sheet of glass.',
+        ],
       },
       ...cautions.flatMap((id) => cautionNotes(classicCyanotype, id)),
-      { title: 'At the bench', lines: ['d dims the room, ? lists every key, space does the next thing.'] },
+      { title: 'Keys', lines: ['Space does the next step, d switches to the dim room, ? lists all keys.'] },
     ]
   }
 
@@ -161,7 +164,7 @@ export function useTodayStation() {
     const notes: MarginNote[] = []
     if (plans.slipping.length)
       notes.push({
-        title: 'Slipped',
+        title: 'Behind the plan',
         lines: [
           ...plans.slipping
             .slice(0, 4)
@@ -173,7 +176,7 @@ export function useTodayStation() {
     const ready = (prepared.value?.list ?? []).filter((one) => one.wantedAt > now.now - 600_000).slice(0, 5)
     if (ready.length)
       notes.push({
-        title: 'To have ready',
+        title: 'Preparations',
         lines: ready.map(
           (one) =>
             `${one.beginBy <= now.now ? 'now' : momentSaid(one.beginBy, now.now)}: ${preparationLine(one)}`,
@@ -197,21 +200,18 @@ export function useTodayStation() {
       const life = clocksOf(one.state, now.now).find((clock) => clock.kind === 'keeps')
       return life?.dueAt ? [`${named(one)}: print before ${momentSaid(life.dueAt, now.now)}`] : []
     })
-    if (coats.length) notes.push({ title: 'Coats that will not wait', lines: coats, tone: 'caution' })
+    if (coats.length) notes.push({ title: 'Print these soon', lines: coats, tone: 'caution' })
     const waiting = workroom.open.filter(
       (one) => placeOf(one.state) === 'light' && one.state.steps[one.state.current]?.status === 'waiting',
     )
-    if (waiting.length) notes.push({ title: 'Dry, in the dark drawer', lines: waiting.map(named) })
+    if (waiting.length) notes.push({ title: 'Dry coats', lines: waiting.map(named) })
     const planned = workroom.open.filter((one) => placeOf(one.state) === 'planned')
     if (planned.length) notes.push({ title: 'Planned', lines: planned.map(named) })
-    if (isAtWork.value)
+    if (plans.current)
       notes.push({
-        title: 'How to read the threads',
+        title: 'Move a step',
         lines: [
-          'Time runs down. Thick where hands are needed, dotted where a sheet may wait, pale for what lies ahead if nothing slips.',
-          ...(plans.current
-            ? ['Drag a pale stretch to another time, or move a thread’s next step by alt and the arrows.']
-            : []),
+          'Press − 15 min or + 15 min, or use Alt and the arrow keys on a step. The app plans the rest again.',
         ],
       })
     return notes

@@ -45,14 +45,14 @@ const {
 <template>
   <EmptyPage
     v-if="!inHand"
-    kicker="The trays are empty"
-    title="Nothing is in the water"
-    action="Go to the light"
+    kicker="Wet side"
+    title="No prints in the trays"
+    action="Go to Light"
     @act="router.push({ name: 'light' })"
   >
     <p>
-      A print comes here when it leaves the frame. Each tray keeps its clock; the eye decides when it moves
-      on.
+      A print appears here when its exposure is finished. Each tray has a clock; you decide by eye when to
+      move on.
     </p>
   </EmptyPage>
 
@@ -86,9 +86,9 @@ const {
     <BathPanel v-if="opened && openedFor" :tray="opened.tray" :one="openedFor" @close="opened = null" />
 
     <template v-if="hasMovedOn">
-      <p class="WetStation-doing">It hangs. Look at it wet if you like; it counts only when it is dry.</p>
+      <p class="WetStation-doing">Hung to dry. You can look at it wet, but judge it dry.</p>
       <div class="WetStation-acts" :class="{ 'is-above': notice.current }">
-        <BigTarget :label="`On to ${placeTitle}`" hint=" " @press="next" />
+        <BigTarget :label="`Go to ${placeTitle}`" hint=" " @press="next" />
         <BigTarget
           v-if="other"
           quiet
@@ -105,7 +105,7 @@ const {
         <div>
           <p class="WetStation-doing">{{ stepWords.doing }}</p>
           <BigClock v-if="reading" :reading="reading" />
-          <p v-if="rocking" class="es-quiet">Rock it, or turn it over, in {{ rocking }}.</p>
+          <p v-if="rocking" class="es-quiet">Rock the tray or turn the print in {{ rocking }}.</p>
         </div>
         <div>
           <LeastTime :step="stepWords" :sheet="inHand.sheet" />

@@ -60,17 +60,13 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     return [
       `${formatQuantity(bath.value.millilitres, 'volume')}, filled ${momentSaid(bath.value.madeAt, now.now)}`,
       until === null ? '' : `, good until ${momentSaid(until, now.now)}`,
-      count === 0
-        ? '; no print through it yet.'
-        : count === 1
-          ? '; 1 print through it.'
-          : `; ${count} prints through it.`,
+      count === 0 ? '; no prints yet.' : count === 1 ? '; 1 print.' : `; ${count} prints.`,
     ].join('')
   })
 
   const MANNERS = [
-    { id: 'reused', name: 'for several prints' },
-    { id: 'oneShot', name: 'for one' },
+    { id: 'reused', name: 'reused' },
+    { id: 'oneShot', name: 'one-shot' },
   ]
   const manner = ref<string | undefined>('reused')
   const volume = ref('')
@@ -81,7 +77,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     workroom.bottles.filter((bottle) => !bottle.ended && holdsStock(bottle, solutes.value)),
   )
   const bottleOptions = computed(() => [
-    { id: '', name: 'Made up fresh, not from a bottle' },
+    { id: '', name: 'Freshly mixed, not from a bottle' },
     ...ready.value.map((bottle) => {
       const left = leftIn(bottle, workroom.taken)
       return {
@@ -108,8 +104,8 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
       throw new CoreError({
         code: 'nothing',
         field,
-        problem: 'That is nothing.',
-        remedy: 'Write it like 800 ml.',
+        problem: 'The volume must be above zero.',
+        remedy: 'Enter a volume, for example 800 ml.',
       })
     return value
   }
@@ -122,7 +118,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
         code: 'short',
         field: 'volume',
         problem: `${bottle?.label} holds ${formatQuantity(left, 'volume')}.`,
-        remedy: 'Pour less, or take another bottle.',
+        remedy: 'Pour less, or choose another bottle.',
       })
   }
   const readCelsius = (text: string) =>
@@ -188,7 +184,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     await attempt('discard', async () => {
       const wasteId = await discardBath(what)
       notice.say(
-        `${held.name} into the waste jar: ${jarName.value}.${next ? ' The second bath moves up; fill a fresh one behind it.' : ''}`,
+        `${held.name} into waste jar: ${jarName.value}.${next ? ' The second bath becomes the first. Fill a fresh second bath.' : ''}`,
         () => takeDiscardBack(what, wasteId),
       )
     })

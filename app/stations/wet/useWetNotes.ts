@@ -33,7 +33,7 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
     const happened: MarginNote[] = slips.value.length
       ? [
           {
-            title: 'As it happened',
+            title: 'What to know about this print',
             lines: slips.value.map((slip) => slipLine(titleOf(slip.wordsId), slip)),
             tone: 'caution',
           },
@@ -68,9 +68,9 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
     const names = lying.map((other) => `Sheet ${other.sheet.number}`).join(' and ')
     return [
       {
-        title: 'The tray is taken',
+        title: 'Tray occupied',
         lines: [
-          `${names} ${lying.length === 1 ? 'lies' : 'lie'} in it. Wait until it is free, or slide this one in behind, so that they do not lie on each other.`,
+          `${names} ${lying.length === 1 ? 'lies' : 'lie'} in it. Wait until the tray is free, or add this print so that they do not overlap.`,
         ],
         tone: 'caution',
       },
@@ -86,12 +86,10 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
       return [
         {
           title: 'This tray is not filled',
-          lines: ['Press its line below the tray to fill it: then its prints are counted.'],
+          lines: ['Press the line below the tray to fill it, so that prints can be counted.'],
         },
       ]
-    return [
-      { title: isWaiting.value ? 'What it will meet' : 'What it lies in', lines: meetsLines(bath, standing) },
-    ]
+    return [{ title: isWaiting.value ? 'Next bath' : 'This bath', lines: meetsLines(bath, standing) }]
   }
 
   /** The caution that comes with the next tray, while there is time to put gloves on. */

@@ -52,9 +52,9 @@ export function useWetStation() {
   const second = computed(() => Math.floor(now.now / 1000) * 1000)
   const isWaiting = computed(() => step.value?.status === 'waiting')
   const title = computed(() => {
-    if (hasMovedOn.value) return inHand.value?.state.setAside ? 'Set aside' : 'On the line'
+    if (hasMovedOn.value) return inHand.value?.state.setAside ? 'Set aside' : 'Drying'
     const name = stepWords.value?.title ?? ''
-    return isWaiting.value ? `Ready: ${name.toLowerCase()}` : name
+    return isWaiting.value ? `Next: ${name.toLowerCase()}` : name
   })
   const nextWords = computed(
     () => (isWaiting.value ? stepWords.value?.press.start : stepWords.value?.press.finish) ?? '',
@@ -125,15 +125,15 @@ export function useWetStation() {
     const amount = Math.round(trayVolume(inHand.value.sheet, 15).value / 50) * 50
     const { name, contents, wasteClass } = kept.value
     const id = await addWaste({ wasteClass, amount, unit: 'ml', what: name, contents })
-    notice.say(`${amount} ml into the waste jar: ${jarName.value}.`, () => takeWasteBack(id))
+    notice.say(`${amount} ml into waste jar: ${jarName.value}.`, () => takeWasteBack(id))
   }
   const goToOther = () => other.value && choose(other.value.sheet.id)
 
-  useKeyRows('In the water', () => {
+  useKeyRows('Wet side', () => {
     if (!inHand.value) return []
     const isRunning = !hasMovedOn.value && !isWaiting.value
     return [
-      { key: ' ', name: hasMovedOn.value ? `On to ${placeTitle.value}` : nextWords.value, run: next },
+      { key: ' ', name: hasMovedOn.value ? `Go to ${placeTitle.value}` : nextWords.value, run: next },
       ...(isRunning && isWater.value ? [{ key: 'w', name: 'Water changed', run: changeWater }] : []),
       ...(isRunning && kept.value
         ? [{ key: 'k', name: 'Keep this water in its jar', run: () => void keepWater() }]

@@ -57,7 +57,7 @@ export function useWorkroomPage() {
   const again = () =>
     busy('Setting up the demo…', async () => {
       await reloadDemo()
-      notice.say('The demo has started again. Its clocks run from now.')
+      notice.say('Demo restarted.')
     })
   /** Two tables for a spreadsheet: the prints, and every line of their threads. */
   const tables = () =>
@@ -65,7 +65,7 @@ export function useWorkroomPage() {
       const records = [...workroom.sheets].reverse().flatMap((one) => recordOf(one.sheet.id) ?? [])
       const { logs, lost } = await allLogs()
       if (lost > 0)
-        notice.say(`${lost} of the logs cannot be read and are not in the tables. Check the stored data.`)
+        notice.say(`${lost} logs cannot be read and are missing from the tables. Check the stored data.`)
       const day = new Date().toISOString().slice(0, 10)
       const csv = (text: string) => new Blob(['\ufeff', text], { type: 'text/csv' })
       saveFile(csv(printsCsv(records)), `ember-sheet-prints-${day}.csv`)
@@ -79,14 +79,14 @@ export function useWorkroomPage() {
   const room = computed(() =>
     storage.used === null || storage.quota === null
       ? ''
-      : `${spaceSaid(storage.used)} used of ${spaceSaid(storage.quota)} that this browser gives.`,
+      : `${spaceSaid(storage.used)} used of ${spaceSaid(storage.quota)} available in this browser.`,
   )
 
   async function notify(isOn: boolean): Promise<void> {
     if (isOn && 'Notification' in window) await Notification.requestPermission()
     preferences.chosen.notify = isOn && 'Notification' in window && Notification.permission === 'granted'
     if (isOn && !preferences.chosen.notify)
-      notice.say('This browser does not allow notifications here; sound and the ledge still tell.')
+      notice.say('This browser blocks notifications here. Sounds and the clock bar still work.')
   }
   const speakNow = (isOn: boolean) => {
     if (isOn) speak('Spoken cues are on.')
@@ -95,8 +95,8 @@ export function useWorkroomPage() {
     busy('Asking the browser…', async () => {
       notice.say(
         (await storage.askToKeep())
-          ? 'The browser has promised to keep this workroom.'
-          : 'The browser makes no promise. Choose a backup folder.',
+          ? 'The browser has promised to keep your data.'
+          : 'The browser refused. Choose a backup folder instead.',
       )
     })
 
@@ -108,13 +108,13 @@ export function useWorkroomPage() {
     {
       title: 'Backups',
       lines: [
-        'A backup is a ZIP with every record as JSON, and the pictures as they were added. Any ZIP tool opens it; docs/formats.md describes it.',
-        'Restoring never overwrites: what differs is shown, and what is here stays unless you choose otherwise.',
+        'A backup is a ZIP file with all records as JSON and the original pictures. Any ZIP tool can open it. See docs/formats.md.',
+        'A restore never overwrites your data. You see all differences and choose.',
       ],
     },
     {
-      title: 'Where the workroom is',
-      lines: ['In this browser, on this machine. Nothing is sent anywhere.'],
+      title: 'Where your data is',
+      lines: ['In this browser, on this computer. Nothing is sent anywhere.'],
     },
   ])
 

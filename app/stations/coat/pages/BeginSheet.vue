@@ -44,13 +44,13 @@ const {
 <template>
   <form class="BeginSheet" @submit.prevent="save">
     <header>
-      <h1 class="es-unseen">Begin a sheet</h1>
+      <h1 class="es-unseen">New sheet</h1>
       <p class="es-kicker">
         {{
           changing
-            ? `Change the plan of sheet ${changing.number}`
+            ? `Edit the plan of sheet ${changing.number}`
             : under
-              ? `Another layer over sheet ${under.number} · ${definition.name}`
+              ? `New layer over sheet ${under.number} · ${definition.name}`
               : `Sheet ${workroom.nextNumber} · ${definition.name}`
         }}
       </p>
@@ -58,13 +58,13 @@ const {
         v-model="draft.title"
         large
         autofocus
-        label="What is the picture?"
-        placeholder="Its title"
+        label="Title"
+        placeholder="for example Net loft"
         :fault="faults.title"
       />
       <BigTarget
         class="BeginSheet-go"
-        :label="changing ? 'Keep the change' : 'To the bench'"
+        :label="changing ? 'Save changes' : 'Plan this sheet'"
         hint="enter"
         @press="save"
       />
@@ -73,7 +73,7 @@ const {
       <SelectField v-model="processId" class="BeginSheet-process" label="Process" :options="processOptions" />
       <TextField
         v-model="draft.size"
-        label="Size of the picture"
+        label="Picture size"
         :fault="faults.size"
         :hint="preferences.chosen.length === 'in' ? '8x10, 20 x 25 cm' : '20 x 25, 8 x 10 in, A4'"
       />
@@ -81,13 +81,13 @@ const {
         v-model="draft.paperName"
         label="Paper"
         :options="workroom.papers.map((one) => one.name)"
-        placeholder="as you call it"
+        placeholder="the name you use"
       />
       <QuantityField
         v-model="draft.paperWeight"
-        label="Its weight, g/m²"
+        label="Paper weight, g/m²"
         :fault="faults.paperWeight"
-        hint="heavy paper washes longer"
+        hint="heavy paper needs longer washes"
         dimension="paperWeight"
         unit="gsm"
       />
@@ -104,7 +104,7 @@ const {
       <ChoiceRow
         v-if="toolOptions.length > 1"
         v-model="draft.tool"
-        label="Coated with"
+        label="Brush or rod"
         :options="toolOptions"
       />
     </div>
@@ -116,18 +116,18 @@ const {
         :placeholder="exposure ? formatSpan(exposure.value) : 'such as 8 min'"
         :hint="
           draft.strip
-            ? `a strip of ${draft.strip.count} marks`
+            ? `a test strip of ${draft.strip.count} steps`
             : fromBase
-              ? 'empty: from your base exposure'
+              ? 'leave empty to use your base exposure'
               : exposure
-                ? 'empty: the first guess'
-                : 'no figures for this light'
+                ? 'leave empty for a first guess'
+                : 'no first guess for this light'
         "
       />
       <TextField
         v-model="draft.subject"
-        :label="draft.choices.subject === 'photogram' ? 'What lies on it' : 'Negative'"
-        placeholder="its name"
+        :label="draft.choices.subject === 'photogram' ? 'Printed from' : 'Negative'"
+        placeholder="Name"
       />
       <TextField
         v-for="component in components"
@@ -140,14 +140,14 @@ const {
       />
     </div>
     <details class="BeginSheet-more">
-      <summary>Sheets alike, coats, coverage, dropper, ratio, piece and portfolio</summary>
+      <summary>Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio</summary>
       <div class="BeginSheet-row">
         <TextField
           v-if="!changing"
           v-model="draft.sheets"
-          label="Sheets from one glass"
+          label="Sheets from one mix"
           :fault="faults.sheets"
-          hint="1, or a row of them alike"
+          hint="1, or several alike"
         />
         <TextField v-model="draft.coats" label="Coats" :fault="faults.coats" />
         <TextField
@@ -155,14 +155,18 @@ const {
           label="Coverage, ml/m²"
           :fault="faults.coverage"
           :placeholder="digits(coverage.value)"
-          :hint="coverage.working.standing === 'yours' ? 'empty: from your own coats' : 'empty: the usual'"
+          :hint="
+            coverage.working.standing === 'yours'
+              ? 'leave empty to use your own average'
+              : 'leave empty for the usual'
+          "
         />
         <TextField
           v-model="draft.dropper"
-          label="Drops to the ml"
+          label="Drops per ml"
           :fault="faults.dropper"
           :placeholder="String(dropper.dropsPerMillilitre)"
-          :hint="dropper.name ? `empty: ${dropper.name}` : '20 until you weigh yours'"
+          :hint="dropper.name ? `leave empty for ${dropper.name}` : '20 until you calibrate your dropper'"
         />
         <template v-for="{ mix, parts } in mixes" :key="mix.id">
           <TextField
@@ -191,18 +195,18 @@ const {
         />
       </div>
     </details>
-    <section class="BeginSheet-figures" aria-label="What it comes to">
+    <section class="BeginSheet-figures" aria-label="What you need">
       <template v-if="arePlans(plans)">
         <CoatFigures v-for="plan in plans" :key="plan.mix.id" :plan="plan" :named="plans.length > 1" />
       </template>
       <p v-else role="alert">{{ plans.field }}: {{ plans.problem }} {{ plans.remedy }}</p>
-      <FigureValue v-if="exposure" label="first exposure" :figure="exposure" />
+      <FigureValue v-if="exposure" label="first guess" :figure="exposure" />
       <FigureValue v-if="mixes.length" label="coverage" :figure="coverage" :text="coverageText" />
-      <FigureValue v-if="wash" label="wash at least" :figure="wash" />
+      <FigureValue v-if="wash" label="minimum wash" :figure="wash" />
       <p v-if="light?.note" class="es-quiet">{{ light.note }}</p>
     </section>
     <SaltBalance v-if="balance" :balance="balance" />
-    <EnterSubmits>To the bench</EnterSubmits>
+    <EnterSubmits>Plan this sheet</EnterSubmits>
   </form>
 </template>
 

@@ -33,8 +33,8 @@ const {
 <template>
   <div class="StartPage">
     <header>
-      <p class="es-kicker">A first print</p>
-      <h1>What would you like to make?</h1>
+      <p class="es-kicker">Your first print</p>
+      <h1>What do you want to make?</h1>
     </header>
     <ul class="StartPage-processes">
       <li v-for="one in FIRST" :key="one.id">
@@ -55,32 +55,32 @@ const {
         </ChoiceCard>
       </li>
     </ul>
-    <SelectField v-model="processId" label="Or another process" :options="others" />
+    <SelectField v-model="processId" label="Or choose another process" :options="others" />
     <ChoiceRow v-model="subject" label="Printed from" :options="SUBJECTS" />
-    <ChoiceRow v-model="lightKind" label="Under" :options="lightOptions" />
+    <ChoiceRow v-model="lightKind" label="Light" :options="lightOptions" />
     <div class="StartPage-fields">
       <TextField v-model="size" label="Size" :fault="reading.faults.size" />
       <TextField
         v-model="paperName"
-        label="Paper, if you know its name"
+        label="Paper (optional)"
         :options="workroom.papers.map((one) => one.name)"
       />
-      <TextField v-model="title" label="What is the picture?" placeholder="First print" />
+      <TextField v-model="title" label="Title" placeholder="First print" />
     </div>
     <section aria-labelledby="takes">
-      <h2 id="takes">What it takes</h2>
+      <h2 id="takes">What you need</h2>
       <ul class="StartPage-takes">
         <li v-for="need in needs" :key="`${need.use}${need.id}`">
           {{ need.name }}, {{ digits(need.millilitres, 2) }}&nbsp;ml
           <span class="es-quiet">{{ need.use === 'coat' ? 'coated' : 'in a tray' }}</span>
         </li>
-        <li>{{ formatSpan(exposure.value) }} of light to begin with</li>
+        <li>{{ formatSpan(exposure.value) }} exposure as a first guess</li>
       </ul>
       <RouterLink :to="{ name: 'make' }">Make the solutions first</RouterLink>
     </section>
     <div class="StartPage-acts">
       <BigTarget label="Plan this sheet" @press="begin" />
-      <BigTarget v-if="hasServer" quiet label="Look round the demo first" @press="goToWorkroom('demo')" />
+      <BigTarget v-if="hasServer" quiet label="Look at the demo first" @press="goToWorkroom('demo')" />
     </div>
   </div>
 </template>

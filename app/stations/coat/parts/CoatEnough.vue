@@ -15,9 +15,9 @@ const notice = useNotice()
 
 const by = ref('')
 const ANSWERS = [
-  { said: 'short', name: 'Too little' },
+  { said: 'short', name: 'Not enough' },
   { said: 'right', name: 'Just right' },
-  { said: 'over', name: 'Some left over' },
+  { said: 'over', name: 'Too much' },
 ] as const
 const question = computed(() =>
   props.coat > 1 ? `Was there enough for coat ${props.coat}?` : 'Was there enough for the coat?',
@@ -48,13 +48,7 @@ function answer(said: CoatJudgement['said']): void {
     >
       {{ one.name }}
     </KitButton>
-    <QuantityField
-      v-model="by"
-      label="by how much, ml"
-      placeholder="if you measured"
-      dimension="volume"
-      unit="ml"
-    />
+    <QuantityField v-model="by" label="how much, ml" placeholder="optional" dimension="volume" unit="ml" />
   </fieldset>
 </template>
 

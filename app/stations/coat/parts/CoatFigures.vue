@@ -35,15 +35,15 @@ const areMetalsMixed = computed(() => props.plan.metals.length > 1)
     </template>
     <FigureValue
       v-if="plan.pours.length > 1"
-      label="ratio by drops"
+      label="ratio in drops"
       :figure="plan.ratioError"
       :text="ratioText"
     />
     <template v-for="metal in plan.metals" :key="metal.metal">
       <FigureValue :label="`${metal.name} itself`" :figure="metal.mass" />
       <template v-if="areMetalsMixed">
-        <FigureValue :label="`${metal.name}, of metal by mass`" :figure="metal.massShare" />
-        <FigureValue :label="`${metal.name}, of metal by mole`" :figure="metal.moleShare" />
+        <FigureValue :label="`${metal.name}, share of metal by mass`" :figure="metal.massShare" />
+        <FigureValue :label="`${metal.name}, share of metal by mole`" :figure="metal.moleShare" />
       </template>
     </template>
     <FigureValue v-if="cost" label="cost of this mix" :figure="cost" :text="cost.value.toFixed(2)" />

@@ -105,9 +105,9 @@ watch(
 
 useKeyRows('Drops', () => [
   { key: ' ', name: isAllIn.value ? props.finishWords : 'Next drop', run: next },
-  { key: 'b', name: 'Take one back', run: () => change(latest(), -1) },
-  { key: 'm', name: 'Measured: all of it is in', run: pour },
-  { key: 'p', name: 'Pace: a drop at every tick', run: togglePace },
+  { key: 'b', name: 'Undo one drop', run: () => change(latest(), -1) },
+  { key: 'm', name: 'Mark as fully measured', run: pour },
+  { key: 'p', name: 'Metronome: one drop per tick', run: togglePace },
 ])
 
 /** Drawn drops stand in groups of five, as one counts. */
@@ -149,12 +149,12 @@ const groups = (row: (typeof rows.value)[number]) => {
           </span>
         </p>
         <label class="DropCounter-typed" @click.stop>
-          really in the glass
+          drops counted
           <InlineField
             class="DropCounter-number"
             inputmode="numeric"
             :model-value="typing?.component === row.component ? typing.text : String(row.counted)"
-            :label="`${row.name}, drops really in the glass`"
+            :label="`${row.name}, drops counted`"
             @update:model-value="typing = { component: row.component, text: $event }"
             @change="keepTyped(row.component, $event)"
             @blur="typing = null"
@@ -165,9 +165,9 @@ const groups = (row: (typeof rows.value)[number]) => {
     <slot />
     <div class="DropCounter-acts">
       <BigTarget :label="isAllIn && !chosen ? finishWords : 'Next drop'" hint=" " @press="next" />
-      <BigTarget v-if="!isAllIn" :quiet="!isMuch" label="Measured: all of it" hint="m" @press="pour" />
-      <BigTarget quiet :label="pace ? 'Stop the pace' : 'Set the pace'" hint="p" @press="togglePace" />
-      <BigTarget quiet label="Take one back" hint="b" @press="change(latest(), -1)" />
+      <BigTarget v-if="!isAllIn" :quiet="!isMuch" label="All measured" hint="m" @press="pour" />
+      <BigTarget quiet :label="pace ? 'Stop metronome' : 'Start metronome'" hint="p" @press="togglePace" />
+      <BigTarget quiet label="Undo one drop" hint="b" @press="change(latest(), -1)" />
     </div>
   </section>
 </template>

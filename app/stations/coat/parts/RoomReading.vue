@@ -42,8 +42,8 @@ function keep(): void {
       throw new CoreError({
         code: 'out-of-range',
         field: 'room',
-        problem: `${Math.round(celsius)} °C is no temperature of a room.`,
-        remedy: 'Enter it like 21 °C, 48 %, or like 70 F, 48 %.',
+        problem: `${Math.round(celsius)} °C cannot be a room temperature.`,
+        remedy: 'Enter temperature and humidity, for example 21 °C, 48 % or 70 F, 48 %.',
       })
     write(celsius, relativeHumidity)
     typed.value = ''
@@ -57,7 +57,7 @@ function keep(): void {
 <template>
   <form class="RoomReading" @submit.prevent="keep">
     <span v-if="said">The room: {{ said }}</span>
-    <KitButton v-if="isThere" @click="measure">Read the room</KitButton>
+    <KitButton v-if="isThere" @click="measure">Read room sensor</KitButton>
     <TextField v-else v-model="typed" label="The room" placeholder="21 °C, 48 %" :fault="fault" />
   </form>
 </template>

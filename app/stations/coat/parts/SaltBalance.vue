@@ -7,9 +7,9 @@ import FigureValue from '../../../kit/FigureValue.vue'
 const props = defineProps<{ balance: SaltBalance }>()
 
 const WORDS = {
-  silverShort: 'Silver falls short of the salt: pale grey-red patches. Less salt, or more silver.',
-  even: 'Silver barely covers the salt. A second coat of silver, or weaker salt, is safer.',
-  silverAmple: 'Silver enough, with some left free, as printing out wants.',
+  silverShort: 'Too little silver for the salt: expect pale grey-red patches. Use less salt or more silver.',
+  even: 'Barely enough silver for the salt. A second silver coat or a weaker salt solution is safer.',
+  silverAmple: 'Enough silver, with an excess that printing out needs.',
 } as const
 const words = computed(() => WORDS[props.balance.verdict])
 </script>

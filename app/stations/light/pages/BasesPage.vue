@@ -24,7 +24,11 @@ import { doseText } from '../lightWords'
 const [workroom, lights, notice, now] = [useWorkroom(), useLights(), useNotice(), useNow()]
 
 const papers = computed(() => new Map(workroom.papers.map((paper) => [paper.id, paper.name])))
-const WAY = { strip: 'from a strip', eye: 'from a strip, by eye', typed: 'written down' } as const
+const WAY = {
+  strip: 'from a test strip',
+  eye: 'from a test strip, by eye',
+  typed: 'entered by hand',
+} as const
 /** Each with what it comes to under its light as it burns today. */
 const shown = computed(() =>
   [...lights.bases]
@@ -40,7 +44,7 @@ const shown = computed(() =>
         base,
         from,
         definition: workroom.definitionOf(base.processId),
-        light: history?.light.name ?? 'a light that is gone',
+        light: history?.light.name ?? 'a deleted light',
         paper: (base.paperId && papers.value.get(base.paperId)) || 'any paper',
         isScaled: Math.abs(from.seconds.value / base.seconds - 1) > 0.01,
       }
@@ -62,8 +66,8 @@ async function add(): Promise<void> {
       throw new CoreError({
         code: 'missing',
         field: 'base exposure',
-        problem: 'Process and light are not named.',
-        remedy: 'Choose both; add the light at Lights first.',
+        problem: 'Process and light are missing.',
+        remedy: 'Choose both. Add the light in Lights first if needed.',
       })
     const light = lights.lightNow(lightId.value)
     const id = await addBase({
@@ -79,7 +83,7 @@ async function add(): Promise<void> {
     })
     isTyping.value = false
     seconds.value = ''
-    notice.say('Base exposure kept.', () => undoBase(id))
+    notice.say('Base exposure saved.', () => undoBase(id))
   } catch (error) {
     if (error instanceof CoreError) fault.value = error.refusal
     else notice.refuse(error, 'the base exposure')
@@ -89,15 +93,15 @@ const ofProcess = computed(() => workroom.allProcesses.map((one) => ({ id: one.i
 
 useMarginNotes(() => [
   {
-    title: 'What it is kept for',
+    title: 'What it applies to',
     lines: [
-      'One combination: process and sensitizer, paper, light and film. A new sheet of the same combination starts from that exposure automatically.',
+      'One combination of process, sensitizer, paper, light and film. A new sheet of the same combination starts from this exposure.',
     ],
   },
   {
-    title: 'A dose where the light is known',
+    title: 'Saved as a dose where possible',
     lines: [
-      'Found with a meter, or under a lamp that was read, it is a dose: when the lamp dims, the time grows automatically.',
+      'If the light was measured, the base exposure is saved as a dose. When the lamp dims, the app lengthens the time.',
     ],
   },
 ])
@@ -106,12 +110,12 @@ useMarginNotes(() => [
 <template>
   <section class="BasesPage">
     <header>
-      <p class="es-kicker">The shortest that still gives the deepest black</p>
+      <p class="es-kicker">Light</p>
       <h1>Base exposures</h1>
       <LightNav here="bases" />
     </header>
-    <EmptyPage v-if="!shown.length" under kicker="None yet" title="No base exposure has been found">
-      <p>Print a test strip once, read it, and every sheet after it starts from what it says.</p>
+    <EmptyPage v-if="!shown.length" under kicker="Base exposures" title="No base exposure yet">
+      <p>Print and read one test strip. Every later sheet then starts from its result.</p>
       <p><RouterLink :to="{ name: 'strip' }">Plan a test strip</RouterLink></p>
     </EmptyPage>
     <article
@@ -126,7 +130,7 @@ useMarginNotes(() => [
       <p>{{ one.paper }}, under {{ one.light }}, through {{ one.base.film || 'clear film' }}</p>
       <div class="BasesPage-figures">
         <FigureValue
-          :label="one.isScaled ? 'as its light burns now' : 'base exposure'"
+          :label="one.isScaled ? 'at the present output of the lamp' : 'base exposure'"
           :figure="one.from.seconds"
           :text="formatSpan(Math.round(one.from.seconds.value))"
         />
@@ -137,7 +141,7 @@ useMarginNotes(() => [
         </p>
         <p v-if="one.from.millijoulesPerCm2" class="es-quiet">{{ doseText(one.from.millijoulesPerCm2) }}</p>
         <p class="es-quiet">{{ WAY[one.base.by] }}, {{ dateOf(one.base.at, now.now) }}</p>
-        <KitButton kind="link" @click="undoBase(one.base.id)">take back</KitButton>
+        <KitButton kind="link" @click="undoBase(one.base.id)">remove</KitButton>
       </div>
     </article>
     <form v-if="isTyping" class="BasesPage-new" @submit.prevent="add">
@@ -154,7 +158,7 @@ useMarginNotes(() => [
         clearable
         placeholder="any"
       />
-      <TextField v-model="film" label="Film it was printed through" />
+      <TextField v-model="film" label="Film" />
       <QuantityField
         v-model="seconds"
         label="Base exposure"
@@ -163,9 +167,9 @@ useMarginNotes(() => [
         dimension="time"
         unit="min"
       />
-      <KitButton type="submit">Keep it</KitButton>
+      <KitButton type="submit">Save</KitButton>
     </form>
-    <KitButton v-else class="BasesPage-add" @click="isTyping = true">Write one down</KitButton>
+    <KitButton v-else class="BasesPage-add" @click="isTyping = true">Enter a base exposure</KitButton>
   </section>
 </template>
 

@@ -46,7 +46,7 @@ const STATE_WORDS = {
   off: 'not connected',
   calling: 'calling…',
   on: 'connected',
-  gone: 'gone: calling again',
+  gone: 'no answer: trying again',
 } as const
 const stateWords = (device: DeviceState) => STATE_WORDS[device.state]
 const readings = (device: DeviceState) =>
@@ -93,7 +93,7 @@ const meterAt = computed({
   },
 })
 const meterOptions = computed(() => [
-  { id: 'any', name: 'whatever is in the light' },
+  { id: 'any', name: 'the sheet being exposed' },
   ...workroom.lights.map((light) => ({ id: light.id, name: light.name })),
 ])
 
@@ -101,21 +101,21 @@ useMarginNotes(() => [
   {
     title: 'Stand-ins',
     lines: [
-      'These instruments are simulated by the little server that came with Ember Sheet, so that everything can be tried without them.',
-      'They can be told to misbehave: so you see what the clock does when a real one fails.',
+      'These instruments are simulated by the server that comes with Ember Sheet, so that you can try everything without real ones.',
+      'You can make them fail to see how the exposure clock copes.',
     ],
   },
   {
-    title: hasSerial ? 'Your own device' : 'No serial ports here',
+    title: hasSerial ? 'Your own device' : 'No serial ports',
     lines: [
       hasSerial
-        ? 'A device that speaks the same lines can be plugged in; docs/instruments.md has them.'
-        : 'This browser cannot reach a device of your own. Another one may; or type what it reads.',
+        ? 'You can connect a device that uses the same protocol. See docs/instruments.md.'
+        : 'This browser cannot connect to your own device. Try another browser, or type the values.',
     ],
   },
   {
-    title: 'Without any',
-    lines: ['Every value can be typed, and exposures are counted by time or by the model of the light.'],
+    title: 'Without instruments',
+    lines: ['You can type every value. Exposures are then counted by time or from the model of the light.'],
   },
 ])
 </script>
@@ -123,7 +123,7 @@ useMarginNotes(() => [
 <template>
   <section class="InstrumentsPage">
     <header>
-      <p class="es-kicker">What reads for you</p>
+      <p class="es-kicker">Light</p>
       <h1>Instruments</h1>
       <LightNav here="instruments" />
     </header>
@@ -148,7 +148,7 @@ useMarginNotes(() => [
         <strong>{{ instruments.devices[id].lampIsOn ? 'lamp on' : 'lamp off' }}</strong>
       </p>
       <p v-if="instruments.devices[id].noise" class="es-quiet">
-        {{ instruments.devices[id].noise }} lines could not be believed
+        {{ instruments.devices[id].noise }} readings rejected
       </p>
       <div class="InstrumentsPage-acts">
         <KitButton @click="toggle(id)">
@@ -167,19 +167,19 @@ useMarginNotes(() => [
         </template>
       </div>
       <p v-if="id === 'exposure-unit'" class="es-quiet">
-        Cover closed before the lamp goes on; do not look into it.
+        Close the cover before you switch the lamp on. Do not look into the lamp.
       </p>
       <ChoiceRow
         v-if="isStandIn(id) && instruments.devices[id].isWanted"
         :model-value="faults[id] ?? 'none'"
-        label="Let the stand-in"
+        label="Make the simulated instrument"
         :options="faultOptions"
         @update:model-value="behave(id, $event as Fault)"
       />
       <ChoiceRow
         v-if="id === 'uv-meter' && instruments.devices[id].isWanted && workroom.lights.length > 1"
         v-model="meterAt"
-        label="It lies under"
+        label="Sensor under"
         :options="meterOptions"
       />
     </article>

@@ -15,12 +15,14 @@ const { standing, chosen, choose, name, kind, kinds, isAdding, add } = useLights
 <template>
   <section class="LightsPage">
     <header>
-      <p class="es-kicker">What there is to print by</p>
+      <p class="es-kicker">Light</p>
       <h1>Lights</h1>
       <LightNav here="lights" />
     </header>
-    <EmptyPage v-if="!standing.length" under kicker="Still dark" title="No light is known yet">
-      <p>Add the lamp or the window you print by. Ember Sheet keeps its hours and sees when it grows dim.</p>
+    <EmptyPage v-if="!standing.length" under kicker="Lights" title="No lights yet">
+      <p>
+        Add the lamp or the window you print with. Ember Sheet counts its hours and warns you when it dims.
+      </p>
     </EmptyPage>
     <ul v-else class="LightsPage-row">
       <li v-for="one in standing" :key="one.light.id">
@@ -29,7 +31,7 @@ const { standing, chosen, choose, name, kind, kinds, isAdding, add } = useLights
           :class="{ 'is-due': one.isDue }"
           @click="choose(one.light.id)"
         >
-          <span v-if="one.isDue" class="LightsPage-due">read it again</span>
+          <span v-if="one.isDue" class="LightsPage-due">measure again</span>
           <LightGlyph :kind="one.light.kind" :strength="one.strength" :lit="one.isLit" />
           <strong>{{ one.light.name }}</strong>
           <span v-for="line in one.says" :key="line">{{ line }}</span>
@@ -44,11 +46,11 @@ const { standing, chosen, choose, name, kind, kinds, isAdding, add } = useLights
       :is-lit="chosen.isLit"
     />
     <form v-if="isAdding || !standing.length" class="LightsPage-new" @submit.prevent="add">
-      <TextField v-model="name" label="What you call it" placeholder="the attic box" />
-      <ChoiceRow v-model="kind" label="Which kind" :options="kinds" />
-      <KitButton type="submit">Add this light</KitButton>
+      <TextField v-model="name" label="Name" placeholder="the attic box" />
+      <ChoiceRow v-model="kind" label="Kind" :options="kinds" />
+      <KitButton type="submit">Add light</KitButton>
     </form>
-    <KitButton v-else class="LightsPage-add" @click="isAdding = true">Another light</KitButton>
+    <KitButton v-else class="LightsPage-add" @click="isAdding = true">Add another light</KitButton>
   </section>
 </template>
 

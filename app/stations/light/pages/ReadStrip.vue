@@ -37,8 +37,8 @@ const {
 </script>
 
 <template>
-  <EmptyPage v-if="!one?.sheet.strip" kicker="Test strip" title="This sheet is no strip">
-    <p>Plan one at Test strip, then it can be read here.</p>
+  <EmptyPage v-if="!one?.sheet.strip" kicker="Test strip" title="This sheet is not a test strip">
+    <p>Plan a test strip first, then read it here.</p>
     <LightNav here="light" />
   </EmptyPage>
   <EmptyPage
@@ -46,13 +46,13 @@ const {
     :kicker="`Sheet ${one.sheet.number} · ${one.sheet.title}`"
     title="This strip has not been exposed yet"
   >
-    <p>Expose and process it, let it dry, then read it here.</p>
+    <p>Expose and process the strip and let it dry, then read it here.</p>
     <LightNav here="light" />
   </EmptyPage>
   <section v-else class="ReadStrip">
     <header>
       <p class="es-kicker">Sheet {{ one.sheet.number }} · {{ one.sheet.title }}</p>
-      <h1>Read the strip</h1>
+      <h1>Read test strip</h1>
     </header>
     <ChoiceRow v-model="way" label="Read" :options="WAYS" />
     <StripCard v-if="way === 'eye'" :times="seconds" :covered="0" :chosen="mark">
@@ -63,7 +63,7 @@ const {
         </PressCard>
       </template>
     </StripCard>
-    <p v-if="way === 'eye'" class="es-quiet">Touch the first mark that looks as black as all after it.</p>
+    <p v-if="way === 'eye'" class="es-quiet">Choose the first step that looks as black as all later steps.</p>
     <template v-else>
       <StripCard :times="seconds" :covered="0" :densities="densities" />
       <div class="ReadStrip-fields">
@@ -71,27 +71,30 @@ const {
           v-for="(time, at) in seconds"
           :key="at"
           :model-value="texts[at] ?? ''"
-          :label="`Mark ${at + 1}`"
+          :label="`Step ${at + 1}`"
           :fault="typed.faults[at]"
           :hint="formatSpan(Math.round(time))"
           @update:model-value="texts[at] = $event"
         />
       </div>
       <div class="ReadStrip-row">
-        <TakeReading quantity="density" label="Read the next mark" @read="take" />
-        <KitButton v-if="canReadWhole" @click="readWhole">Read the whole strip with the stand-in</KitButton>
+        <TakeReading quantity="density" label="Read next step" @read="take" />
+        <KitButton v-if="canReadWhole" @click="readWhole">
+          Read all steps with the simulated densitometer
+        </KitButton>
+        <TextField v-model="difference" label="Tolerance in density" hint="usually 0.04" />
         <TextField
-          v-model="difference"
-          label="Difference the eye forgives"
-          hint="in density; 0.04 is usual"
+          v-model="white"
+          label="Paper white"
+          placeholder="0.06"
+          hint="leave empty for the usual value"
         />
-        <TextField v-model="white" label="Bare paper" placeholder="0.06" hint="empty: as usual" />
       </div>
     </template>
     <p v-for="line in trouble" :key="line" role="alert" class="ReadStrip-trouble">{{ line }}</p>
     <ChartFigure
       v-if="series.length"
-      label="Black by exposure"
+      label="Density by exposure"
       :series="series"
       x-name="exposure"
       y-name="density"
@@ -109,9 +112,9 @@ const {
         :text="formatSpan(Math.round(result.figure.value))"
       />
       <p>between {{ formatSpan(Math.round(result.low)) }} and {{ formatSpan(Math.round(result.high)) }}</p>
-      <p v-if="found.base" class="es-quiet">deepest black {{ digits(found.base.black, 3) }}</p>
+      <p v-if="found.base" class="es-quiet">Dmax {{ digits(found.base.black, 3) }}</p>
     </div>
-    <BigTarget class="ReadStrip-go" label="Keep it as base exposure" :disabled="!result" @press="keep" />
+    <BigTarget class="ReadStrip-go" label="Save as base exposure" :disabled="!result" @press="keep" />
   </section>
 </template>
 

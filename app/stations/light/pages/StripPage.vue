@@ -83,22 +83,22 @@ const strips = computed(() => workroom.sheets.filter((one) => one.sheet.strip))
 
 useMarginNotes(() => [
   {
-    title: 'How it is laid',
+    title: 'How to lay the strip',
     lines: [
-      'One coated strip, the clear film over half its length, bare coat beside it. Mark 1 at the edge the card comes from.',
-      'Steps by a like ratio look even to the eye; a third of a stop apart is fine enough.',
+      'Lay clear film along one half of a coated strip and leave the other half bare. Step 1 is at the edge where the card starts.',
+      'Steps of equal ratio look even to the eye. A third of a stop is fine enough.',
     ],
   },
   {
-    title: 'How it is run',
+    title: 'How to expose the strip',
     lines: [
-      'The exposure clock counts and says “cover to mark 3”. Turn the voice on at Workroom, or watch the page.',
+      'The exposure clock tells you “cover to step 3”. Turn on the voice in Workroom, or watch the page.',
     ],
   },
   {
-    title: 'What it is for',
+    title: 'What the strip is for',
     lines: [
-      'The base exposure: the shortest that still gives the deepest black through the clear film. Everything after it is the negative’s work.',
+      'The strip finds the base exposure: the shortest exposure that prints maximum black through clear film. The negative does the rest.',
     ],
   },
 ])
@@ -107,53 +107,59 @@ useMarginNotes(() => [
 <template>
   <section class="StripPage">
     <header>
-      <p class="es-kicker">To find the base exposure</p>
+      <p class="es-kicker">Light</p>
       <h1>Test strip</h1>
       <LightNav here="strip" />
     </header>
     <div class="StripPage-row">
       <QuantityField
         v-model="first"
-        label="First mark"
+        label="Shortest exposure"
         :fault="faultOf('first')"
         dimension="time"
         unit="min"
       />
-      <QuantityField v-model="last" label="Last mark" :fault="faultOf('last')" dimension="time" unit="min" />
-      <TextField v-model="count" label="Marks" :fault="faultOf('count')" />
+      <QuantityField
+        v-model="last"
+        label="Longest exposure"
+        :fault="faultOf('last')"
+        dimension="time"
+        unit="min"
+      />
+      <TextField v-model="count" label="Number of steps" :fault="faultOf('count')" />
     </div>
     <ChoiceRow
       v-model="spacing"
       label="Steps"
       :options="[
-        { id: 'ratio', name: 'by a like ratio' },
-        { id: 'time', name: 'by a like time' },
+        { id: 'ratio', name: 'equal ratio (stops)' },
+        { id: 'time', name: 'equal time' },
       ]"
     />
     <ChoiceRow
       v-model="card"
-      label="The card"
+      label="Card"
       :options="[
-        { id: 'covers', name: 'covers mark after mark' },
-        { id: 'frees', name: 'frees mark after mark' },
+        { id: 'covers', name: 'covers step after step' },
+        { id: 'frees', name: 'uncovers step after step' },
       ]"
     />
     <StripCard v-if="read.times.length" :times="read.times" :covered="0" />
-    <ol v-if="read.plan" class="StripPage-cues" aria-label="When the card is moved">
+    <ol v-if="read.plan" class="StripPage-cues" aria-label="When to move the card">
       <li v-for="cue in read.cues" :key="cue.atSeconds">
         <span>{{ formatSpan(Math.round(cue.atSeconds)) }}</span>
         {{ cueWords(read.plan, cue) }}
       </li>
       <li>
         <span>{{ formatSpan(Math.round(read.plan.lastSeconds)) }}</span>
-        Take it out
+        Finish exposure
       </li>
     </ol>
     <div class="StripPage-acts">
-      <BigTarget label="A new sheet for it" :disabled="!read.plan" @press="begin" />
+      <BigTarget label="Plan a new sheet for this strip" :disabled="!read.plan" @press="begin" />
     </div>
     <section v-if="waiting.length">
-      <h2>Or onto a sheet that waits</h2>
+      <h2>Or use a planned sheet</h2>
       <ul>
         <li v-for="one in waiting" :key="one.sheet.id">
           <KitButton :disabled="!read.plan" @click="onto(one.sheet.id)">
@@ -163,11 +169,11 @@ useMarginNotes(() => [
       </ul>
     </section>
     <section v-if="strips.length">
-      <h2>Strips</h2>
+      <h2>Test strips</h2>
       <ul>
         <li v-for="one in strips" :key="one.sheet.id">
           <RouterLink :to="{ name: 'read-strip', params: { sheetId: one.sheet.id } }">
-            {{ one.state.stripRead ? 'Look at' : 'Read' }} sheet {{ one.sheet.number }}, {{ one.sheet.title }}
+            {{ one.state.stripRead ? 'Open' : 'Read' }} sheet {{ one.sheet.number }}, {{ one.sheet.title }}
           </RouterLink>
           <span class="es-quiet">{{ one.definition.name }}</span>
         </li>

@@ -56,32 +56,32 @@ const goDate = () =>
         code: 'unreadable',
         field: 'date',
         problem: `“${date.value}” is not a date.`,
-        remedy: 'Write it like 2026-06-21.',
+        remedy: 'Enter a date like 2026-06-21.',
       })
     dayStart.value = new Date(at).setHours(0, 0, 0, 0)
   })
 
 useMarginNotes(() => [
   {
-    title: 'How sure this is',
+    title: 'Uncertainty',
     lines: scene.value
       ? [
-          `Two times in three the light lies within a factor of ${digits(Math.exp(scene.value.correction.uncertainty ?? 0), 2)} of this, either way. The sky: ${skyText(light.value?.sky)}.`,
-          'Each reading of a meter under this sun, and each exposure that a meter counts, makes the model yours.',
+          `Two times in three, the light is within a factor of ${digits(Math.exp(scene.value.correction.uncertainty ?? 0), 2)} of this value. The sky: ${skyText(light.value?.sky)}.`,
+          'Each meter reading under this sun, and each metered exposure, fits the model to your place.',
         ]
-      : ['Say where the frame is put out; nothing leaves this machine.'],
+      : ['Enter where you print. Nothing leaves this computer.'],
   },
   {
-    title: 'The sky changes',
+    title: 'When the sky changes',
     lines: [
-      'Say it again when it does; what was said six hours ago is not believed any more.',
-      'A forecast of the UV index for the hour says it better than the eye.',
+      'Update the sky when it changes. Entries older than six hours are ignored.',
+      'A UV index forecast for the hour is better than judging by eye.',
     ],
   },
   {
     title: 'Glass and wind',
     lines: [
-      'Clips and glass keep things where they lie. Cover the frame while carrying it; the clock starts when the cover comes off.',
+      'Hold everything in place with clips and glass. Cover the frame while you carry it, and start the clock when you uncover it.',
     ],
   },
 ])
@@ -90,7 +90,7 @@ useMarginNotes(() => [
 <template>
   <section class="SunPage">
     <header>
-      <p class="es-kicker">{{ light ? light.name : 'Printing out of doors' }}</p>
+      <p class="es-kicker">{{ light ? light.name : 'Light' }}</p>
       <h1>The sun, {{ dayOf(dayStart) }}</h1>
       <p v-if="times" class="es-quiet">
         <template v-if="times.rises && times.sets">
@@ -100,14 +100,14 @@ useMarginNotes(() => [
       </p>
       <LightNav here="sun" />
     </header>
-    <ChoiceRow v-if="suns.length > 1" v-model="sunId" label="Which window or place" :options="suns" />
+    <ChoiceRow v-if="suns.length > 1" v-model="sunId" label="Window or place" :options="suns" />
 
     <template v-if="curve && times && light">
       <div class="SunPage-days">
         <KitButton @click="goDay(-1)">The day before</KitButton>
         <KitButton @click="goDay(1)">The day after</KitButton>
         <form @submit.prevent="goDate">
-          <TextField v-model="date" label="Another day" placeholder="2026-06-21" :fault="faults.date" />
+          <TextField v-model="date" label="Day" placeholder="2026-06-21" :fault="faults.date" />
         </form>
       </div>
       <ChartFigure
@@ -133,24 +133,22 @@ useMarginNotes(() => [
         />
         <p v-if="best">
           <strong>{{ timeOfDay(best.from) }} to {{ timeOfDay(best.to) }}</strong>
-          <span>
-            best to put it out; {{ formatSpan(Math.round(best.seconds)) }} at {{ timeOfDay(best.at) }}
-          </span>
+          <span>best start; {{ formatSpan(Math.round(best.seconds)) }} at {{ timeOfDay(best.at) }}</span>
         </p>
         <p v-else-if="dose">
           <strong>no time</strong>
-          <span>this day has not light enough for one print</span>
+          <span>not enough light for one print on this day</span>
         </p>
         <template v-if="finish && finishFigure && finish.at">
           <FigureValue
-            label="it will take"
+            label="exposure"
             :figure="finishFigure"
             :text="formatSpan(Math.round(finishFigure.value))"
           />
           <p>
             <strong>{{ timeOfDay(finish.at) }}</strong>
             <span>
-              done, if put out {{ timeOfDay(finish.from) }}; between
+              if you start at {{ timeOfDay(finish.from) }}; between
               {{ finish.early ? timeOfDay(finish.early) : 'dusk' }} and
               {{ finish.late ? timeOfDay(finish.late) : 'not today' }}
             </span>
@@ -158,20 +156,20 @@ useMarginNotes(() => [
         </template>
         <p v-else-if="finish && dose">
           <strong>not today</strong>
-          <span>put out {{ timeOfDay(finish.from) }}, it will not have its dose before dark</span>
+          <span>start {{ timeOfDay(finish.from) }}, the print will not get its full dose before dark</span>
         </p>
       </div>
       <div class="SunPage-row">
         <TextField
           v-model="outAt"
-          label="Put out at"
+          label="Start at"
           :placeholder="finish ? timeOfDay(finish.from) : '12:30'"
           :fault="putOut.fault"
         />
         <QuantityField
           v-model="typedDose"
           :fault="doseFault"
-          label="Dose it needs, mJ/cm²"
+          label="Dose needed, mJ/cm²"
           :placeholder="dose ? String(Math.round(dose.value)) : ''"
           :hint="dose?.says ?? ''"
           dimension="dose"

@@ -45,13 +45,17 @@ const {
 <template>
   <section class="TabletPage">
     <header>
-      <p class="es-kicker">How the paper answers</p>
+      <p class="es-kicker">Light</p>
       <h1>Step tablet</h1>
       <LightNav here="tablet" />
     </header>
     <ChoiceRow v-model="tabletId" label="Tablet" :options="tablets" />
     <div class="TabletPage-row">
-      <TextField v-model="name" label="What was printed" placeholder="3 drops of chlorate, 50 % RH" />
+      <TextField
+        v-model="name"
+        label="Sensitizer and conditions"
+        placeholder="3 drops of chlorate, 50 % RH"
+      />
       <SelectField
         v-model="processId"
         label="Process"
@@ -62,7 +66,7 @@ const {
     </div>
     <ChoiceRow
       v-model="scale"
-      label="Readings are"
+      label="Readings in"
       :options="[
         { id: 'density', name: 'densities' },
         { id: 'lightness', name: 'L*' },
@@ -71,7 +75,7 @@ const {
     <TextField
       v-model="typed"
       label="Readings, clear step first"
-      placeholder="1.42 1.40 1.36 1.28 … a dash for a step that cannot be read"
+      placeholder="1.42 1.40 1.36 1.28 … use a dash for a step you cannot read"
       :fault="read.fault ?? refusalOfHand"
       :hint="
         read.print
@@ -80,8 +84,8 @@ const {
       "
     />
     <div class="TabletPage-acts">
-      <TakeReading quantity="density" label="Read the next step" @read="take" />
-      <BigTarget label="Keep this tablet" :disabled="!inHand" @press="keep" />
+      <TakeReading quantity="density" label="Read next step" @read="take" />
+      <BigTarget label="Save tablet" :disabled="!inHand" @press="keep" />
     </div>
 
     <ChartFigure
@@ -96,8 +100,8 @@ const {
       :marks="
         figured && figured.curve.foot !== null && figured.curve.shoulder !== null
           ? [
-              { x: figured.curve.foot, name: '0.04 over white' },
-              { x: figured.curve.shoulder, name: '90 % of black' },
+              { x: figured.curve.foot, name: '0.04 above paper white' },
+              { x: figured.curve.shoulder, name: '90 % of Dmax' },
             ]
           : []
       "
@@ -106,7 +110,7 @@ const {
     <div v-if="figured" class="TabletPage-figures">
       <FigureValue
         v-if="figured.curve.negativeRange"
-        label="density range a negative needs"
+        label="density range the negative needs"
         :figure="figured.curve.negativeRange"
         :text="figured.curve.negativeRange.value.toFixed(2)"
       />
@@ -129,7 +133,7 @@ const {
     </div>
 
     <section v-if="kept.length">
-      <h2>Kept tablets</h2>
+      <h2>Saved tablets</h2>
       <ul>
         <li v-for="one in kept" :key="one.id">
           <KitCheckbox :model-value="isShown(one.id)" @update:model-value="toggle(one.id)">
@@ -143,8 +147,8 @@ const {
                 : ''
             }}
           </span>
-          <KitButton kind="link" :aria-label="`Take ${one.name} back`" @click="undoTabletPrint(one.id)">
-            take back
+          <KitButton kind="link" :aria-label="`Remove ${one.name}`" @click="undoTabletPrint(one.id)">
+            remove
           </KitButton>
         </li>
       </ul>

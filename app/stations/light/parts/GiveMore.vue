@@ -40,8 +40,8 @@ function giveTyped(): void {
 </script>
 
 <template>
-  <KitDialog title="How much more?" @opened="field?.focus()" @close="emit('close')">
-    <p class="es-quiet">Planned now: {{ formatSpan(plannedSeconds) }}. A minus takes away.</p>
+  <KitDialog title="Change the exposure" @opened="field?.focus()" @close="emit('close')">
+    <p class="es-quiet">Planned now: {{ formatSpan(plannedSeconds) }}. Use a minus to shorten it.</p>
     <div class="GiveMore-offers">
       <PressCard v-for="offer in offers" :key="offer.text" @click="emit('give', offer.change, offer.said)">
         <strong>{{ offer.text }}</strong>
@@ -52,18 +52,18 @@ function giveTyped(): void {
       <TextField
         ref="field"
         v-model="typed"
-        label="Or as you say it"
+        label="Or enter it"
         placeholder="1/4 stop, 15 %, 2 min 30"
         :fault="fault"
         :hint="reading && 'seconds' in reading ? `to ${formatSpan(reading.seconds)}` : ''"
       />
       <BigTarget
-        label="Give it"
+        label="Apply change"
         hint="enter"
         :disabled="!reading || 'problem' in reading"
         @press="giveTyped"
       />
-      <EnterSubmits>Give it</EnterSubmits>
+      <EnterSubmits>Apply change</EnterSubmits>
     </form>
   </KitDialog>
 </template>

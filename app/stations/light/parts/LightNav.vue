@@ -3,9 +3,9 @@ import StationNav from '../../../kit/StationNav.vue'
 
 defineProps<{ here: (typeof PAGES)[number]['name'] }>()
 const PAGES = [
-  { name: 'light', title: 'In the frame' },
+  { name: 'light', title: 'Exposure' },
   { name: 'lights', title: 'Lights' },
-  { name: 'sun', title: 'The sun' },
+  { name: 'sun', title: 'Sun' },
   { name: 'strip', title: 'Test strip' },
   { name: 'tablet', title: 'Step tablet' },
   { name: 'bases', title: 'Base exposures' },
@@ -14,5 +14,5 @@ const PAGES = [
 </script>
 
 <template>
-  <StationNav label="At the light" :pages="PAGES" :here="here" />
+  <StationNav label="Light pages" :pages="PAGES" :here="here" />
 </template>

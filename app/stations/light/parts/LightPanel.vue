@@ -48,7 +48,7 @@ const {
     <div class="LightPanel-figures">
       <FigureValue
         v-if="!isSun"
-        label="hours burnt"
+        label="hours used"
         :figure="health.hours"
         :text="`${digits(Math.round(health.hours.value * 10) / 10)} h`"
       />
@@ -61,12 +61,12 @@ const {
       <p v-if="!isSun" class="LightPanel-next">
         {{
           health.nextCheckHours > 0
-            ? `to be read again in ${digits(health.nextCheckHours, 2)} h of light`
-            : 'to be read again now'
+            ? `measure again in ${digits(health.nextCheckHours, 2)} h of light`
+            : 'measure again now'
         }}
         {{
           isFirstReadLate
-            ? 'The percentage counts from your first reading. Read new tubes once they have burned in, and it counts from new.'
+            ? 'The percentage is relative to your first reading. Measure new tubes once they have burned in.'
             : ''
         }}
       </p>
@@ -74,7 +74,7 @@ const {
 
     <ChartFigure
       v-if="chart.length"
-      :label="`${light.name}, strength by hours`"
+      :label="`${light.name}, output by hours`"
       :series="chart"
       x-name="hours"
       :y-name="health.from === 'meter' ? 'mW/cm²' : '1000 ÷ base exposure in s'"
@@ -83,13 +83,11 @@ const {
 
     <div class="LightPanel-acts">
       <template v-if="!isSun">
-        <KitButton v-if="!isLit" @click="told({ type: 'lit' }, `${light.name} is lit.`)">
-          It is lit now
-        </KitButton>
-        <KitButton v-else @click="told({ type: 'out' }, `${light.name} is out.`)">It is out</KitButton>
+        <KitButton v-if="!isLit" @click="told({ type: 'lit' }, `${light.name} is on.`)">Lamp is on</KitButton>
+        <KitButton v-else @click="told({ type: 'out' }, `${light.name} is off.`)">Lamp is off</KitButton>
         <KitButton @click="newTubes">New tubes or bulb</KitButton>
       </template>
-      <RouterLink v-else :to="{ name: 'sun', query: { light: light.id } }">The day of this sun</RouterLink>
+      <RouterLink v-else :to="{ name: 'sun', query: { light: light.id } }">Sun through the day</RouterLink>
     </div>
 
     <form class="LightPanel-row" @submit.prevent="keepReading('typed')">
@@ -101,19 +99,19 @@ const {
         dimension="irradiance"
         unit="mWPerCm2"
       />
-      <KitButton type="submit">Write it down</KitButton>
+      <KitButton type="submit">Save reading</KitButton>
       <TakeReading quantity="irradiance" @read="keepReading('meter', $event)" />
     </form>
     <form v-if="!isSun" class="LightPanel-row" @submit.prevent="keepHours">
       <QuantityField
         v-model="hours"
-        label="Hours it has burnt, by its counter"
+        label="Hours on its counter"
         placeholder="340"
         :fault="faults.hours"
         dimension="time"
         unit="h"
       />
-      <KitButton type="submit">Count from there</KitButton>
+      <KitButton type="submit">Set hours</KitButton>
     </form>
 
     <details v-if="!isSun">
@@ -123,7 +121,7 @@ const {
           {{
             light.warmUp
               ? `warm after ${formatSpan(Math.round(warmAfterSeconds(light.warmUp)))}`
-              : 'warm-up not said'
+              : 'warm-up not set'
           }},
           {{
             light.distanceMillimetres
@@ -131,7 +129,7 @@ const {
                   length: preferences.chosen.length,
                   temperature: 'degC',
                 })
-              : 'distance not said'
+              : 'distance not set'
           }},
           {{ falloffText(light.falloff) }}
         </span>
@@ -139,19 +137,19 @@ const {
       <form class="LightPanel-row" @submit.prevent="keepWarmUp">
         <QuantityField
           v-model="startsAt"
-          label="Starts at, % of its full light"
+          label="Output at switch-on, % of full"
           :fault="faults.warmUp"
           dimension="fraction"
           unit="percent"
         />
         <QuantityField
           v-model="settles"
-          label="Two thirds of the rest come in"
+          label="Warm-up time (to two thirds of the rest)"
           hint="such as 90 s"
           dimension="time"
           unit="s"
         />
-        <KitButton type="submit">Keep</KitButton>
+        <KitButton type="submit">Save</KitButton>
       </form>
       <form class="LightPanel-row" @submit.prevent="keepDistance">
         <QuantityField
@@ -162,7 +160,7 @@ const {
           dimension="length"
           unit="mm"
         />
-        <ChoiceRow v-model="falloff" label="It falls off" :options="falloffs" />
+        <ChoiceRow v-model="falloff" label="Falloff with distance" :options="falloffs" />
         <QuantityField
           v-if="falloff === 'line'"
           v-model="lineLength"
@@ -176,46 +174,46 @@ const {
           label="Distances and readings"
           placeholder="150 mm 4.8; 300 mm 2.1"
         />
-        <KitButton type="submit">Keep</KitButton>
+        <KitButton type="submit">Save</KitButton>
       </form>
     </details>
 
     <details>
-      <summary>Another distance, a tissue, an interleaf film</summary>
+      <summary>Convert an exposure: distance, tissue, film</summary>
       <div class="LightPanel-row">
-        <QuantityField v-model="wanted.time" label="Time that was right" dimension="time" unit="min" />
+        <QuantityField v-model="wanted.time" label="Known exposure" dimension="time" unit="min" />
         <QuantityField
           v-if="!isSun"
           v-model="wanted.distance"
           label="New distance, mm"
           :placeholder="
-            light.distanceMillimetres ? String(light.distanceMillimetres) : 'say the present one first'
+            light.distanceMillimetres ? String(light.distanceMillimetres) : 'enter the present distance first'
           "
           dimension="length"
           unit="mm"
         />
         <QuantityField
           v-model="wanted.transmission"
-          label="A sheet lets through, %"
+          label="Transmission of one sheet, %"
           placeholder="60"
           dimension="fraction"
           unit="percent"
         />
-        <TextField v-model="wanted.sheets" label="Sheets of it" />
+        <TextField v-model="wanted.sheets" label="Number of sheets" />
         <TextField
           v-model="wanted.exponent"
           label="Schwarzschild exponent"
           :fault="faults.exponent"
-          hint="1: light and time stand for each other"
+          hint="1: no reciprocity failure"
         />
-        <KitButton @click="keepExponent">Keep the exponent for this light</KitButton>
+        <KitButton @click="keepExponent">Save exponent for this light</KitButton>
       </div>
       <p v-if="other.fault" role="alert" class="LightPanel-fault">
         {{ other.fault.problem }} {{ other.fault.remedy }}
       </p>
       <FigureValue
         v-if="other.figure"
-        label="time then"
+        label="new exposure"
         :figure="other.figure"
         :text="formatSpan(Math.round(other.figure.value))"
       />

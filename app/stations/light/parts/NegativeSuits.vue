@@ -18,7 +18,7 @@ const SUIT_WORDS = {
   fits: 'fits',
   shortPaper: 'too contrasty: shadows or highlights will be lost',
   longPaper: 'too soft: the print will be flat',
-  unknown: 'its tablet ended too early to tell',
+  unknown: 'its tablet was too short to tell',
 } as const
 </script>
 
@@ -27,9 +27,9 @@ const SUIT_WORDS = {
     v-model="negative"
     label="Density range of a negative"
     placeholder="1.65"
-    hint="says which of these suits it"
+    hint="shows which of these fit it"
   />
-  <ul v-if="suits.length" aria-label="What suits this negative">
+  <ul v-if="suits.length" aria-label="Papers and mixes that fit this negative">
     <li
       v-for="(suit, at) in suits"
       :key="suit.id"

@@ -19,8 +19,8 @@ const keepTablet = () =>
       throw new CoreError({
         code: 'too-few',
         field: 'tablet',
-        problem: 'A tablet has at least six steps.',
-        remedy: 'Write the density of each step, the clear one first.',
+        problem: 'A step tablet needs at least six steps.',
+        remedy: 'Enter the density of each step, clear film first.',
       })
     const clear = densities[0] ?? 0
     // Over its clear step, so that readings with and without film base are the same tablet.
@@ -35,17 +35,17 @@ const keepTablet = () =>
 
 <template>
   <details>
-    <summary>A tablet of your own</summary>
+    <summary>Your own step tablet</summary>
     <div class="OwnTablet-row">
-      <TextField v-model="ownName" label="Its name" placeholder="calibrated, no. 4" />
+      <TextField v-model="ownName" label="Name" placeholder="calibrated, no. 4" />
       <TextField
         v-model="ownDensities"
-        label="Densities of its steps, clear one first"
+        label="Densities of its steps, clear film first"
         placeholder="0.05 0.20 0.36 …"
         :fault="faults.tablet"
       />
     </div>
-    <KitButton @click="keepTablet">Keep these steps</KitButton>
+    <KitButton @click="keepTablet">Save step tablet</KitButton>
   </details>
 </template>
 

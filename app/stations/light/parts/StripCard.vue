@@ -14,7 +14,7 @@ defineEmits<{ pick: [mark: number] }>()
 </script>
 
 <template>
-  <ol class="StripCard" aria-label="Marks of the strip">
+  <ol class="StripCard" aria-label="Steps of the test strip">
     <li
       v-for="(seconds, at) in times"
       :key="at"

@@ -49,7 +49,7 @@ async function change(part: Partial<Light>): Promise<void> {
   const before = props.light
   const fresh = before ?? { id: uuid(), name: 'the sun', kind: 'sun' as const, note: '' }
   await saveLight({ ...fresh, ...part })
-  if (before) notice.say(`${before.name} is changed.`, () => restoreLight(before))
+  if (before) notice.say(`${before.name} saved.`, () => restoreLight(before))
 }
 /** The sky is kept with its light, and in the ledger, so that a frame that is out is counted under each sky it had. */
 async function saySky(sky: Omit<NonNullable<Light['sky']>, 'at'>): Promise<void> {
@@ -67,8 +67,8 @@ const keepPlace = () =>
       throw new CoreError({
         code: 'out-of-range',
         field: 'altitude',
-        problem: `“${altitude.value}” is no height to work at.`,
-        remedy: 'Write metres above the sea, from −500 to 6000.',
+        problem: `“${altitude.value}” is not a valid height.`,
+        remedy: 'Enter metres above sea level, from −500 to 6000.',
       })
     const { latitude, longitude } = readPlace(coordinates.value)
     await change({ place: { name: placeName.value.trim(), latitude, longitude, altitudeMetres: metres } })
@@ -101,21 +101,21 @@ const facing = computed<string | undefined>({
 
 <template>
   <div class="SunPlace">
-    <ChoiceRow v-if="light?.place" v-model="sky" label="The sky now" :options="SKIES" />
+    <ChoiceRow v-if="light?.place" v-model="sky" label="Sky now" :options="SKIES" />
     <form v-if="light?.place" class="SunPlace-row" @submit.prevent="keepIndex">
       <TextField
         v-model="uvIndex"
-        label="Or the UV index forecast for now"
+        label="Or UV index forecast for now"
         placeholder="4.5"
         :fault="faults.uvIndex"
         :hint="skyText(light.sky)"
       />
-      <KitButton type="submit">Take the sky from it</KitButton>
+      <KitButton type="submit">Use this UV index</KitButton>
     </form>
     <ChoiceRow
       v-if="light?.place"
       v-model="facing"
-      label="The frame lies"
+      label="Frame position"
       :options="[
         { id: 'flat', name: 'flat' },
         { id: 'sun', name: 'facing the sun' },
@@ -126,7 +126,7 @@ const facing = computed<string | undefined>({
         v-model="placeName"
         label="Place"
         :options="places.map((one) => one.name)"
-        placeholder="pick one, or its name"
+        placeholder="choose one, or enter a name"
       />
       <TextField
         v-model="coordinates"
@@ -136,13 +136,13 @@ const facing = computed<string | undefined>({
       />
       <QuantityField
         v-model="altitude"
-        label="Height above the sea, m"
+        label="Height above sea level, m"
         placeholder="0"
         dimension="altitude"
         unit="altitudeM"
       />
       <KitButton type="submit">
-        {{ light?.place ? 'Change the place' : 'The frame is put out here' }}
+        {{ light?.place ? 'Save place' : 'Save place' }}
       </KitButton>
     </form>
   </div>

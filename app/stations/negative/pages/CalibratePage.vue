@@ -37,9 +37,9 @@ const {
 <template>
   <section class="CalibratePage">
     <header>
-      <p class="es-kicker">So that tones land where they were planned</p>
+      <p class="es-kicker">Negative</p>
       <h1>Calibrate</h1>
-      <RouterLink :to="{ name: 'negative' }">Back to the negative</RouterLink>
+      <RouterLink :to="{ name: 'negative' }">Back to Negative</RouterLink>
     </header>
 
     <ul v-if="all.length" aria-label="Calibrations">
@@ -54,19 +54,18 @@ const {
       </li>
     </ul>
     <p v-else-if="isLoaded && !isBeginning">
-      No chart has been printed yet. With a plain inversion the tones fall as they may; with a chart they
-      land.
+      No calibrations yet. With plain inversion the tones are not controlled. Print a chart to control them.
     </p>
 
     <BigTarget
       v-if="!isBeginning"
       class="CalibratePage-go"
-      label="Begin a calibration"
+      label="New calibration"
       @press="isBeginning = true"
     />
     <form v-else @submit.prevent="begin">
       <FieldGrid>
-        <TextField v-model="name" label="What you call it" placeholder="rag, the box" autofocus />
+        <TextField v-model="name" label="Name" placeholder="rag, the box" autofocus />
         <SelectField v-model="processId" label="Process" :options="options(workroom.allProcesses)" />
         <SelectField
           v-model="paperId"
@@ -82,11 +81,11 @@ const {
           clearable
           placeholder="any"
         />
-        <TextField v-model="film" label="Film, printer and ink" placeholder="as you call them" />
+        <TextField v-model="film" label="Film, printer and ink" placeholder="the names you use" />
         <QuantityField
           v-model="exposure"
           label="Base exposure"
-          :hint="base ? 'as it was found' : 'find it by a test strip'"
+          :hint="base ? 'from your test strip' : 'find it with a test strip'"
           :fault="exposureFault"
           dimension="time"
           unit="min"
@@ -98,15 +97,15 @@ const {
       <div class="CalibratePage-row">
         <ChoiceRow
           v-model="steps"
-          label="Tones of the chart"
+          label="Tones in the chart"
           :options="[
             ...['21', '31', '51', '101'].map((id) => ({ id, name: id })),
-            { id: 'own', name: 'another number' },
+            { id: 'own', name: 'other' },
           ]"
         />
         <ChoiceRow
           v-model="repeats"
-          label="Each laid"
+          label="Patches per tone"
           :options="[
             { id: '1', name: 'once' },
             { id: '2', name: 'twice' },
@@ -116,7 +115,7 @@ const {
         />
         <ChoiceRow
           v-model="scattered"
-          label="Patches lie"
+          label="Patch order"
           :options="[
             { id: 'scattered', name: 'scattered' },
             { id: 'rows', name: 'in order' },
@@ -139,7 +138,7 @@ const {
         hint="5 to 101"
       />
       <p class="es-quiet">{{ drawn.said }}</p>
-      <BigTarget class="CalibratePage-go" label="To the chart" :disabled="!!drawn.fault" @press="begin" />
+      <BigTarget class="CalibratePage-go" label="Create chart" :disabled="!!drawn.fault" @press="begin" />
     </form>
   </section>
 </template>

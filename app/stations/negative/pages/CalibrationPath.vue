@@ -38,8 +38,8 @@ const {
 </script>
 
 <template>
-  <EmptyPage v-if="isLoaded && !calibration" kicker="Calibrate" title="This calibration is not here">
-    <p><RouterLink :to="{ name: 'calibrate' }">To the calibrations</RouterLink></p>
+  <EmptyPage v-if="isLoaded && !calibration" kicker="Calibrate" title="Calibration not found">
+    <p><RouterLink :to="{ name: 'calibrate' }">Go to calibrations</RouterLink></p>
   </EmptyPage>
   <section v-else-if="calibration" class="CalibrationPath">
     <header>
@@ -54,14 +54,14 @@ const {
       </p>
       <nav aria-label="Calibration">
         <RouterLink :to="{ name: 'calibrate' }">All calibrations</RouterLink>
-        <RouterLink :to="{ name: 'negative' }">To the negative</RouterLink>
+        <RouterLink :to="{ name: 'negative' }">Go to Negative</RouterLink>
         <KitButton kind="link" @click="takeBack">Remove calibration</KitButton>
       </nav>
     </header>
     <ol>
       <PathStep
         :number="1"
-        title="The chart on film"
+        title="Chart on film"
         :said="
           calibration.filmMadeAt
             ? `made ${when(calibration.filmMadeAt)}`
@@ -72,7 +72,7 @@ const {
         @open="chosen = 'film'"
       >
         <p>
-          Print it on film at its exact size, without scaling or colour management, at the printer’s best
+          Print the chart on film at its exact size, without scaling or colour management, at the best print
           quality.
         </p>
         <ChartFilm
@@ -80,13 +80,18 @@ const {
           :curve="null"
           :writing="`${calibration.name} · chart · ${dateOf(now.now, now.now)}`"
           :file-name="`${slug}-chart`"
-          label="The chart as a negative"
-          @made="change({ filmMadeAt: moment() }, 'The chart is saved. Print it on film, then on paper.')"
+          label="Save the chart negative"
+          @made="
+            change(
+              { filmMadeAt: moment() },
+              'Chart saved. Print it on film, then make a contact print of it.',
+            )
+          "
         />
       </PathStep>
       <PathStep
         :number="2"
-        title="Its print on paper"
+        title="Print of the chart"
         :said="calibration.printedAt ? `printed ${when(calibration.printedAt)}` : ''"
         :is-done="!!calibration.printedAt"
         :is-open="open === 'print'"
@@ -96,28 +101,28 @@ const {
         <p>
           {{
             calibration.seconds
-              ? `Expose it for ${formatSpan(Math.round(calibration.seconds))}, the base exposure, and let it dry for a day.`
-              : 'Expose it at your base exposure, and let it dry for a day.'
+              ? `Expose the chart for ${formatSpan(Math.round(calibration.seconds))} (base exposure), and let the print dry for a day.`
+              : 'Expose the chart at your base exposure, and let the print dry for a day.'
           }}
         </p>
         <BigTarget
           v-if="!calibration.seconds && base"
           quiet
-          :label="`Take the base exposure found: ${formatSpan(Math.round(base.seconds))}`"
-          @press="change({ seconds: base.seconds }, 'The base exposure is written down.')"
+          :label="`Use the base exposure ${formatSpan(Math.round(base.seconds))}`"
+          @press="change({ seconds: base.seconds }, 'Base exposure saved.')"
         />
         <p v-else-if="!calibration.seconds">
-          None is written down for this process and light.
+          No base exposure is saved for this process and light.
           <RouterLink :to="{ name: 'strip' }">Plan a test strip</RouterLink>
         </p>
         <BigTarget
-          label="It is printed and dry"
-          @press="change({ printedAt: moment() }, 'Written down. Now read it.')"
+          label="Chart is printed and dry"
+          @press="change({ printedAt: moment() }, 'Saved. Now read the chart.')"
         />
       </PathStep>
       <PathStep
         :number="3"
-        title="Its reading"
+        title="Reading"
         :said="calibration.readAt ? `read ${when(calibration.readAt)}` : ''"
         :is-done="!!calibration.readAt"
         :is-open="open === 'read'"
@@ -128,7 +133,7 @@ const {
       </PathStep>
       <PathStep
         :number="4"
-        title="The curve"
+        title="Correction curve"
         :said="curve ? `from L* ${curve.black.toFixed(0)} to ${curve.white.toFixed(0)}` : ''"
         :is-done="!!curve"
         :is-open="open === 'curve'"
@@ -143,11 +148,11 @@ const {
           :file-name="slug"
           @aim="setAim"
         />
-        <BigTarget label="On to the check" @press="chosen = 'check'" />
+        <BigTarget label="Go to the check" @press="chosen = 'check'" />
       </PathStep>
       <PathStep
         :number="5"
-        title="The check"
+        title="Check"
         :said="one ? standingWords(one.standing) : ''"
         :is-done="!!calibration.checks.length"
         :is-open="open === 'check'"

@@ -23,7 +23,7 @@ const kind = computed({
   },
 })
 const evenAim = (): NamedAim => ({
-  name: 'my own',
+  name: 'my target',
   points: Array.from({ length: STEPS }, (_, i) => ({
     tone: i / (STEPS - 1),
     lightness: Math.round(props.black + (i / (STEPS - 1)) * (props.white - props.black)),
@@ -33,7 +33,7 @@ const own = computed(() => (typeof aim.value === 'object' ? aim.value : null))
 const name = computed({
   get: () => own.value?.name ?? '',
   set: (text: string) => {
-    if (own.value) aim.value = { ...own.value, name: text.trim() || 'my own' }
+    if (own.value) aim.value = { ...own.value, name: text.trim() || 'my target' }
   },
 })
 /** A point takes those beyond it along, so that lightness never falls. */
@@ -63,19 +63,19 @@ watch(otherId, (id) => {
   <div class="AimField">
     <ChoiceRow
       v-model="kind"
-      label="Even steps are to be"
+      label="Target"
       :options="[
-        { id: 'lightness', name: 'even to the eye' },
+        { id: 'lightness', name: 'even in lightness (L*)' },
         { id: 'density', name: 'even in density' },
-        { id: 'own', name: 'an aim of my own' },
+        { id: 'own', name: 'my own target curve' },
       ]"
     />
     <template v-if="own">
       <div class="AimField-row">
-        <TextField v-model="name" label="Name of the aim" />
+        <TextField v-model="name" label="Name of the target" />
         <SelectField
           v-model="otherId"
-          label="As another print has it"
+          label="Copy from a print"
           :options="others"
           clearable
           placeholder="drawn here"

@@ -62,7 +62,7 @@ async function make(): Promise<void> {
 <template>
   <div class="ChartFilm">
     <div class="ChartFilm-row">
-      <TextField v-model="resolution" label="Pixels to the inch" hint="what the printer works in" />
+      <TextField v-model="resolution" label="Resolution, ppi" hint="the printer’s native resolution" />
       <ChoiceRow
         v-model="format"
         label="File"
@@ -72,7 +72,7 @@ async function make(): Promise<void> {
           { id: 'pdf', name: 'PDF' },
         ]"
       />
-      <ColourField v-model="tint" label="Colour of the ink" />
+      <ColourField v-model="tint" label="Ink colour" />
     </div>
     <BigTarget :label="isMaking ? 'Drawing…' : label" :disabled="isMaking" @press="make" />
   </div>

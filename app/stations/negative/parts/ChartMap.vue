@@ -18,8 +18,8 @@ const props = defineProps<{
 const DAMAGE: Record<Damage, string> = {
   speck: 'a hair or speck',
   streak: 'a streak or bubble',
-  stranger: 'unlike its repeats',
-  outside: 'outside of the picture',
+  stranger: 'differs from its repeats',
+  outside: 'outside the picture',
 }
 const layout = computed(() => chartLayout(props.plan))
 const box = computed(() => `0 0 ${layout.value.columns * PITCH + 3} ${layout.value.rows * PITCH + 3}`)
@@ -46,11 +46,7 @@ const damaged = computed(() => patches.value.filter((patch) => patch.damage))
 <template>
   <figure class="ChartMap">
     <TintedPicture class="ChartMap-ground">
-      <svg
-        :viewBox="box"
-        role="img"
-        :aria-label="`${patches.length} patches, ${damaged.length} of them damaged`"
-      >
+      <svg :viewBox="box" role="img" :aria-label="`${patches.length} patches, ${damaged.length} damaged`">
         <g v-for="(patch, i) in patches" :key="patch.name">
           <title>{{ patch.title }}</title>
           <rect
@@ -69,7 +65,7 @@ const damaged = computed(() => patches.value.filter((patch) => patch.damage))
       </svg>
     </TintedPicture>
     <figcaption v-if="damaged.length" class="es-quiet">
-      Left out: {{ damaged.map((patch) => `${patch.name} (${DAMAGE[patch.damage!]})`).join(', ') }}
+      Not used: {{ damaged.map((patch) => `${patch.name} (${DAMAGE[patch.damage!]})`).join(', ') }}
     </figcaption>
   </figure>
 </template>

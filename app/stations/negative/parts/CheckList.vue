@@ -5,7 +5,7 @@ import type { CheckResult } from '@core/tone/curve'
 import { useNow } from '../../../state/useNow'
 import { dateOf } from '../../../words/moments'
 
-/** Checks of a curve in order of time: how far each was off, tone by tone, and whether it mended the curve. */
+/** Checks of a curve in order of time: how far each was off, tone by tone, and whether used to correct the curve. */
 defineProps<{ checks: readonly { check: ChartCheck; result: CheckResult | null }[] }>()
 defineEmits<{ mend: [index: number] }>()
 const now = useNow()
@@ -31,18 +31,18 @@ const bars = (check: ChartCheck, result: CheckResult | null) => {
   <ul v-if="checks.length" aria-label="Checks">
     <li v-for="({ check, result }, index) in checks" :key="check.at">
       <div>
-        <strong>{{ check.mean.toFixed(1) }} L* on the mean, {{ check.worst.toFixed(1) }} at worst</strong>
+        <strong>{{ check.mean.toFixed(1) }} L* mean error, {{ check.worst.toFixed(1) }} maximum</strong>
         <span class="es-quiet">{{ dateOf(check.at, now.now) }}</span>
-        <span v-if="check.isUsed" class="es-quiet">it mended the curve</span>
+        <span v-if="check.isUsed" class="es-quiet">used to correct the curve</span>
         <KitButton v-else-if="index === checks.length - 1" kind="link" @click="$emit('mend', index)">
-          Mend the curve by it
+          Correct the curve with this check
         </KitButton>
       </div>
       <svg
         v-if="result && !check.isUsed"
         :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
         role="img"
-        :aria-label="`Difference from the aim, tone by tone, up to ${result.worst.toFixed(1)} L*`"
+        :aria-label="`Error per tone, up to ${result.worst.toFixed(1)} L*`"
       >
         <line x1="0" :x2="WIDTH" :y1="HEIGHT / 2" :y2="HEIGHT / 2" />
         <rect

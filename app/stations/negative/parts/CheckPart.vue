@@ -38,16 +38,16 @@ function keep(): void {
 <template>
   <CheckList :checks="checks" @mend="$emit('mend', $event)" />
   <p>
-    The same chart, laid through the curve: its print should run in even steps. It shows how good the curve
-    is, and can mend it.
+    The same chart, made with the curve: its print should have even steps. The check shows how good the curve
+    is, and can correct it.
   </p>
   <ChartFilm
     :plan="chart"
     :curve="curve"
     :writing="`${calibration.name} · check ${chart.tag} · ${dateOf(now.now, now.now)}`"
     :file-name="`${fileName}-check`"
-    label="The checking chart as a negative"
+    label="Save the check chart negative"
   />
   <ReadChart :key="chart.tag" :plan="chart" @read="reading = $event" />
-  <BigTarget label="Keep this check" :disabled="!reading" @press="keep" />
+  <BigTarget label="Save check" :disabled="!reading" @press="keep" />
 </template>

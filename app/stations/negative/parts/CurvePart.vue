@@ -52,7 +52,7 @@ const series = computed<ChartSeries[]>(() => {
       points: row.map((tone) => ({ x: 100 * tone, y: 100 * ink(tone) })),
     },
     {
-      name: 'print by tone, as aimed at',
+      name: 'target',
       kind: 'line',
       colour: 'quiet',
       dashed: true,
@@ -78,16 +78,16 @@ function exportReadings(kind: 'csv' | 'cgats'): void {
   <div class="CurvePart">
     <AimField v-model="aim" :others="others" :black="curve.black" :white="curve.white" />
     <ChartFigure
-      label="What the chart says"
+      label="Result"
       :series="series"
-      x-name="ink, or tone, per cent"
-      y-name="L* of the print, or ink per cent"
+      x-name="ink or tone, %"
+      y-name="L* of the print, or ink, %"
       :y-min="0"
       :x-min="0"
       :x-max="100"
     />
     <p>
-      Black L* {{ curve.black.toFixed(1) }}, white {{ curve.white.toFixed(1) }}; the patches scatter by
+      Black L* {{ curve.black.toFixed(1) }}, white {{ curve.white.toFixed(1) }}; patch repeatability
       {{ curve.scatter.toFixed(1) }} L*.
     </p>
     <p class="CurvePart-acts">

@@ -61,15 +61,15 @@ function follow(event: PointerEvent): void {
     <figcaption>
       <KitButton
         kind="link"
-        :aria-label="`Left of the edge: the ${leftSide}; show the other`"
+        :aria-label="`Left: the ${leftSide}, switch`"
         @click="leftSide = leftSide === 'film' ? 'picture' : 'film'"
       >
         {{ leftSide === 'film' ? 'the film' : 'the picture' }}
       </KitButton>
-      <RangeSlider v-model="edge" class="FilmAndPrint-edge" aria-label="Draw the edge across, per cent" />
+      <RangeSlider v-model="edge" class="FilmAndPrint-edge" aria-label="Position of the divider, %" />
       <KitButton
         kind="link"
-        :aria-label="`Right of the edge: the print ${isWet ? 'wet' : 'dry'}; show the other`"
+        :aria-label="`Right: the print ${isWet ? 'wet' : 'dry'}, switch`"
         @click="isWet = !isWet"
       >
         the print, {{ isWet ? 'wet' : 'dry' }}

@@ -31,10 +31,10 @@ const ground = computed({
     <div class="FilmFields-row">
       <ChoiceRow
         v-model="side"
-        label="On the film"
+        label="Orientation"
         :options="[
-          { id: 'mirrored', name: 'turned left to right' },
-          { id: 'straight', name: 'as it is seen' },
+          { id: 'mirrored', name: 'mirrored' },
+          { id: 'straight', name: 'not mirrored' },
         ]"
       />
       <ChoiceRow
@@ -50,7 +50,7 @@ const ground = computed({
         v-model="ground"
         label="Border"
         :options="[
-          { id: 'inked', name: 'keeps the margin white' },
+          { id: 'inked', name: 'black (keeps the margin white)' },
           { id: 'clear', name: 'clear film' },
         ]"
       />
@@ -58,27 +58,27 @@ const ground = computed({
     <ChoiceRow
       v-if="draft.hasMarks && (borderMillimetres(draft.border) ?? 0) >= 8"
       v-model="draft.marksLayer"
-      :label="draft.layers.length ? 'Marks from layer' : 'Marks of layer'"
+      :label="draft.layers.length ? 'Register marks from layer' : 'Register marks of layer'"
       :options="LAYERS"
     />
     <FieldGrid>
       <QuantityField
         v-model="draft.border"
         label="Border, mm"
-        hint="8 or more has room for marks"
+        hint="8 mm or more leaves room for marks"
         :fault="fault?.field === 'border' ? fault : undefined"
         dimension="length"
         unit="mm"
       />
       <div>
-        <ColourField v-model="draft.tint" label="Colour of the ink" />
-        <p class="es-quiet">black gives a grey file</p>
+        <ColourField v-model="draft.tint" label="Ink colour" />
+        <p class="es-quiet">black gives a greyscale file</p>
       </div>
       <fieldset>
         <legend>In the border</legend>
         <KitCheckbox v-model="draft.hasMarks">register marks</KitCheckbox>
-        <KitCheckbox v-model="draft.hasStrip">strip of eleven tones</KitCheckbox>
-        <KitCheckbox v-model="draft.hasLabel">a line of writing</KitCheckbox>
+        <KitCheckbox v-model="draft.hasStrip">11-step tone scale</KitCheckbox>
+        <KitCheckbox v-model="draft.hasLabel">a line of text</KitCheckbox>
       </fieldset>
     </FieldGrid>
   </div>

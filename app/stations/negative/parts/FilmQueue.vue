@@ -3,25 +3,21 @@ import ProgressBar from '../../../kit/ProgressBar.vue'
 import KitButton from '../../../kit/KitButton.vue'
 import { useNegativeQueue } from '../../../state/queue.store'
 
-/** Films in the making, one after the other. */
+/** Films in progress, one after the other. */
 const queue = useNegativeQueue()
 </script>
 
 <template>
-  <ul v-if="queue.jobs.length" class="FilmQueue" aria-label="Films in the making">
+  <ul v-if="queue.jobs.length" class="FilmQueue" aria-label="Films in progress">
     <li v-for="job in queue.jobs" :key="job.id">
       <span>{{ job.fileName }}</span>
-      <ProgressBar
-        v-if="job.state === 'working'"
-        :share="job.share"
-        :label="`Share of ${job.fileName} that is made`"
-      />
-      <span v-else-if="job.state === 'waiting'" class="es-quiet">waits</span>
+      <ProgressBar v-if="job.state === 'working'" :share="job.share" :label="`Progress of ${job.fileName}`" />
+      <span v-else-if="job.state === 'waiting'" class="es-quiet">waiting</span>
       <span v-else role="alert" class="FilmQueue-fault">
         {{ job.refusal?.problem }} {{ job.refusal?.remedy }}
       </span>
       <KitButton kind="link" :aria-label="`Stop ${job.fileName}`" @click="queue.stop(job.id)">
-        {{ job.state === 'refused' ? 'let it be' : 'Stop' }}
+        {{ job.state === 'refused' ? 'cancel' : 'Stop' }}
       </KitButton>
     </li>
   </ul>

@@ -18,7 +18,7 @@ const PARTINGS = [
   { id: 'one', name: 'one film' },
   { id: 'three', name: 'cyan, magenta, yellow' },
   { id: 'two', name: 'magenta with yellow, cyan' },
-  { id: 'gum', name: 'pigment by tonal range' },
+  { id: 'gum', name: 'pigments by tonal range' },
 ] as const
 /* eslint-disable vue/no-mutating-props -- the draft is the desk's own, handed down whole */
 const parting = computed({
@@ -54,7 +54,7 @@ function remove(index: number): void {
 <template>
   <!-- eslint-disable vue/no-mutating-props -- as above -->
   <div class="LayerFields">
-    <ChoiceRow v-model="parting" label="Parted into" :options="PARTINGS" />
+    <ChoiceRow v-model="parting" label="Separation" :options="PARTINGS" />
     <p v-if="fault?.field === 'layers'" role="alert" class="LayerFields-fault">
       {{ fault.problem }} {{ fault.remedy }}
     </p>
@@ -65,20 +65,20 @@ function remove(index: number): void {
         <TextField v-model="layer.green" label="Green, %" />
         <TextField v-model="layer.blue" label="Blue, %" />
         <TextField v-model="layer.from" label="Full at L*" />
-        <TextField v-model="layer.to" label="Bare at L*" />
+        <TextField v-model="layer.to" label="No ink at L*" />
         <SelectField v-model="layer.curveId" label="Curve" :options="curves" />
         <p>
           <KitButton kind="link" :aria-pressed="index === shown" @click="shown = index">show</KitButton>
-          <KitButton kind="link" :aria-label="`Take ${layer.name} out`" @click="remove(index)">out</KitButton>
+          <KitButton kind="link" :aria-label="`Remove ${layer.name}`" @click="remove(index)">out</KitButton>
         </p>
       </li>
     </ul>
     <KitButton v-if="draft.layers.length && draft.layers.length < 6" kind="link" @click="add">
-      A layer more
+      Add a layer
     </KitButton>
     <p v-if="draft.layers.length" class="es-quiet">
-      Cyan takes away red light, magenta green, yellow blue; without shares a layer is made from luminance.
-      All films of a print have the same size and the same marks.
+      Cyan absorbs red light, magenta green, yellow blue. A layer without channel percentages is made from
+      luminance. All films of one print have the same size and register marks.
     </p>
   </div>
 </template>

@@ -21,12 +21,12 @@ const made = computed(() =>
 )
 async function forget(id: string): Promise<void> {
   const bringBack = await removeNegative(id)
-  notice.say('It is forgotten; the file stays where it was saved.', bringBack)
+  notice.say('Removed from this list. The saved file stays where it is.', bringBack)
 }
 </script>
 
 <template>
-  <ul v-if="made.length" class="MadeList" aria-label="Made last">
+  <ul v-if="made.length" class="MadeList" aria-label="Recent films">
     <li v-for="one in made" :key="one.id">
       <span>{{ one.fileName }}</span>
       <span class="es-quiet">
@@ -35,8 +35,8 @@ async function forget(id: string): Promise<void> {
           for sheet {{ one.sheet.sheet.number }}
         </RouterLink>
       </span>
-      <KitButton kind="link" :aria-label="`Forget ${one.fileName}`" @click="forget(one.id)">
-        forget it
+      <KitButton kind="link" :aria-label="`Remove ${one.fileName} from the list`" @click="forget(one.id)">
+        remove
       </KitButton>
     </li>
   </ul>

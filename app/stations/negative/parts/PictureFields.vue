@@ -8,10 +8,10 @@ import SlideField from '../../../kit/SlideField.vue'
 /** Which part of the picture, which of its channels, and how it is set off. */
 defineProps<{ draft: NegativeDraft }>()
 const MIXES = [
-  { id: 'luminance', name: 'as the eye sees it' },
-  { id: 'red', name: 'its red' },
-  { id: 'green', name: 'its green' },
-  { id: 'blue', name: 'its blue' },
+  { id: 'luminance', name: 'luminance' },
+  { id: 'red', name: 'red channel' },
+  { id: 'green', name: 'green channel' },
+  { id: 'blue', name: 'blue channel' },
 ] as const
 </script>
 
@@ -19,13 +19,13 @@ const MIXES = [
   <!-- eslint-disable vue/no-mutating-props -- the draft is the desk's own, handed down whole -->
   <div class="PictureFields">
     <div class="PictureFields-row">
-      <ChoiceRow v-if="!draft.layers.length" v-model="draft.mix" label="Grey from" :options="MIXES" />
-      <KitButton @click="draft.framing.turns = (draft.framing.turns + 1) % 4">Turn it by a quarter</KitButton>
+      <ChoiceRow v-if="!draft.layers.length" v-model="draft.mix" label="Greyscale from" :options="MIXES" />
+      <KitButton @click="draft.framing.turns = (draft.framing.turns + 1) % 4">Rotate 90°</KitButton>
     </div>
     <FieldGrid>
       <SlideField
         v-model="draft.framing.closer"
-        label="Closer"
+        label="Zoom"
         :min="1"
         :max="6"
         :step="0.05"
@@ -33,24 +33,20 @@ const MIXES = [
       />
       <SlideField
         v-model="draft.framing.across"
-        label="Part across"
+        label="Crop position, horizontal"
         :max="1"
         :step="0.01"
         :said="`${Math.round(100 * draft.framing.across)} %`"
       />
       <SlideField
         v-model="draft.framing.down"
-        label="Part down"
+        label="Crop position, vertical"
         :max="1"
         :step="0.01"
         :said="`${Math.round(100 * draft.framing.down)} %`"
       />
       <SlideField v-model="draft.localContrast" label="Local contrast" :said="`${draft.localContrast} %`" />
-      <SlideField
-        v-model="draft.sharpening"
-        label="Sharpening for the size"
-        :said="`${draft.sharpening} %`"
-      />
+      <SlideField v-model="draft.sharpening" label="Output sharpening" :said="`${draft.sharpening} %`" />
     </FieldGrid>
   </div>
 </template>

@@ -21,15 +21,9 @@ const faultOf = (field: string) => (props.fault?.field === field ? props.fault :
   <div>
     <ChoiceRow v-if="!draft.layers.length" v-model="draft.curveId" label="Curve" :options="curves" />
     <FieldGrid>
-      <SelectField
-        v-model="draft.sheetId"
-        label="For which sheet"
-        :options="sheets"
-        clearable
-        placeholder="none yet"
-      />
-      <TextField v-model="draft.size" label="Size of the picture" :fault="faultOf('size')" />
-      <TextField v-model="draft.resolution" label="Pixels to the inch" :fault="faultOf('resolution')" />
+      <SelectField v-model="draft.sheetId" label="Sheet" :options="sheets" clearable placeholder="none" />
+      <TextField v-model="draft.size" label="Picture size" :fault="faultOf('size')" />
+      <TextField v-model="draft.resolution" label="Resolution, ppi" :fault="faultOf('resolution')" />
     </FieldGrid>
   </div>
 </template>

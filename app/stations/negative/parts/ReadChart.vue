@@ -40,11 +40,11 @@ const {
 
 <template>
   <div class="ReadChart">
-    <ChoiceRow v-model="way" label="Read it from" :options="WAYS" />
+    <ChoiceRow v-model="way" label="Read from" :options="WAYS" />
     <ChoiceRow
       v-if="way !== 'scan'"
       v-model="scale"
-      label="Readings are"
+      label="Readings in"
       :options="[
         { id: 'density', name: 'densities' },
         { id: 'lightness', name: 'L*' },
@@ -71,14 +71,14 @@ const {
     <FieldGrid v-if="way === 'scan'">
       <TextField
         v-model="white"
-        label="Density of its white ground"
-        hint="read once, or about that of the paper"
+        label="Density of the white background"
+        hint="measured once, or about that of the paper"
         :fault="whiteFault"
       />
       <TextField
         v-model="black"
-        label="Density of its black, if read"
-        hint="through clear film; it takes out the scanner’s flare"
+        label="Density of its black (optional)"
+        hint="printed through clear film; corrects scanner flare"
         :fault="blackFault"
       />
     </FieldGrid>
@@ -86,18 +86,18 @@ const {
     <template v-if="way === 'typed'">
       <TextField
         v-model="typed"
-        label="Readings, row by row from the upper left"
-        placeholder="1.42 0.08 1.37 … a dash for a damaged patch; or one of each tone, clear film first"
+        label="Readings, row by row from the top left"
+        placeholder="1.42 0.08 1.37 … use a dash for a damaged patch, or one reading per tone, clear film first"
         :fault="byHand.fault"
       />
-      <TakeReading quantity="density" label="Read the next patch" @read="takeReading" />
+      <TakeReading quantity="density" label="Read next patch" @read="takeReading" />
     </template>
     <ChartMap
       v-if="way === 'typed' || mapped"
       :plan="plan"
       v-bind="{ ...(mapped && { readings: mapped }), ...(way === 'typed' && { next }) }"
     />
-    <ul v-if="way === 'scan' && scan" aria-label="What the scan says">
+    <ul v-if="way === 'scan' && scan" aria-label="Scan result">
       <li v-for="line in scanSentences(scan)" :key="line">{{ line }}</li>
     </ul>
   </div>

@@ -37,7 +37,7 @@ function keep(): void {
 <template>
   <ReadChart :plan="calibration.chart" @read="reading = $event" />
   <p v-if="fault" role="alert" class="ReadPart-fault">{{ fault.problem }} {{ fault.remedy }}</p>
-  <BigTarget label="Keep this reading" :disabled="!reading || !!fault" @press="keep" />
+  <BigTarget label="Save reading" :disabled="!reading || !!fault" @press="keep" />
 </template>
 
 <style scoped>

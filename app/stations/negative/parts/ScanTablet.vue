@@ -31,16 +31,16 @@ const take = ([file]: File[]) =>
 
 <template>
   <details class="ScanTablet">
-    <summary>{{ anchors ? 'Scaled by a step tablet' : 'Or scale it by a scanned step tablet' }}</summary>
+    <summary>{{ anchors ? 'Scaled with a step tablet' : 'Or scale with a scanned step tablet' }}</summary>
     <TextField
       v-model="densities"
       label="Densities of its steps, lightest first"
       placeholder="0.05 0.20 0.35 …"
       :fault="faults.tablet"
-      hint="a reflection tablet, scanned by the same scanner and cropped to itself"
+      hint="a reflection step tablet from the same scanner, cropped to its edges"
     />
-    <KitButton @click="input?.open()">Choose its scan</KitButton>
-    <KitButton v-if="anchors" @click="anchors = null">without it</KitButton>
+    <KitButton @click="input?.open()">Choose tablet scan</KitButton>
+    <KitButton v-if="anchors" @click="anchors = null">without tablet</KitButton>
     <FileChoice ref="input" label="Scan of the step tablet" accept="image/*,.tif,.tiff" @chosen="take" />
   </details>
 </template>

@@ -91,7 +91,7 @@ const nameOf = (index: number) =>
         ref="svg"
         :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
         role="group"
-        :aria-label="`Tones from picture to print; ${closed} of ${rungs.length} close up`"
+        :aria-label="`Tones from picture to print; ${closed} of ${rungs.length} merge`"
         @pointermove="follow"
         @pointerup="held = null"
       >
@@ -152,14 +152,14 @@ const nameOf = (index: number) =>
     </TintedPicture>
     <p>
       <KitButton kind="link" :disabled="points.length >= MOST_POINTS" @click="points = withPointMore(points)">
-        A handle more
+        Add a point
       </KitButton>
       <KitButton
         v-if="points.length > 2 || points[0]?.from !== 0 || points.at(-1)?.from !== 100"
         kind="link"
         @click="points = AS_IT_IS.map((point) => ({ ...point }))"
       >
-        as it was
+        reset
       </KitButton>
     </p>
   </figure>

@@ -4,16 +4,21 @@ import PaperPanel from '../parts/PaperPanel.vue'
 
 useMarginNotes(() => [
   {
-    title: 'Measure it',
-    lines: ['A sheet sold as 22 x 30 in is often 22.5 x 30. 140 lb, of 22 x 30 in, is about 300 g/m².'],
+    title: 'Measure the sheet',
+    lines: [
+      'A sheet sold as 22 x 30 in often measures 22.5 x 30. Paper of 140 lb (22 x 30 in) is about 300 g/m².',
+    ],
   },
-  { title: 'Is it buffered?', lines: ['A drop of weak acid fizzes on chalk. The maker says so too.'] },
+  {
+    title: 'Is the paper buffered?',
+    lines: ['Put a drop of weak acid on it: chalk fizzes. The maker’s data sheet also says.'],
+  },
 ])
 </script>
 
 <template>
   <section class="NewPaper">
-    <p class="es-kicker">Into the drawer</p>
+    <p class="es-kicker">Paper</p>
     <h1>Add a paper</h1>
     <PaperPanel />
   </section>

@@ -35,7 +35,7 @@ const {
 <template>
   <section class="TearingPage">
     <header>
-      <p class="es-kicker">{{ paper?.name ?? 'A large sheet' }}</p>
+      <p class="es-kicker">{{ paper?.name ?? 'Paper' }}</p>
       <h1>Tear a sheet</h1>
     </header>
     <div class="TearingPage-both">
@@ -45,29 +45,29 @@ const {
           v-model="paperId"
           label="Paper"
           :options="workroom.papers"
-          placeholder="none of the drawer"
+          placeholder="not from the drawer"
           clearable
         />
         <TextField
           v-model="sheetText"
-          label="The sheet, as measured"
+          label="Measured sheet size"
           :placeholder="measured || '22.5 x 30 in'"
           :fault="sheetText || !measured ? asked.faults.sheet : undefined"
         />
         <div v-for="(row, i) in rows" :key="i" class="TearingPage-row">
           <TextField v-model="row.size" :label="`Piece ${i + 1}`" :fault="asked.faults[`row${i}`]" />
-          <TextField v-model="row.count" label="How many" placeholder="all that fit" />
-          <KitCheckbox v-model="row.turn" class="TearingPage-turn">may turn</KitCheckbox>
+          <TextField v-model="row.count" label="Number of pieces" placeholder="all that fit" />
+          <KitCheckbox v-model="row.turn" class="TearingPage-turn">may be turned</KitCheckbox>
         </div>
         <p>
           <KitButton kind="link" @click="rows.push({ size: '', count: '1', turn: true })">
-            Another size
+            Add a size
           </KitButton>
-          <KitButton v-if="rows.length > 1" kind="link" @click="rows.pop()">One size less</KitButton>
+          <KitButton v-if="rows.length > 1" kind="link" @click="rows.pop()">Remove a size</KitButton>
         </p>
         <QuantityField
           v-model="loss"
-          label="A torn edge costs"
+          label="Loss per torn edge"
           placeholder="0 mm"
           :fault="asked.faults.loss"
           dimension="length"
@@ -75,13 +75,13 @@ const {
         />
         <TextField
           v-model="side"
-          label="Printing side, as you mark it"
+          label="Mark for the printing side"
           :placeholder="paper?.side ?? 'pencil cross'"
         />
       </div>
       <div class="TearingPage-plan">
         <p v-if="fault" role="alert" class="TearingPage-fault">{{ fault.problem }} {{ fault.remedy }}</p>
-        <p v-else-if="isBusy && !plan" class="es-quiet">Looking for the best way…</p>
+        <p v-else-if="isBusy && !plan" class="es-quiet">Finding the best way to tear…</p>
         <template v-if="plan && asked.question">
           <p class="TearingPage-sum">
             <strong>{{ plan.pieces.length }} pieces</strong>
@@ -91,7 +91,7 @@ const {
           <TearingDrawing :sheet="asked.question.sheet" :plan="plan" :size-names="sizeNames" :up-to="done" />
         </template>
       </div>
-      <ol v-if="plan" class="TearingPage-marks" aria-label="Marks in the order of tearing">
+      <ol v-if="plan" class="TearingPage-marks" aria-label="Order of tears">
         <li v-for="(tear, i) in plan.tears" :key="i" :class="{ 'is-now': i + 1 === done }">
           <strong>{{ i + 1 }}</strong>
           <span>
@@ -103,13 +103,8 @@ const {
       </ol>
     </div>
     <div class="TearingPage-acts">
-      <BigTarget
-        label="The next tear"
-        hint=" "
-        :disabled="!plan || done >= plan.tears.length"
-        @press="step(1)"
-      />
-      <BigTarget quiet label="Torn: write the pieces down" :disabled="!plan || !paper" @press="write" />
+      <BigTarget label="Next tear" hint=" " :disabled="!plan || done >= plan.tears.length" @press="step(1)" />
+      <BigTarget quiet label="Save torn pieces" :disabled="!plan || !paper" @press="write" />
     </div>
   </section>
 </template>

@@ -32,7 +32,7 @@ const {
 <template>
   <section class="TreatPage">
     <header>
-      <p class="es-kicker">Getting paper ready</p>
+      <p class="es-kicker">Paper</p>
       <h1>{{ definition.name }}</h1>
     </header>
     <ChoiceRow v-model="treatmentId" label="Treatment" :options="treatmentOptions" />
@@ -45,7 +45,7 @@ const {
     />
 
     <fieldset v-if="pieces.length" class="TreatPage-pieces">
-      <legend>Which pieces</legend>
+      <legend>Pieces</legend>
       <KitButton
         v-for="piece in pieces"
         :key="piece.id"
@@ -57,17 +57,12 @@ const {
       </KitButton>
     </fieldset>
     <div v-if="!picked.length" class="TreatPage-row">
-      <TextField
-        v-model="size"
-        label="Size of the sheets"
-        placeholder="11 x 10 in"
-        :fault="asked.faults.size"
-      />
-      <TextField v-model="count" label="How many" placeholder="4" :fault="asked.faults.sheets" />
+      <TextField v-model="size" label="Sheet size" placeholder="11 x 10 in" :fault="asked.faults.size" />
+      <TextField v-model="count" label="Number of sheets" placeholder="4" :fault="asked.faults.sheets" />
     </div>
     <ChoiceRow v-else v-model="halfPieceId" label="Half-treated test" :options="halfOptions" />
 
-    <section class="TreatPage-figures" aria-label="What it takes">
+    <section class="TreatPage-figures" aria-label="What you need">
       <FigureValue
         v-for="one in figures"
         :key="one.label"
@@ -77,11 +72,11 @@ const {
       />
     </section>
     <p v-if="isOverCapacity" class="TreatPage-over" role="status">
-      That is more paper than one tray frees of chalk: renew the acid when the fizzing stops coming, or use a
+      This is more paper than one tray can treat. Replace the acid when new sheets stop fizzing, or use a
       deeper tray.
     </p>
     <div class="TreatPage-acts">
-      <BigTarget label="Begin" :disabled="!asked.sheet" @press="begin" />
+      <BigTarget label="Start treatment" :disabled="!asked.sheet" @press="begin" />
       <BigTarget
         v-if="stock"
         quiet

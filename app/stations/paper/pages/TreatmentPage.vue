@@ -66,9 +66,9 @@ function next(): void {
   const move = inHand.value && nextMove(inHand.value.state, Date.now())
   if (move) void record(move)
 }
-useKeyRows('Paper in hand', () => [
+useKeyRows('Treatment', () => [
   ...(step.value ? [{ key: ' ', name: target.value, run: next }] : []),
-  { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
+  { key: 'u', name: 'Undo the last step', run: () => void takeBack() },
 ])
 useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.value) : []))
 </script>
@@ -76,12 +76,12 @@ useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.va
 <template>
   <EmptyPage
     v-if="!inHand"
-    kicker="Not here"
-    title="No such treatment is under way"
-    action="To the drawer"
+    kicker="Paper"
+    title="Treatment not found"
+    action="Go to Paper"
     @act="router.push({ name: 'paper' })"
   >
-    <p>It may have been made in another workroom.</p>
+    <p>It may belong to another workroom.</p>
   </EmptyPage>
   <section v-else class="TreatmentPage">
     <header>
@@ -94,21 +94,21 @@ useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.va
     </header>
     <p v-if="pieces.length">
       {{ pieces.join(', ') }}
-      <template v-if="half">; only one half of {{ half }} goes in</template>
+      <template v-if="half">; dip only one half of {{ half }} into the bath</template>
     </p>
     <template v-if="step && words">
       <p class="TreatmentPage-doing">{{ words.doing }}</p>
       <BigClock v-if="reading" :reading="reading" />
     </template>
     <p v-else class="TreatmentPage-doing">
-      The sheets lie ready. A wetted sheet dries with a curl: print on the side it curls away from.
+      The sheets are ready. A wetted sheet dries with a curl: print on the side it curls away from.
     </p>
     <div class="TreatmentPage-acts">
       <BigTarget v-if="step" :label="target" hint=" " @press="next" />
-      <BigTarget v-else label="To the drawer" @press="router.push({ name: 'paper' })" />
+      <BigTarget v-else label="Go to Paper" @press="router.push({ name: 'paper' })" />
       <BigTarget plain label="Undo" hint="u" @press="takeBack" />
     </div>
-    <ol aria-label="What has happened">
+    <ol aria-label="History">
       <li v-for="line in story" :key="`${line.at}/${line.what}`">
         <span class="es-quiet">{{ timeOfDay(line.at) }}</span>
         {{ line.what }}

@@ -13,7 +13,7 @@ import QuantityField from '../../../kit/QuantityField.vue'
 import { addPaper, changePaper } from '../../../state/actions/paper.actions'
 import { draftOfPaper, readPaperDraft } from '../paper.draft'
 
-/** A paper's page: measured size, weight, what lies in the drawer. Without a paper it takes a new one in. */
+/** A paper's page: measured size, weight, what added. Without a paper it takes a new one in. */
 const props = defineProps<{ paper?: Paper }>()
 const [router, notice, preferences] = [useRouter(), useNotice(), usePreferences()]
 
@@ -34,7 +34,7 @@ const faults = computed(() =>
 )
 const BUFFERED = [
   { id: 'yes', name: 'Buffered' },
-  { id: 'no', name: 'Without chalk' },
+  { id: 'no', name: 'Not buffered' },
   { id: 'unknown', name: 'Not known' },
 ]
 async function keep(): Promise<void> {
@@ -44,10 +44,10 @@ async function keep(): Promise<void> {
   try {
     if (props.paper) {
       await changePaper({ ...read, id: props.paper.id, changedAt: props.paper.changedAt })
-      notice.say(`${read.name} is kept.`)
+      notice.say(`${read.name} saved.`)
     } else {
       const id = await addPaper(read)
-      notice.say(`${read.name} lies in the drawer.`)
+      notice.say(`${read.name} added.`)
       await router.push({ name: 'paper', params: { paperId: id } })
     }
   } catch (error) {
@@ -58,13 +58,13 @@ async function keep(): Promise<void> {
 
 <template>
   <form class="PaperPanel" @submit.prevent="keep">
-    <TextField v-model="draft.name" label="Paper" :fault="faults.name" placeholder="as you call it" />
+    <TextField v-model="draft.name" label="Paper" :fault="faults.name" placeholder="the name you use" />
     <TextField
       v-model="draft.size"
       label="Measured size"
       :fault="faults.size"
       placeholder="22.5 x 30 in"
-      hint="by the rule, not by the label"
+      hint="measure it; labels are often wrong"
     />
     <QuantityField
       v-model="draft.weight"
@@ -76,16 +76,21 @@ async function keep(): Promise<void> {
     />
     <TextField v-model="draft.sheets" label="Large sheets" :fault="faults.sheets" />
     <TextField v-model="draft.side" label="Printing side" placeholder="the smoother one" />
-    <TextField v-model="draft.price" label="Price of a sheet" :fault="faults.price" />
-    <ChoiceRow v-model="draft.buffered" class="PaperPanel-wide" label="Chalk" :options="BUFFERED" />
+    <TextField v-model="draft.price" label="Price per sheet" :fault="faults.price" />
+    <ChoiceRow
+      v-model="draft.buffered"
+      class="PaperPanel-wide"
+      label="Buffered with chalk?"
+      :options="BUFFERED"
+    />
     <TextField v-model="draft.note" class="PaperPanel-wide" label="Note" />
     <BigTarget
       class="PaperPanel-go"
       :quiet="Boolean(paper)"
-      :label="paper ? 'Keep' : 'Into the drawer'"
+      :label="paper ? 'Save' : 'Add paper'"
       @press="keep"
     />
-    <EnterSubmits>Keep</EnterSubmits>
+    <EnterSubmits>Save</EnterSubmits>
   </form>
 </template>
 

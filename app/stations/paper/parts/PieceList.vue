@@ -26,14 +26,14 @@ const rows = computed(() =>
         .map(({ run, state, definition }) => {
           const isHalf = run.halfPieceId === piece.id
           const isDone = state.begunAt !== null && state.current >= state.steps.length
-          return `${definition.name.toLowerCase()}${isHalf ? ', one half' : ''}${isDone ? '' : ', under way'}`
+          return `${definition.name.toLowerCase()}${isHalf ? ', one half' : ''}${isDone ? '' : ', in progress'}`
         }),
       sheet: workroom.everySheet.find((one) => one.sheet.pieceId === piece.id)?.sheet,
     })),
 )
 async function remove(piece: Piece): Promise<void> {
   await changePiece(piece.id, { goneAt: Date.now() })
-  notice.say(`${piece.label} is out of the drawer.`, () => changePiece(piece.id, { goneAt: undefined }))
+  notice.say(`${piece.label} removed from the drawer.`, () => changePiece(piece.id, { goneAt: undefined }))
 }
 </script>
 
@@ -51,7 +51,7 @@ async function remove(piece: Piece): Promise<void> {
         <KitButton v-else kind="link" @click="remove(piece)">gone</KitButton>
       </li>
     </ul>
-    <p v-if="!rows.length" class="es-quiet">Nothing torn from it lies here.</p>
+    <p v-if="!rows.length" class="es-quiet">No torn pieces of this paper.</p>
     <KitButton
       kind="link"
       class="PieceList-tear"

@@ -22,26 +22,26 @@ const asking = ref<readonly string[] | null>(null)
 async function back(id: string, number: number): Promise<void> {
   try {
     await setBinned([id], false)
-    notice.say(`Sheet ${number} hangs on the line again.`, () => setBinned([id], true))
+    notice.say(`Sheet ${number} restored.`, () => setBinned([id], true))
   } catch (error) {
-    notice.refuse(error, 'taking it out of the bin')
+    notice.refuse(error, 'restoring the sheet')
   }
 }
 async function remove(ids: readonly string[]): Promise<void> {
   asking.value = null
   try {
     await removeForGood(ids)
-    notice.say(ids.length === 1 ? 'Removed for good.' : `${ids.length} sheets removed for good.`)
+    notice.say(ids.length === 1 ? 'Deleted permanently.' : `${ids.length} sheets deleted permanently.`)
   } catch (error) {
     notice.refuse(error, 'emptying the bin')
   }
 }
 useMarginNotes(() => [
   {
-    title: 'What the bin keeps',
+    title: 'What is in the bin',
     lines: [
-      'Everything: the thread, the photographs, what was drawn from bottles and what went through baths. Taking a sheet out brings it back as it was.',
-      'Only removing it for good cannot be undone. Export first, if there is any doubt.',
+      'Bin keeps the whole record of a sheet: its history, photos, and what it used from bottles and baths. Restoring a sheet brings everything back.',
+      'Deleting permanently cannot be undone. Make a backup first if you are not sure.',
     ],
   },
 ])
@@ -50,17 +50,17 @@ useMarginNotes(() => [
 <template>
   <EmptyPage
     v-if="!binned.length"
-    kicker="Nothing thrown away"
+    kicker="Bin"
     title="The bin is empty"
     action="All prints"
     @act="router.push({ name: 'prints' })"
   >
-    <p>A sheet that is put into the bin leaves the line and its clocks, and can be taken back.</p>
+    <p>Sheets you delete come here, and you can restore them.</p>
   </EmptyPage>
   <div v-else class="BinPage">
     <header>
-      <p class="es-kicker">Thrown away, and not lost</p>
-      <h1>The bin</h1>
+      <p class="es-kicker">Prints</p>
+      <h1>Bin</h1>
       <PrintsNav here="bin" />
     </header>
     <ul>
@@ -71,16 +71,16 @@ useMarginNotes(() => [
             {{ one.definition.name }}, {{ momentSaid(one.sheet.binnedAt ?? 0, now.now) }}
           </span>
         </span>
-        <KitButton @click="back(one.sheet.id, one.sheet.number)">take it out</KitButton>
-        <KitButton @click="asking = [one.sheet.id]">remove for good</KitButton>
+        <KitButton @click="back(one.sheet.id, one.sheet.number)">restore</KitButton>
+        <KitButton @click="asking = [one.sheet.id]">delete permanently</KitButton>
       </li>
     </ul>
-    <div v-if="asking" role="alertdialog" aria-label="Remove for good" class="BinPage-asking">
+    <div v-if="asking" role="alertdialog" aria-label="Delete permanently" class="BinPage-asking">
       <p>
-        {{ asking.length === 1 ? 'This sheet' : `These ${asking.length} sheets` }}, with log and photographs,
-        will be gone. This cannot be undone.
+        {{ asking.length === 1 ? 'This sheet' : `These ${asking.length} sheets` }}will be deleted with all
+        records and photos. This cannot be undone.
       </p>
-      <BigTarget label="Remove for good" @press="remove(asking)" />
+      <BigTarget label="Delete permanently" @press="remove(asking)" />
       <BigTarget quiet label="Keep in the bin" @press="asking = null" />
     </div>
     <BigTarget v-else quiet label="Empty the bin" @press="asking = binned.map((one) => one.sheet.id)" />

@@ -36,23 +36,23 @@ const swap = () =>
   void router.replace({ query: { ...route.query, prints: [...ids.value].reverse().join(',') } })
 
 useKeyRows('Compare', () => [
-  { key: ' ', name: isStoodBack.value ? 'Come near' : 'Stand back', run: () => (isStoodBack.value = !isStoodBack.value) }, // prettier-ignore
-  { key: 's', name: 'The other way round', run: swap },
-  { key: 'escape', name: 'Back to the line', run: () => void router.push({ name: 'prints' }) },
+  { key: ' ', name: isStoodBack.value ? 'Step closer' : 'Step back', run: () => (isStoodBack.value = !isStoodBack.value) }, // prettier-ignore
+  { key: 's', name: 'Swap sides', run: swap },
+  { key: 'escape', name: 'Back to Prints', run: () => void router.push({ name: 'prints' }) },
 ])
 useMarginNotes(() => [
   {
-    title: 'In order of likely effect',
+    title: 'Sorted by likely effect',
     lines: [
-      'What usually changes a print most stands first. It is what the records say, not proof: change one thing at a time to know.',
+      'What usually changes a print most comes first. This is what the records say, not proof: change one thing at a time to be sure.',
       effects.source + '.',
     ],
   },
   {
-    title: 'Standing back',
+    title: 'Step back',
     lines: [
-      'Two steps from the screen, eyes half shut: large tones and weight show, detail does not. Space takes the words away.',
-      'Photographs taken in other light, or by another exposure of the camera, cannot be compared for depth; measured densities can.',
+      'The view from two steps away shows large tones and balance, not detail. Press space to hide the text.',
+      'Photos taken in different light or with a different camera exposure do not show which print is darker. Measured densities do.',
     ],
   },
 ])
@@ -62,11 +62,11 @@ useMarginNotes(() => [
   <EmptyPage
     v-if="records.length < 2"
     kicker="Nothing to compare"
-    title="Pick two prints or more on the line"
+    title="Choose two or more prints first"
     action="All prints"
     @act="router.push({ name: 'prints' })"
   >
-    <p>A print that was removed is no longer here to be compared.</p>
+    <p>One of these prints has been deleted.</p>
   </EmptyPage>
 
   <div v-else class="ComparePage" :class="{ 'is-back': isStoodBack }">
@@ -82,10 +82,10 @@ useMarginNotes(() => [
         <TintedPicture v-if="pictureOf(one.state.photoIds)" class="ComparePage-sheet">
           <img
             :src="pictureOf(one.state.photoIds)"
-            :alt="`Photograph of sheet ${one.sheet.number}, ${one.sheet.title}`"
+            :alt="`Photo of sheet ${one.sheet.number}, ${one.sheet.title}`"
           />
         </TintedPicture>
-        <p v-else class="ComparePage-none">No photograph of it</p>
+        <p v-else class="ComparePage-none">No photo</p>
         <RouterLink :to="{ name: 'print', params: { sheetId: one.sheet.id } }">
           {{ one.sheet.number }} {{ one.sheet.title }}
         </RouterLink>
@@ -93,7 +93,7 @@ useMarginNotes(() => [
     </ul>
     <template v-if="!isStoodBack">
       <section aria-labelledby="came-out">
-        <h2 id="came-out">What came out</h2>
+        <h2 id="came-out">Results</h2>
         <KitTable v-if="results.length" unseen-first :columns="columns">
           <tr v-for="row in results" :key="`${row.id}${row.name}`">
             <th scope="row">{{ resultName(row) }}</th>
@@ -103,10 +103,10 @@ useMarginNotes(() => [
             </td>
           </tr>
         </KitTable>
-        <p v-else class="es-quiet">None of them has been judged or measured dry yet.</p>
+        <p v-else class="es-quiet">None of these prints has been judged or measured dry yet.</p>
       </section>
       <section aria-labelledby="differs">
-        <h2 id="differs">What differs in their threads</h2>
+        <h2 id="differs">Differences in their records</h2>
         <KitTable v-if="differences.length" unseen-first :columns="[...columns, 'likely to matter']">
           <tr v-for="one in differences" :key="`${one.kind}/${one.of}`">
             <th scope="row">{{ one.name }}</th>
@@ -117,20 +117,17 @@ useMarginNotes(() => [
             </td>
           </tr>
         </KitTable>
-        <p v-else>
-          Their threads say the same of all of them, as far as they were written. What differs was not written
-          down.
-        </p>
+        <p v-else>Their records are the same. What made the difference was not recorded.</p>
       </section>
     </template>
     <div class="ComparePage-acts">
       <BigTarget
-        :label="isStoodBack ? 'Come near' : 'Stand back'"
+        :label="isStoodBack ? 'Step closer' : 'Step back'"
         hint=" "
         @press="isStoodBack = !isStoodBack"
       />
-      <BigTarget quiet label="The other way round" hint="s" @press="swap" />
-      <BigTarget plain label="Back to the line" hint="escape" @press="router.push({ name: 'prints' })" />
+      <BigTarget quiet label="Swap sides" hint="s" @press="swap" />
+      <BigTarget plain label="Back to Prints" hint="escape" @press="router.push({ name: 'prints' })" />
     </div>
   </div>
 </template>

@@ -35,8 +35,8 @@ const {
 <template>
   <EmptyPage
     v-if="!one"
-    kicker="Not on the line"
-    title="No such sheet hangs here"
+    kicker="Prints"
+    title="Sheet not found"
     action="All prints"
     @act="router.push({ name: 'prints' })"
   >
@@ -50,7 +50,7 @@ const {
     </header>
 
     <section v-if="isPicking" aria-labelledby="seen">
-      <h2 id="seen">What do you see? Pick all of it.</h2>
+      <h2 id="seen">What do you see? Choose everything that applies.</h2>
       <ul class="DiagnosePage-symptoms">
         <li v-for="symptom in symptoms" :key="symptom.id">
           <ChoiceCard :picked="picked.includes(symptom.id)" @pick="toggle(symptom.id)">
@@ -64,7 +64,7 @@ const {
       </ul>
       <div class="DiagnosePage-acts is-low">
         <BigTarget
-          :label="picked.length ? `That is what I see (${picked.length})` : 'Pick what you see'"
+          :label="picked.length ? `Show likely causes (${picked.length})` : 'Choose what you see'"
           :disabled="!picked.length"
           @press="see"
         />
@@ -75,7 +75,7 @@ const {
     <template v-else-if="current">
       <p class="DiagnosePage-seen">
         You see: {{ current.symptoms.map(nameOf).join('; ').toLowerCase() }}.
-        <KitButton kind="link" @click="isPicking = true">look again</KitButton>
+        <KitButton kind="link" @click="isPicking = true">edit</KitButton>
       </p>
 
       <p v-if="confirmedCause" class="DiagnosePage-found" role="status">
@@ -86,7 +86,7 @@ const {
         <div class="DiagnosePage-acts">
           <BigTarget quiet label="Yes" hint="y" @press="answer('yes')" />
           <BigTarget quiet label="No" hint="x" @press="answer('no')" />
-          <span class="es-quiet">Leave it where you do not know.</span>
+          <span class="es-quiet">Skip if you’re not sure.</span>
         </div>
       </section>
 
@@ -94,12 +94,12 @@ const {
         v-model:opened="opened"
         :causes="ranked"
         :is-settled="confirmedCause !== null"
-        @confirm="done(talk.confirm($event), 'Written down: it counts for later prints.')"
+        @confirm="done(talk.confirm($event), 'Confirmed. This case counts for later prints.')"
         @rule-out="done(talk.ruleOut($event), 'Ruled out.')"
       />
 
       <section v-if="test && !confirmedCause" class="DiagnosePage-test" aria-labelledby="under-way">
-        <h2 id="under-way">Under way: {{ test.name.toLowerCase() }}</h2>
+        <h2 id="under-way">In progress: {{ test.name.toLowerCase() }}</h2>
         <p>{{ test.doing }}</p>
         <p v-if="testSheet">
           <RouterLink :to="{ name: 'print', params: { sheetId: testSheet.sheet.id } }">
@@ -107,16 +107,12 @@ const {
           </RouterLink>
         </p>
         <div v-if="!current.test?.outcome" class="DiagnosePage-acts">
-          <BigTarget
-            quiet
-            label="The fault is gone"
-            @press="done(talk.cameOut('changed'), 'Written down.')"
-          />
-          <BigTarget quiet label="It is the same" @press="done(talk.cameOut('same'), 'Written down.')" />
+          <BigTarget quiet label="The fault is gone" @press="done(talk.cameOut('changed'), 'Saved.')" />
+          <BigTarget quiet label="The fault is still there" @press="done(talk.cameOut('same'), 'Saved.')" />
         </div>
         <p v-else class="es-quiet">
-          It came out {{ current.test.outcome === 'changed' ? 'without the fault' : 'the same' }}; the causes
-          above count that.
+          Result: {{ current.test.outcome === 'changed' ? 'without the fault' : 'the same' }}. The causes
+          above include this result.
         </p>
       </section>
       <section
@@ -124,20 +120,20 @@ const {
         class="DiagnosePage-test"
         aria-labelledby="next"
       >
-        <h2 id="next">What would tell most: {{ best.test.name.toLowerCase() }}</h2>
+        <h2 id="next">Best next test: {{ best.test.name.toLowerCase() }}</h2>
         <p>{{ best.test.doing }}</p>
         <p class="es-quiet">
-          If the fault is gone then, it points to
+          If the fault disappears, it points to
           {{
             best.mends
               .slice(0, 3)
               .map((cause) => cause.name.toLowerCase())
               .join(', ')
-          }}. Expected to tell {{ best.bits.toFixed(2) }} bits.
+          }}. Expected information: {{ best.bits.toFixed(2) }} bits.
         </p>
         <BigTarget label="Plan this sheet" @press="plan" />
       </section>
-      <BigTarget plain label="Forget this diagnosis" @press="done(talk.takeBack(), 'Forgotten.')" />
+      <BigTarget plain label="Delete this diagnosis" @press="done(talk.takeBack(), 'Diagnosis deleted.')" />
     </template>
   </div>
 </template>

@@ -55,12 +55,12 @@ const {
 <template>
   <EmptyPage
     v-if="!one"
-    kicker="Not on the line"
-    title="No such sheet hangs here"
+    kicker="Prints"
+    title="Sheet not found"
     action="All prints"
     @act="router.push({ name: 'prints' })"
   >
-    <p>It may belong to another workroom. Import its archive, or look through all prints.</p>
+    <p>It may belong to another workroom. Import its archive, or look in All prints.</p>
   </EmptyPage>
 
   <div v-else class="PrintThread">
@@ -73,10 +73,10 @@ const {
     <div class="PrintThread-body">
       <div class="PrintThread-picture">
         <TintedPicture v-if="photo && pictures.get(photo)" class="PrintThread-sheet">
-          <img :src="pictures.get(photo)" :alt="`Photograph of ${one.sheet.title}`" />
+          <img :src="pictures.get(photo)" :alt="`Photo of ${one.sheet.title}`" />
         </TintedPicture>
         <PressCard v-else class="PrintThread-none" @click="adding?.open()">
-          No photograph yet. Add photo.
+          No photo yet. Add photo.
         </PressCard>
         <div v-if="one.state.photoIds.length > 1" class="PrintThread-photos">
           <KitButton
@@ -96,20 +96,20 @@ const {
           v-if="judging && lookNow"
           :look="lookNow"
           :is-early="look !== null && look.id === lookNow.id && now.now < look.dueAt"
-          @judge="write($event, 'Written down.')"
+          @judge="write($event, 'Saved.')"
           @close="judging = null"
         />
         <NoteLine
           v-else-if="writing === 'note'"
-          title="A note"
-          action="Write it down"
-          @write="write({ type: 'noted', text: $event }, 'Noted.')"
+          title="Note"
+          action="Save note"
+          @write="write({ type: 'noted', text: $event }, 'Note saved.')"
           @close="writing = null"
         />
         <NoteLine
           v-else-if="writing === 'aside'"
-          title="Set it aside: what went wrong?"
-          action="Set it aside"
+          title="Reason for setting it aside"
+          action="Set aside"
           @write="write({ type: 'setAside', reason: $event }, 'Set aside.')"
           @close="writing = null"
         />
@@ -118,7 +118,7 @@ const {
           :moment="look?.id ?? 'later'"
           :patches="patches"
           :photo="photo && pictures.get(photo)"
-          @measure="write($event, 'Measured.')"
+          @measure="write($event, 'Measurement saved.')"
           @close="writing = null"
         />
         <PrintIdentity v-else-if="writing === 'identity'" :sheet="one.sheet" @close="writing = null" />
@@ -135,7 +135,7 @@ const {
           <ThreadStory :lines="story" />
           <p v-if="one.sheet.strip">
             <RouterLink :to="{ name: 'read-strip', params: { sheetId: one.sheet.id } }">
-              {{ one.state.stripRead ? 'What this strip said' : 'Read this strip' }}
+              {{ one.state.stripRead ? 'Test strip result' : 'Read test strip' }}
             </RouterLink>
           </p>
           <p v-if="look?.words && look.dueAt > now.now" class="es-quiet">
@@ -148,7 +148,7 @@ const {
     <PrintActs
       v-if="!judging && !writing"
       :main="main"
-      :look="look && { label: look.words?.title ?? 'Judge it', isDue: look.dueAt <= now.now }"
+      :look="look && { label: look.words?.title ?? 'Judge print', isDue: look.dueAt <= now.now }"
       :is-adding="isAdding"
       :has-begun="one.state.begunAt !== null"
       :has-hung="hasHung"

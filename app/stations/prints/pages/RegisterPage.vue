@@ -37,30 +37,30 @@ const {
 <template>
   <EmptyPage
     v-if="!one"
-    kicker="Not on the line"
-    title="No such sheet hangs here"
+    kicker="Prints"
+    title="Sheet not found"
     action="All prints"
     @act="router.push({ name: 'prints' })"
   >
-    <p>Register is checked on a sheet with two layers or more.</p>
+    <p>A register check needs a sheet with two or more layers.</p>
   </EmptyPage>
 
   <div v-else class="RegisterPage">
     <header>
       <p class="es-kicker">Sheet {{ one.sheet.number }} · {{ one.sheet.title }}</p>
-      <h1>How the layers lie on each other</h1>
+      <h1>Register of the layers</h1>
     </header>
     <div class="RegisterPage-fields">
-      <TextField v-model="size" label="Size of the picture" :fault="faults.size" />
+      <TextField v-model="size" label="Picture size" :fault="faults.size" />
       <QuantityField
         v-model="border"
-        label="Border of the films, mm"
+        label="Film border, mm"
         :fault="faults.border"
         dimension="length"
         unit="mm"
       />
-      <ChoiceRow v-model="lower" label="Marks below" :options="LAYERS" />
-      <ChoiceRow v-model="upper" label="Marks above" :options="LAYERS" />
+      <ChoiceRow v-model="lower" label="Lower layer" :options="LAYERS" />
+      <ChoiceRow v-model="upper" label="Upper layer" :options="LAYERS" />
     </div>
     <p v-if="faults.layers" role="alert" class="RegisterPage-fault">
       {{ faults.layers.problem }} {{ faults.layers.remedy }}
@@ -76,7 +76,7 @@ const {
     <div v-if="read && register" class="RegisterPage-read">
       <TintedPicture class="RegisterPage-picture">
         <canvas ref="canvas" :width="read.width" :height="read.height" />
-        <svg :viewBox="`0 0 ${read.width} ${read.height}`" role="img" aria-label="Marks found in the picture">
+        <svg :viewBox="`0 0 ${read.width} ${read.height}`" role="img" aria-label="Register marks found">
           <circle
             v-for="([x, y], i) in read.seen.lower"
             :key="`l${i}`"
@@ -104,24 +104,24 @@ const {
             <dd>{{ value }}</dd>
           </template>
         </dl>
-        <p class="es-quiet">Round: marks below. Square: marks above.</p>
+        <p class="es-quiet">Round: lower layer. Square: upper layer.</p>
       </div>
     </div>
 
     <div class="RegisterPage-acts">
       <BigTarget
         :quiet="!!read"
-        :label="isReading ? 'Reading…' : read ? 'Another picture' : 'Choose a scan or photo'"
+        :label="isReading ? 'Reading…' : read ? 'Choose another scan or photo' : 'Choose a scan or photo'"
         hint="p"
         :disabled="isReading"
         @press="input?.open()"
       />
-      <BigTarget v-if="read && !isKept" label="Keep it with the sheet" hint=" " @press="keep" />
+      <BigTarget v-if="read && !isKept" label="Save with this sheet" hint=" " @press="keep" />
     </div>
     <section v-if="checks.length" aria-label="Earlier checks">
       <h2>Earlier</h2>
       <p v-for="check in checks" :key="check.id">
-        {{ momentSaid(check.at, now.now) }}, {{ check.picture }}: worst mark {{ worstOf(check) }} mm
+        {{ momentSaid(check.at, now.now) }}, {{ check.picture }}: largest error {{ worstOf(check) }} mm
       </p>
     </section>
   </div>

@@ -25,8 +25,8 @@ const {
 <template>
   <div class="TrendsPage">
     <header>
-      <p class="es-kicker">Over time</p>
-      <h1>What drifts before it spoils work</h1>
+      <p class="es-kicker">Trends</p>
+      <h1>Trends</h1>
       <PrintsNav here="trends" />
     </header>
     <SelectField
@@ -40,14 +40,14 @@ const {
     <EmptyPage
       v-if="!trends.length"
       under
-      kicker="Nothing to follow yet"
-      title="Two readings of one thing make a line"
+      kicker="Trends"
+      title="No trends yet"
       action="All prints"
       @act="router.push({ name: 'prints' })"
     >
       <p>
-        Measure the deepest black and the bare white of dry prints, read the lamp now and then, keep base
-        exposures: what was read twice is shown here.
+        Measure Dmax and paper white of dry prints, measure the lamp now and then, and save base exposures.
+        Anything measured twice is shown here.
       </p>
     </EmptyPage>
     <div class="TrendsPage-charts">
@@ -68,8 +68,8 @@ const {
         />
         <p v-for="line in warnings(trend)" :key="line" class="TrendsPage-warning">{{ line }}</p>
         <p v-if="warnings(trend).length">{{ MEANS[trend.kind] }}</p>
-        <p v-else-if="!trend.chart" class="es-quiet">Too few for limits: four at least.</p>
-        <p v-else class="es-quiet">All of it by chance, as far as these tell.</p>
+        <p v-else-if="!trend.chart" class="es-quiet">Control limits need at least four values.</p>
+        <p v-else class="es-quiet">Within control limits.</p>
       </section>
     </div>
   </div>

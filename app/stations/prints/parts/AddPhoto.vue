@@ -26,7 +26,7 @@ defineExpose({ open: () => (isHeld.value ? camera.value : files.value)?.open() }
     />
     <FileChoice
       ref="files"
-      label="Photograph file"
+      label="Photo file"
       accept="image/jpeg,image/png,image/webp"
       multiple
       @chosen="emit('add', $event)"

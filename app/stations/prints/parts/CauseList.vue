@@ -18,7 +18,7 @@ const share = ({ probability }: RankedCause) =>
   probability < 0.005 ? 'under 1 in 100' : `${Math.round(100 * probability)} in 100`
 const times = (ratio: number) =>
   ratio >= 1
-    ? `${ratio >= 9.5 ? Math.round(ratio) : ratio.toFixed(1)} times likelier`
+    ? `${ratio >= 9.5 ? Math.round(ratio) : ratio.toFixed(1)} times more likely`
     : `${1 / ratio >= 9.5 ? Math.round(1 / ratio) : (1 / ratio).toFixed(1)} times less likely`
 </script>
 
@@ -38,14 +38,14 @@ const times = (ratio: number) =>
         </PressCard>
         <div v-if="opened === each.cause.id" class="CauseList-why">
           <p>{{ each.cause.why }}</p>
-          <ul v-if="each.for.length" aria-label="Speaks for it">
+          <ul v-if="each.for.length" aria-label="Evidence for">
             <li v-for="line in each.for.slice(0, 5)" :key="line.said">
               <span aria-hidden="true">+</span>
               {{ line.said }}
               <span class="es-quiet">{{ times(line.ratio) }}</span>
             </li>
           </ul>
-          <ul v-if="each.against.length" aria-label="Speaks against it">
+          <ul v-if="each.against.length" aria-label="Evidence against">
             <li v-for="line in each.against.slice(0, 4)" :key="line.said">
               <span aria-hidden="true">−</span>
               {{ line.said }}
@@ -53,16 +53,16 @@ const times = (ratio: number) =>
             </li>
           </ul>
           <p v-if="each.own.confirmed" class="es-quiet">
-            It was the cause in {{ each.own.confirmed }} of your own prints: its beginning counts
-            {{ each.own.factor.toFixed(2) }} times the book’s.
+            Confirmed cause in {{ each.own.confirmed }} of your own prints: starting weight
+            {{ each.own.factor.toFixed(2) }} times the usual.
           </p>
           <p>
-            <strong>To mend it:</strong>
+            <strong>What to do:</strong>
             {{ each.cause.mend }}
           </p>
           <div v-if="!isSettled" class="CauseList-acts">
-            <BigTarget quiet label="That was it" @press="emit('confirm', each.cause.id)" />
-            <BigTarget plain label="Not this one" @press="emit('ruleOut', each.cause.id)" />
+            <BigTarget quiet label="Confirm this cause" @press="emit('confirm', each.cause.id)" />
+            <BigTarget plain label="Rule out" @press="emit('ruleOut', each.cause.id)" />
           </div>
         </div>
       </li>
@@ -70,7 +70,7 @@ const times = (ratio: number) =>
     <BigTarget
       v-if="!showsAll && causes.length > SHOWN"
       plain
-      label="Further causes"
+      label="Less likely causes"
       @press="showsAll = true"
     />
   </section>

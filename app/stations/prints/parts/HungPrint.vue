@@ -24,8 +24,8 @@ const isDue = computed(() => wantsLook(props.one, now.now))
   <li class="HungPrint" :class="{ 'is-aside': one.state.setAside, 'is-picked': isPicked }">
     <PressCard class="HungPrint-open" :data-sheet="one.sheet.id" @click="emit('open')">
       <TintedPicture class="HungPrint-sheet">
-        <img v-if="picture" :src="picture" :alt="`Photograph of ${one.sheet.title}`" decoding="async" />
-        <svg v-else viewBox="0 0 130 168" role="img" aria-label="No photograph yet">
+        <img v-if="picture" :src="picture" :alt="`Photo of ${one.sheet.title}`" decoding="async" />
+        <svg v-else viewBox="0 0 130 168" role="img" aria-label="No photo yet">
           <rect v-if="!colour" x="14" y="16" width="102" height="136" class="HungPrint-bare" />
           <path
             v-else
@@ -45,7 +45,7 @@ const isDue = computed(() => wantsLook(props.one, now.now))
       v-if="mayPick || isPicked"
       class="HungPrint-pick"
       :aria-pressed="isPicked"
-      :aria-label="`Pick sheet ${one.sheet.number} to compare`"
+      :aria-label="`Select sheet ${one.sheet.number} to compare`"
       @click="emit('pick')"
     >
       {{ isPicked ? 'picked' : 'pick' }}

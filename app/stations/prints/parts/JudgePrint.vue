@@ -12,19 +12,19 @@ const props = defineProps<{ look: LookWords; isEarly: boolean }>()
 const emit = defineEmits<{ judge: [happening: Happening]; close: [] }>()
 
 const VERDICTS = [
-  { id: 'keep', name: 'Keep it' },
-  { id: 'again', name: 'Print it again' },
+  { id: 'keep', name: 'Keep' },
+  { id: 'again', name: 'Print again' },
   { id: 'undecided', name: 'Not decided' },
 ]
 const SHADOWS = [
-  { id: 'thin', name: 'Thin' },
+  { id: 'thin', name: 'Too light' },
   { id: 'right', name: 'Right' },
   { id: 'blocked', name: 'Blocked' },
 ]
 const HIGHLIGHTS = [
   { id: 'blank', name: 'Blank' },
   { id: 'right', name: 'Right' },
-  { id: 'veiled', name: 'Veiled' },
+  { id: 'veiled', name: 'Grey' },
 ]
 const WHITES = [
   { id: 'clean', name: 'Clean' },
@@ -43,7 +43,7 @@ const note = ref('')
 const DAY_MS = 86_400_000
 /** Days until the next look; nothing is asked of a print that is judged wet. */
 const AGAIN = [
-  { id: '0', name: 'As planned' },
+  { id: '0', name: 'As scheduled' },
   { id: '30', name: 'In a month' },
   { id: '365', name: 'In a year' },
   { id: '1826', name: 'In five years' },
@@ -71,19 +71,19 @@ function write(): void {
   <form ref="form" class="JudgePrint" @submit.prevent="write" @keydown.escape.stop="emit('close')">
     <h2>{{ look.title }}</h2>
     <p v-if="isEarly && look.id !== 'wet'" class="JudgePrint-early">
-      This is early: it may still change. It is written down with its hour all the same.
+      Early check: the print may still change. The time of this check is recorded.
     </p>
     <ChoiceRow v-model="shadows" label="Shadows" :options="SHADOWS" />
     <ChoiceRow v-model="highlights" label="Highlights" :options="HIGHLIGHTS" />
     <ChoiceRow v-model="whites" label="Whites" :options="WHITES" />
     <ChoiceRow v-model="verdict" label="Verdict" :options="VERDICTS" />
-    <TextArea v-model="note" label="Note" :rows="2" placeholder="What you see, in your own words" />
-    <ChoiceRow v-if="look.id !== 'wet'" v-model="again" label="Look at it again" :options="AGAIN" />
+    <TextArea v-model="note" label="Note" :rows="2" placeholder="What you see" />
+    <ChoiceRow v-if="look.id !== 'wet'" v-model="again" label="Next check" :options="AGAIN" />
     <div class="JudgePrint-acts">
-      <BigTarget label="Write it down" hint="enter" @press="write" />
-      <BigTarget quiet label="Not now" hint="escape" @press="emit('close')" />
+      <BigTarget label="Save" hint="enter" @press="write" />
+      <BigTarget quiet label="Cancel" hint="escape" @press="emit('close')" />
     </div>
-    <EnterSubmits>Write it down</EnterSubmits>
+    <EnterSubmits>Save</EnterSubmits>
   </form>
 </template>
 

@@ -16,7 +16,7 @@ const line = (index: number) => {
   const layers = within.value[index] ?? []
   if (layers.length < 2) return ''
   const done = layers.filter((layer) => layer.isDone).length
-  return `, ${layers.length} layers in one, ${done} done`
+  return `, ${layers.length} layers, ${done} done`
 }
 const top = computed(() => stack.value.at(-1))
 </script>
@@ -37,9 +37,7 @@ const top = computed(() => stack.value.at(-1))
       </li>
     </ol>
     <p v-if="top">
-      <RouterLink :to="{ name: 'register', params: { sheetId: top.sheet.id } }">
-        Check the register
-      </RouterLink>
+      <RouterLink :to="{ name: 'register', params: { sheetId: top.sheet.id } }">Check register</RouterLink>
     </p>
   </section>
 </template>

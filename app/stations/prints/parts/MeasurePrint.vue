@@ -36,7 +36,7 @@ const by = ref<Measured['by']>('typed')
 const isPointing = ref(false)
 const doubtful = ref<string[]>([])
 const { faults, attempt } = useAttempt()
-const labelOf = (of: Reading['of']) => ({ black: 'Deepest black', white: 'Bare white', patch: 'Patch' })[of]
+const labelOf = (of: Reading['of']) => ({ black: 'Dmax', white: 'Paper white', patch: 'Patch' })[of]
 const hasColour = computed(() => drafts.value.some((one) => one.lab !== ''))
 const showsColour = ref(false)
 
@@ -88,7 +88,7 @@ const faultOf = (field: string) => (faults.value.reading?.field === field ? faul
     @close="isPointing = false"
   />
   <form v-else ref="form" class="MeasurePrint" @submit.prevent="write" @keydown.escape.stop="emit('close')">
-    <h2>What it measures</h2>
+    <h2>Measure print</h2>
     <ChoiceRow v-model="moment" label="When" :options="MOMENTS" />
     <div v-for="(draft, i) in drafts" :key="i" class="MeasurePrint-row">
       <TextField
@@ -114,22 +114,22 @@ const faultOf = (field: string) => (faults.value.reading?.field === field ? faul
       <TakeReading quantity="density" @read="took(i, $event)" />
     </div>
     <p v-if="doubtful.length" class="MeasurePrint-doubt" role="status">
-      Lost in the photograph: {{ doubtful.join(', ') }}. Take what stands there as a bound.
+      Clipped in the photo: {{ doubtful.join(', ') }}. Treat these values as limits.
     </p>
     <div class="MeasurePrint-more">
       <KitButton kind="link" @click="drafts.push({ of: 'patch', name: '', density: '', lab: '' })">
-        another patch
+        add a patch
       </KitButton>
-      <KitButton v-if="!showsColour && !hasColour" kind="link" @click="showColour">with colour</KitButton>
+      <KitButton v-if="!showsColour && !hasColour" kind="link" @click="showColour">include colour</KitButton>
       <KitButton v-if="photo" kind="link" @click="isPointing = true">
-        from its photograph, by a grey
+        from its photo, with a grey card
       </KitButton>
     </div>
     <div class="MeasurePrint-acts">
-      <BigTarget label="Write it down" hint="enter" @press="write" />
-      <BigTarget quiet label="Not now" hint="escape" @press="emit('close')" />
+      <BigTarget label="Save measurement" hint="enter" @press="write" />
+      <BigTarget quiet label="Cancel" hint="escape" @press="emit('close')" />
     </div>
-    <EnterSubmits>Write it down</EnterSubmits>
+    <EnterSubmits>Save measurement</EnterSubmits>
   </form>
 </template>
 

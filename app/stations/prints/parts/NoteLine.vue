@@ -17,7 +17,7 @@ const write = () => text.value.trim() && emit('write', text.value.trim())
     <TextArea ref="field" v-model="text" :label="title" />
     <div class="NoteLine-acts">
       <BigTarget :label="action" :disabled="!text.trim()" @press="write" />
-      <BigTarget quiet label="Not now" hint="escape" @press="emit('close')" />
+      <BigTarget quiet label="Cancel" hint="escape" @press="emit('close')" />
     </div>
   </form>
 </template>

@@ -33,23 +33,23 @@ const {
 <template>
   <div class="PhotoSpots">
     <p>
-      Point at the grey, at bare paper and at the deepest black; at both ends of a step strip where the sheet
-      has one. Grey and print must lie in the same even light; a gloss on either spoils it.
+      Point at the grey card, at paper white and at Dmax, and at both ends of a step scale if there is one.
+      Grey card and print need the same even light without reflections.
     </p>
-    <ChoiceRow v-model="what" label="Pointing at" :options="choices" />
+    <ChoiceRow v-model="what" label="Point at" :options="choices" />
     <div class="PhotoSpots-figures">
       <QuantityField
         v-model="grey"
-        label="Density of the grey"
-        hint="0.74 for a grey of 18 %"
+        label="Density of the grey card"
+        hint="0.74 for 18 % grey"
         dimension="opticalDensity"
         unit="D"
       />
       <TextField
         v-if="ends.length"
         v-model="steps"
-        label="Steps of the strip"
-        :hint="stepCount ? 'They lie evenly between its ends.' : `A whole number from 2 to ${MOST_STEPS}.`"
+        label="Steps of the step scale"
+        :hint="stepCount ? 'evenly spaced between its ends' : `Enter a whole number from 2 to ${MOST_STEPS}.`"
       />
     </div>
     <TintedPicture class="PhotoSpots-picture">
@@ -57,7 +57,7 @@ const {
         ref="canvas"
         tabindex="0"
         role="application"
-        aria-label="Photograph to point at; arrows move the place in hand"
+        aria-label="Photo to point at; arrow keys move the selected point"
         @click="point"
         @keydown="nudge"
       />
@@ -74,8 +74,8 @@ const {
       {{ faults.photo.problem }} {{ faults.photo.remedy }}
     </p>
     <div class="PhotoSpots-acts">
-      <BigTarget label="Read it" :disabled="spots.length < 2" @press="read" />
-      <BigTarget quiet label="Type instead" @press="emit('close')" />
+      <BigTarget label="Read values" :disabled="spots.length < 2" @press="read" />
+      <BigTarget quiet label="Type values instead" @press="emit('close')" />
     </div>
   </div>
 </template>

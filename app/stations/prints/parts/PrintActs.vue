@@ -39,7 +39,7 @@ const showsMore = ref(false)
     <BigTarget v-if="look" :quiet="!look.isDue" :label="look.label" hint="j" @press="emit('look')" />
     <BigTarget
       quiet
-      :label="isAdding ? 'Adding…' : 'Photograph'"
+      :label="isAdding ? 'Adding…' : 'Photo'"
       hint="p"
       :disabled="isAdding"
       @press="emit('photograph')"
@@ -56,12 +56,12 @@ const showsMore = ref(false)
       @press="emit('write', 'aside')"
     />
     <template v-if="showsMore">
-      <BigTarget v-if="mayLayer" quiet label="Another layer" hint="l" @press="emit('layer')" />
+      <BigTarget v-if="mayLayer" quiet label="Add a layer" hint="l" @press="emit('layer')" />
       <BigTarget quiet label="Title and edition" hint="e" @press="emit('write', 'identity')" />
       <BigTarget quiet label="Passport" @press="emit('passport')" />
-      <BigTarget quiet label="Label for its back" @press="emit('label')" />
-      <BigTarget v-if="hasPhoto" quiet label="Picture with its words" @press="emit('picture')" />
-      <BigTarget quiet label="Into the bin" @press="emit('bin')" />
+      <BigTarget quiet label="Label for the back" @press="emit('label')" />
+      <BigTarget v-if="hasPhoto" quiet label="Picture with caption" @press="emit('picture')" />
+      <BigTarget quiet label="Move to bin" @press="emit('bin')" />
     </template>
     <BigTarget plain :label="showsMore ? 'Less' : 'More'" @press="showsMore = !showsMore" />
     <BigTarget v-if="mayUndo" plain label="Undo" hint="u" @press="emit('undo')" />

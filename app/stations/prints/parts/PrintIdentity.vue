@@ -34,8 +34,8 @@ function readEdition(text: string): Sheet['edition'] {
     throw new CoreError({
       code: 'unreadable',
       field: 'edition',
-      problem: `“${text}” is no place in an edition.`,
-      remedy: 'Write 3/7, or proof 2, or nothing.',
+      problem: `“${text}” is not an edition number.`,
+      remedy: 'Enter 3/7 or proof 2, or leave it empty.',
     })
   return { number, ...(of !== undefined && { of }), ...(match[1] && { isProof: true }) }
 }
@@ -45,8 +45,8 @@ async function write(): Promise<void> {
       throw new CoreError({
         code: 'unreadable',
         field: 'title',
-        problem: title.value.trim() ? 'That is longer than 200 letters.' : 'The print has no title.',
-        remedy: 'Name the picture, so that you find it again.',
+        problem: title.value.trim() ? 'This text is longer than 200 characters.' : 'The print has no title.',
+        remedy: 'Enter a title so that you can find this print later.',
       })
   })
   let place: Sheet['edition']
@@ -63,8 +63,8 @@ async function write(): Promise<void> {
       throw new CoreError({
         code: 'twice',
         field: 'edition',
-        problem: `Sheet ${twin.sheet.number} has this place in the edition already.`,
-        remedy: 'Give it another number.',
+        problem: `Sheet ${twin.sheet.number} already has this edition number.`,
+        remedy: 'Choose another number.',
       })
   })
   if (!isTitled || !isPlaced) return
@@ -75,7 +75,7 @@ async function write(): Promise<void> {
       subject: subject.value.trim(),
       edition: place,
     })
-    notice.say('Written down.', back)
+    notice.say('Saved.', back)
     emit('close')
   } catch (error) {
     notice.refuse(error, 'the title')
@@ -85,10 +85,10 @@ async function write(): Promise<void> {
 
 <template>
   <form class="PrintIdentity" @submit.prevent="write" @keydown.escape.stop="emit('close')">
-    <h2>What it is called</h2>
+    <h2>Title and edition</h2>
     <TextField v-model="title" autofocus label="Title" :fault="faults.title" />
     <TextField v-model="portfolio" label="Portfolio" :options="workroom.portfolios" />
-    <TextField v-model="subject" label="Negative, or what lay on it" />
+    <TextField v-model="subject" label="Printed from" />
     <TextField
       v-model="edition"
       label="Edition"
@@ -97,10 +97,10 @@ async function write(): Promise<void> {
       hint="3/7, 3, or proof 2"
     />
     <div class="PrintIdentity-acts">
-      <BigTarget label="Write it down" hint="enter" @press="write" />
-      <BigTarget quiet label="Not now" hint="escape" @press="emit('close')" />
+      <BigTarget label="Save" hint="enter" @press="write" />
+      <BigTarget quiet label="Cancel" hint="escape" @press="emit('close')" />
     </div>
-    <EnterSubmits>Write it down</EnterSubmits>
+    <EnterSubmits>Save</EnterSubmits>
   </form>
 </template>
 

@@ -94,7 +94,7 @@ async function walk(event: KeyboardEvent): Promise<void> {
         transform: `translateY(${line.start - top}px)`,
         gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
       }"
-      :aria-label="`Line ${line.index + 1} of ${count}`"
+      :aria-label="`Row ${line.index + 1} of ${count}`"
     >
       <!-- By their place: another search changes what hangs there, which is quicker than to take down and hang anew. -->
       <HungPrint

@@ -3,12 +3,12 @@ import StationNav from '../../../kit/StationNav.vue'
 
 defineProps<{ here: (typeof PAGES)[number]['name'] }>()
 const PAGES = [
-  { name: 'prints', title: 'On the line' },
-  { name: 'trends', title: 'Over time' },
-  { name: 'bin', title: 'The bin' },
+  { name: 'prints', title: 'All prints' },
+  { name: 'trends', title: 'Trends' },
+  { name: 'bin', title: 'Bin' },
 ] as const
 </script>
 
 <template>
-  <StationNav label="At the prints" :pages="PAGES" :here="here" />
+  <StationNav label="Prints pages" :pages="PAGES" :here="here" />
 </template>

@@ -21,7 +21,7 @@ const dayBefore = (index: number) => props.lines[index - 1] && dayOf((props.line
         <p v-if="line.detail">{{ line.detail }}</p>
       </div>
     </li>
-    <li v-if="!lines.length" class="es-quiet">Nothing has happened to this sheet yet.</li>
+    <li v-if="!lines.length" class="es-quiet">No steps recorded yet.</li>
   </ol>
 </template>
 

@@ -61,7 +61,7 @@ async function takeIn([picked]: File[]): Promise<void> {
   if (!picked) return
   try {
     const { definition } = await takeInProcess(await picked.text())
-    notice.say(`Taken in: ${definition.name}.`)
+    notice.say(`Added: ${definition.name}.`)
     choose(definition.id)
   } catch (error) {
     notice.refuse(error, 'the process file')
@@ -70,7 +70,7 @@ async function takeIn([picked]: File[]): Promise<void> {
 async function remove(): Promise<void> {
   if (!own.value) return
   const back = await removeOwn(own.value.id)
-  notice.say(`${chosen.value.name} is gone.`, () => back())
+  notice.say(`${chosen.value.name} removed.`, () => back())
   choose('')
 }
 
@@ -80,8 +80,7 @@ useMarginNotes(() => [
   ...chosen.value.choices.map((choice) => ({
     title: choice.name,
     lines: choice.options.map(
-      (option) =>
-        `${option.name}${option.id === choice.startsWith ? ' (starts here)' : ''}: ${option.reason}`,
+      (option) => `${option.name}${option.id === choice.startsWith ? ' (default)' : ''}: ${option.reason}`,
     ),
   })),
   ...chosen.value.cautions.map((caution) => hazardNote(caution.title, caution)),
@@ -91,12 +90,12 @@ useMarginNotes(() => [
 <template>
   <section class="ProcessesPage">
     <header>
-      <p class="es-kicker">The library and yours</p>
+      <p class="es-kicker">Shelf</p>
       <h1>Processes</h1>
     </header>
     <div class="ProcessesPage-both">
       <nav aria-label="Processes">
-        <InlineField v-model="found" label="find a process" placeholder="find" />
+        <InlineField v-model="found" label="Search" placeholder="find" />
         <PressCard
           v-for="one in listed.slice(0, SHOWN)"
           :key="one.id"
@@ -108,9 +107,9 @@ useMarginNotes(() => [
           <em v-if="one.copyOf" class="es-quiet">yours</em>
         </PressCard>
         <p v-if="listed.length > SHOWN" class="es-quiet">
-          and {{ listed.length - SHOWN }} more: type a part of the name
+          and {{ listed.length - SHOWN }} more: type part of the name
         </p>
-        <p v-if="!listed.length" class="es-quiet">Nothing is called that.</p>
+        <p v-if="!listed.length" class="es-quiet">No process has that name.</p>
       </nav>
       <div class="ProcessesPage-one">
         <ProcessEditor v-if="isChanging && own" :key="own.id" :own="own" @done="isChanging = false" />
@@ -118,13 +117,13 @@ useMarginNotes(() => [
           <h2>{{ chosen.name }}</h2>
           <div class="ProcessesPage-acts">
             <BigTarget
-              label="Begin a sheet of it"
+              label="New sheet with this process"
               @press="router.push({ name: 'begin', query: { process: chosenId } })"
             />
-            <KitButton @click="copy">Copy and change</KitButton>
-            <KitButton v-if="own" @click="isChanging = true">Change</KitButton>
-            <KitButton @click="share">Save as a file</KitButton>
-            <KitButton @click="file?.open()">Take in a file</KitButton>
+            <KitButton @click="copy">Copy and edit</KitButton>
+            <KitButton v-if="own" @click="isChanging = true">Edit</KitButton>
+            <KitButton @click="share">Save as file</KitButton>
+            <KitButton @click="file?.open()">Import file</KitButton>
             <KitButton v-if="own && !isUsed" @click="remove">Remove</KitButton>
             <FileChoice ref="file" label="process file" accept=".json,application/json" @chosen="takeIn" />
           </div>

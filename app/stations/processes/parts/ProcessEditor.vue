@@ -23,10 +23,10 @@ async function keep(): Promise<void> {
   if (!result.value.read) return
   try {
     await changeOwn(props.own.id, result.value.read)
-    notice.say(`${result.value.read.name} is kept.`)
+    notice.say(`${result.value.read.name} saved.`)
     emit('done')
   } catch (error) {
-    notice.refuse(error, 'keeping the process')
+    notice.refuse(error, 'saving the process')
   }
 }
 const componentName = (id: string) => definition.value.components.find((one) => one.id === id)?.name ?? id
@@ -35,11 +35,11 @@ const componentName = (id: string) => definition.value.components.find((one) => 
 <template>
   <form class="ProcessEditor" @submit.prevent="keep">
     <TextField v-model="draft.name" large label="Name" :fault="faultOf('name')" />
-    <TextField v-model="draft.summary" label="In a sentence" />
+    <TextField v-model="draft.summary" label="Summary" />
     <TextField
       v-model="draft.coverage"
       label="Coverage by brush, ml/m²"
-      placeholder="38.8, the usual"
+      placeholder="usually 38.8"
       :fault="faultOf('coverage')"
     />
     <fieldset v-for="component in definition.components" :key="component.id">
@@ -64,10 +64,10 @@ const componentName = (id: string) => definition.value.components.find((one) => 
     </fieldset>
     <fieldset v-for="step in definition.steps" :key="step.id" class="ProcessEditor-step">
       <legend>{{ step.title }}</legend>
-      <TextField v-model="draft.steps[step.id]!.doing" label="What the hands do" />
+      <TextField v-model="draft.steps[step.id]!.doing" label="Instructions" />
       <QuantityField
         v-model="draft.steps[step.id]!.least"
-        label="At least"
+        label="Minimum"
         placeholder="by eye"
         :fault="faultOf(`step/${step.id}/least`)"
         dimension="time"
@@ -75,16 +75,16 @@ const componentName = (id: string) => definition.value.components.find((one) => 
       />
       <QuantityField
         v-model="draft.steps[step.id]!.most"
-        label="At most"
-        placeholder="no limit"
+        label="Maximum"
+        placeholder="no maximum"
         :fault="faultOf(`step/${step.id}/most`)"
         dimension="time"
         unit="min"
       />
     </fieldset>
     <div class="ProcessEditor-acts">
-      <BigTarget label="Keep it" :disabled="!result.read" @press="keep" />
-      <BigTarget quiet label="Leave it as it was" @press="emit('done')" />
+      <BigTarget label="Save process" :disabled="!result.read" @press="keep" />
+      <BigTarget quiet label="Discard changes" @press="emit('done')" />
     </div>
   </form>
 </template>

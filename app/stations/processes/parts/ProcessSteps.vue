@@ -33,7 +33,7 @@ function range({ time, keeps }: StepDefinition): string {
     parts.push(`${formatSpan(time.leastSeconds)} to ${formatSpan(time.mostSeconds)}`)
   else if (time?.leastSeconds) parts.push(`at least ${formatSpan(time.leastSeconds)}`)
   else if (time?.mostSeconds) parts.push(`within ${formatSpan(time.mostSeconds)}`)
-  if (keeps?.leastSeconds) parts.push(`then not before ${formatSpan(keeps.leastSeconds)}`)
+  if (keeps?.leastSeconds) parts.push(`then wait at least ${formatSpan(keeps.leastSeconds)}`)
   if (keeps?.mostSeconds) parts.push(`keeps ${formatSpan(keeps.mostSeconds)}`)
   if (time) parts.push(KIND[time.standing] ?? '')
   return parts.filter(Boolean).join(', ')
@@ -54,7 +54,7 @@ const condition = ({ when }: StepDefinition) =>
     <ul>
       <li v-for="one in bottles" :key="one.id">
         <strong>{{ one.name }}</strong>
-        {{ one.holds || 'as it comes' }}
+        {{ one.holds || 'any time' }}
         <span class="es-quiet">{{ one.standing }}</span>
       </li>
     </ul>

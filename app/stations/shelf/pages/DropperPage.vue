@@ -59,7 +59,7 @@ async function save(): Promise<void> {
       weighings: read.weighings,
       gramsPerMillilitre: read.density,
     })
-    notice.say(`Coats are counted with ${written} from now on.`, () => removeDropper(id))
+    notice.say(`Coats are now counted with ${written}.`, () => removeDropper(id))
     rows.value.forEach((row) => (row.grams = ''))
   } catch (error) {
     notice.refuse(error, 'the dropper')
@@ -77,11 +77,11 @@ const known = computed(() =>
 
 useMarginNotes(() => [
   {
-    title: 'How to weigh a dropper',
+    title: 'How to calibrate a dropper',
     lines: [
-      'A small glass on the balance, set to zero. Twenty drops of water, held upright, at the pace at which you count.',
-      'Three times: the spread tells how steady hand and dropper are.',
-      'Another liquid drops differently: weigh it with what it is used for, and say how heavy that is.',
+      'Put a small glass on the balance and set it to zero. Hold the dropper upright and count 20 drops of water at your usual pace.',
+      'Do this three times. The spread shows how repeatable you and the dropper are.',
+      'Other liquids give other drop sizes. Calibrate with the liquid you use, and enter its density.',
     ],
   },
 ])
@@ -90,14 +90,14 @@ useMarginNotes(() => [
 <template>
   <section class="DropperPage">
     <header>
-      <p class="es-kicker">So that a drop is a measure</p>
-      <h1>Weigh a dropper</h1>
+      <p class="es-kicker">Shelf</p>
+      <h1>Calibrate a dropper</h1>
     </header>
     <div class="DropperPage-row">
       <TextField v-model="name" label="Name" placeholder="the glass one" />
       <QuantityField
         v-model="density"
-        label="Density of what was dropped, g/ml"
+        label="Density of the liquid, g/ml"
         placeholder="0.998, water"
         dimension="liquidDensity"
         unit="gPerMl"
@@ -112,7 +112,7 @@ useMarginNotes(() => [
     </p>
     <div v-if="calibrated.read" class="DropperPage-figures">
       <FigureValue
-        label="drops to the millilitre"
+        label="drops per ml"
         :figure="calibrated.read.figure.dropsPerMillilitre"
         :text="`${digits(calibrated.read.figure.dropsPerMillilitre.value)}${calibrated.read.figure.dropsPerMillilitre.uncertainty ? ` ± ${digits(calibrated.read.figure.dropsPerMillilitre.uncertainty, 2)}` : ''}`"
       />
@@ -122,7 +122,7 @@ useMarginNotes(() => [
         :text="`${digits(calibrated.read.figure.dropVolume.value)} ml`"
       />
     </div>
-    <BigTarget class="DropperPage-go" label="Count with it" :disabled="!calibrated.read" @press="save" />
+    <BigTarget class="DropperPage-go" label="Use this dropper" :disabled="!calibrated.read" @press="save" />
     <ul v-if="known.length" aria-label="Droppers">
       <li v-for="(one, at) in known" :key="one.id">
         {{ one.name }}, {{ digits(one.figure.value) }} drops/ml
@@ -130,11 +130,11 @@ useMarginNotes(() => [
         ,
         <span class="es-quiet">weighed {{ dayOf(one.changedAt) }}</span>
         <em v-if="at === 0">in use</em>
-        <KitButton v-else kind="link" @click="chooseDropper(one.id)">use this one</KitButton>
+        <KitButton v-else kind="link" @click="chooseDropper(one.id)">use this dropper</KitButton>
       </li>
     </ul>
     <p v-else class="es-quiet">
-      Until one is weighed, a drop counts as 0.05 ml: 20 to the millilitre, common practice.
+      Without calibration, the app assumes 20 drops per ml, 0.05 ml each (common practice).
     </p>
   </section>
 </template>

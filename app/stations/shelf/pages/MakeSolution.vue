@@ -32,7 +32,7 @@ const form = useSolutionForm(asked)
 const { recipeId, recipes, recipe, draft, label, labelFault, read, isWeighing, suggestedLabel } = form
 
 const recipeOptions = computed(() => [
-  { id: 'own', name: 'A recipe of my own' },
+  { id: 'own', name: 'My own recipe' },
   ...recipes.value.map((one) => ({
     id: one.id,
     name: `${one.name} ${one.stock.solutes.map((solute) => digits(solute.percentWv)).join(' + ')} %, ${one.usedFor[0]?.toLowerCase()}`,
@@ -40,7 +40,7 @@ const recipeOptions = computed(() => [
 ])
 const finishOptions = [
   { id: 'topUpTo', name: 'Top up to' },
-  { id: 'addTo', name: 'Add to that much water' },
+  { id: 'addTo', name: 'Add to this much water' },
 ]
 const solution = computed(() => read.value.solution)
 /** Said once: a mend that was not taken is the user's choice, and the work goes on. */
@@ -53,14 +53,14 @@ async function save(): Promise<void> {
     notice.say(`${made.label} is on the shelf.`, () => takeBottleBack(made.id))
     await router.push({ name: 'shelf', params: { bottleId: made.id } })
   } catch (error) {
-    notice.refuse(error, 'putting it on the shelf')
+    notice.refuse(error, 'saving the solution')
   }
 }
 
-useKeyRows('Making a solution', () =>
+useKeyRows('Make a solution', () =>
   isWeighing.value || !solution.value
     ? []
-    : [{ key: ' ', name: 'To the balance', run: () => (isWeighing.value = true) }],
+    : [{ key: ' ', name: 'Start weighing', run: () => (isWeighing.value = true) }],
 )
 watch(recipeId, () => (isWeighing.value = false))
 
@@ -71,19 +71,19 @@ useMarginNotes((): MarginNote[] => {
   ])
   return [
     ...hazardNotes(
-      'Before the jar opens',
+      'Before you open the jars',
       used.map((id) => substances[id]?.caution),
     ),
     ...(recipe.value?.stock.making.length
-      ? [{ title: 'How it is made', lines: recipe.value.stock.making }]
+      ? [{ title: 'How to make it', lines: recipe.value.stock.making }]
       : []),
     ...(recipe.value
       ? [{ title: 'Used for', lines: [recipe.value.usedFor.join(', '), recipe.value.stock.source] }]
       : []),
     {
-      title: 'A habit worth keeping',
+      title: 'Measuring',
       lines: [
-        'Read a measuring cylinder at the bottom of the curve, at eye level. Rinse it into the mix with water that is due anyway.',
+        'Read a measuring cylinder at eye level, at the bottom of the curve. Rinse it into the mix with part of the water.',
       ],
     },
   ]
@@ -93,7 +93,7 @@ useMarginNotes((): MarginNote[] => {
 <template>
   <section class="MakeSolution">
     <header>
-      <p class="es-kicker">At the balance</p>
+      <p class="es-kicker">Shelf</p>
       <h1>{{ draft.name || 'Make a solution' }}</h1>
     </header>
 
@@ -109,15 +109,15 @@ useMarginNotes((): MarginNote[] => {
       <div class="MakeSolution-row">
         <TextField
           v-model="label"
-          label="Label of the bottle"
+          label="Bottle label"
           :fault="labelFault"
           :placeholder="suggestedLabel"
-          hint="as you write it on the glass"
+          hint="what you write on the bottle"
         />
         <QuantityField
           v-model="draft.stated"
-          label="Called, in %"
-          placeholder="its true strength"
+          label="Strength on the label, %"
+          placeholder="the actual strength"
           hint="of the first solute"
           dimension="fraction"
           unit="percent"
@@ -128,10 +128,10 @@ useMarginNotes((): MarginNote[] => {
     <template v-else>
       <div class="MakeSolution-row">
         <SelectField v-model="recipeId" class="MakeSolution-recipe" label="Recipe" :options="recipeOptions" />
-        <TextField v-model="draft.name" label="Name" placeholder="what it is" />
+        <TextField v-model="draft.name" label="Name" placeholder="name" />
         <QuantityField
           v-model="draft.volume"
-          label="How much"
+          label="Volume"
           :fault="read.faults.volume"
           hint="100 ml, 1/2 l"
           dimension="volume"
@@ -139,8 +139,8 @@ useMarginNotes((): MarginNote[] => {
         />
         <QuantityField
           v-model="draft.stated"
-          label="Called, in %"
-          placeholder="its true strength"
+          label="Strength on the label, %"
+          placeholder="the actual strength"
           hint="of the first solute"
           dimension="fraction"
           unit="percent"
@@ -157,24 +157,24 @@ useMarginNotes((): MarginNote[] => {
       <p v-if="read.fit.limitedBy && read.fit.factor > 0" class="MakeSolution-fit">
         {{ read.fit.limitedBy }} is enough for
         {{ digits(read.fit.factor * (read.volumeMillilitres ?? 0)) }} ml.
-        <KitButton @click="form.scaleToHand">Scale to what is there</KitButton>
+        <KitButton @click="form.scaleToHand">Scale to what you have</KitButton>
       </p>
 
-      <section v-if="solution" class="MakeSolution-figures" aria-label="What it comes to">
+      <section v-if="solution" class="MakeSolution-figures" aria-label="Result">
         <FigureValue label="finished" :figure="solution.volume" />
-        <FigureValue label="water to begin with, then fill up" :figure="solution.water" />
+        <FigureValue label="water first, then fill up" :figure="solution.water" />
         <template v-for="one in solution.solutes" :key="one.substanceId">
-          <FigureValue :label="`${one.name}, truly`" :figure="one.strength" />
+          <FigureValue :label="`${one.name}, actual strength`" :figure="one.strength" />
           <FigureValue v-if="one.molarity" :label="`${one.name} by moles`" :figure="one.molarity" />
         </template>
         <p v-if="read.cost !== null">
           <strong>{{ digits(read.cost) }}</strong>
-          <span class="es-quiet">cost, as you paid</span>
+          <span class="es-quiet">cost</span>
         </p>
       </section>
       <div class="MakeSolution-acts">
-        <BigTarget label="To the balance" hint=" " :disabled="!solution" @press="isWeighing = true" />
-        <BigTarget plain label="Back to the shelf" @press="router.push({ name: 'shelf' })" />
+        <BigTarget label="Start weighing" hint=" " :disabled="!solution" @press="isWeighing = true" />
+        <BigTarget plain label="Back to Shelf" @press="router.push({ name: 'shelf' })" />
       </div>
     </template>
   </section>

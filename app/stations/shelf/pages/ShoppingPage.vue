@@ -96,10 +96,10 @@ const isShort = (need: (typeof plan.value.needs)[number]) =>
 
 useMarginNotes(() => [
   {
-    title: 'How it is reckoned',
+    title: 'How amounts are computed',
     lines: [
-      'Coats by area and coverage for the number of sheets; trays a little larger than the sheet, 15 mm deep, filled once.',
-      'Only what is ripe and within its life counts as ready.',
+      'Coats: area × coverage × number of sheets. Trays: a little larger than the sheet, 15 mm deep, filled once.',
+      'Only rested solutions within their shelf life count as ready.',
     ],
   },
   ...(plan.value.lines.length
@@ -107,7 +107,7 @@ useMarginNotes(() => [
         {
           title: 'Before you buy',
           lines: [
-            'Ask for the maker’s safety data sheet with each, and whether your local rules allow it at home.',
+            'Ask for the safety data sheet of each chemical, and check whether local rules allow it at home.',
           ],
           tone: 'caution' as const,
         },
@@ -119,16 +119,12 @@ useMarginNotes(() => [
 <template>
   <section class="ShoppingPage">
     <header>
-      <p class="es-kicker">Before the work</p>
-      <h1>What a plan needs</h1>
+      <p class="es-kicker">Shelf</p>
+      <h1>Shopping list</h1>
     </header>
     <div class="ShoppingPage-row">
       <SelectField v-model="processId" label="Process" :options="processOptions" />
-      <TextField
-        v-model="size"
-        label="Size of the picture"
-        :fault="fault?.field === 'size' ? fault : undefined"
-      />
+      <TextField v-model="size" label="Picture size" :fault="fault?.field === 'size' ? fault : undefined" />
       <TextField v-model="sheets" label="Sheets" :fault="fault?.field === 'sheets' ? fault : undefined" />
     </div>
     <div class="ShoppingPage-choices">
@@ -154,9 +150,7 @@ useMarginNotes(() => [
         <strong>{{ ml(need.millilitres) }}</strong>
         <span class="es-quiet">
           {{
-            need.readyMillilitres === null
-              ? 'a bottle stands, not measured'
-              : `${ml(need.readyMillilitres)} ready`
+            need.readyMillilitres === null ? 'a bottle, amount unknown' : `${ml(need.readyMillilitres)} ready`
           }}
         </span>
         <KitButton
@@ -171,12 +165,12 @@ useMarginNotes(() => [
             })
           "
         >
-          Make it
+          Make solution
         </KitButton>
       </li>
     </ul>
     <template v-if="plan.lines.length">
-      <h2>To weigh for what is short</h2>
+      <h2>Chemicals to weigh</h2>
       <ul aria-label="Chemicals">
         <li
           v-for="line in plan.lines"
@@ -189,13 +183,13 @@ useMarginNotes(() => [
           </span>
           <strong>{{ g(line.grams) }}</strong>
           <span class="es-quiet">
-            {{ line.haveGrams > 0 ? `${g(line.haveGrams)} in jars` : 'none in jars' }}
+            {{ line.haveGrams > 0 ? `${g(line.haveGrams)} on the shelf` : 'none on the shelf' }}
           </span>
           <b v-if="line.haveGrams < line.grams">buy {{ g(line.grams - line.haveGrams) }}</b>
         </li>
       </ul>
     </template>
-    <p v-else-if="plan.needs.length" class="es-quiet">Everything stands ready.</p>
+    <p v-else-if="plan.needs.length" class="es-quiet">Everything is ready.</p>
   </section>
 </template>
 

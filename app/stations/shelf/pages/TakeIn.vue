@@ -31,14 +31,14 @@ const {
 <template>
   <form class="TakeIn" @submit.prevent="save">
     <header>
-      <p class="es-kicker">New on the shelf</p>
-      <h1>Take in a jar</h1>
+      <p class="es-kicker">Shelf</p>
+      <h1>Add a chemical</h1>
     </header>
     <SelectField
       v-model="substanceId"
-      label="What is in it"
+      label="Chemical"
       :options="options"
-      placeholder="name, or what else it is called"
+      placeholder="name, trade name or formula"
     />
     <p v-if="faults.substance" class="TakeIn-fault">
       {{ faults.substance.problem }} {{ faults.substance.remedy }}
@@ -46,16 +46,16 @@ const {
     <ChoiceRow
       v-if="substance && substance.forms.length > 1"
       v-model="form"
-      label="Which form, as the label says"
+      label="Form, as on the label"
       :options="substance.forms.map((one) => ({ id: one.id, name: `${one.name}, ${one.formula}` }))"
     />
     <div class="TakeIn-row">
       <QuantityField
         v-model="amount"
-        label="How much"
+        label="Amount"
         :fault="faults.amount"
         :placeholder="isLiquid ? '500 ml' : '100 g'"
-        hint="empty: not measured"
+        hint="leave empty if not measured"
         :dimension="isLiquid ? 'volume' : 'mass'"
         :unit="isLiquid ? 'ml' : 'g'"
       />
@@ -64,7 +64,7 @@ const {
         :label="isLiquid ? 'Strength, % by weight' : 'Purity, %'"
         :fault="faults.purity"
         :placeholder="digits(byDensity?.value ?? usualPurity)"
-        :hint="byDensity ? 'by its density' : 'empty: the usual'"
+        :hint="byDensity ? 'from its density' : 'leave empty for the usual'"
         dimension="fraction"
         unit="percent"
       />
@@ -74,18 +74,18 @@ const {
         label="Density, g/ml"
         :fault="faults.density"
         :placeholder="String(substance.liquid?.gramsPerMillilitre ?? '')"
-        hint="a hydrometer tells the strength"
+        hint="measured with a hydrometer"
         dimension="liquidDensity"
         unit="gPerMl"
       />
-      <TextField v-model="price" label="What it cost" :fault="faults.price" placeholder="in your own money" />
+      <TextField v-model="price" label="Price" :fault="faults.price" placeholder="in your currency" />
       <TextField v-model="label" label="Label" :fault="faults.label" :placeholder="suggestedLabel" />
     </div>
     <div class="TakeIn-acts">
-      <BigTarget label="Onto the shelf" hint="enter" @press="save" />
-      <BigTarget plain label="Back to the shelf" @press="router.push({ name: 'shelf' })" />
+      <BigTarget label="Add to shelf" hint="enter" @press="save" />
+      <BigTarget plain label="Back to Shelf" @press="router.push({ name: 'shelf' })" />
     </div>
-    <EnterSubmits>Onto the shelf</EnterSubmits>
+    <EnterSubmits>Add to shelf</EnterSubmits>
   </form>
 </template>
 

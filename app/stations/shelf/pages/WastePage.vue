@@ -33,7 +33,7 @@ const what = ref('')
 const amount = ref('')
 const fault = ref<Refusal | undefined>()
 const contents = computed(() => holds.value.map((substanceId) => ({ substanceId })))
-/** What is in it decides the jar; it can be changed afterwards. */
+/** Waste is in it decides the jar; it can be changed afterwards. */
 watch(contents, (all) => {
   if (all.length) wasteClass.value = wasteClassOf(all, substances)
 })
@@ -65,7 +65,7 @@ async function add(): Promise<void> {
       // Nothing chosen means not known, which is not the same as nothing in it.
       contents: contents.value.length ? contents.value : undefined,
     })
-    notice.say(`${formatQuantity(value, 'volume')} into the waste jar: ${jarName.value}.`, () =>
+    notice.say(`${formatQuantity(value, 'volume')} into waste jar: ${jarName.value}.`, () =>
       takeWasteBack(id),
     )
     what.value = amount.value = ''
@@ -80,23 +80,21 @@ const contentsWords = ({ contents: held }: Waste) =>
   'contents not recorded'
 async function give(ids: readonly string[], name: string): Promise<void> {
   await handOver(ids)
-  notice.say(`${name}: handed over.`)
+  notice.say(`${name}: marked as collected.`)
 }
 useMarginNotes(() => [
   {
-    title: 'What must not meet',
+    title: 'Never mix',
     lines: [
-      'Ferricyanide and any strong acid: hydrogen cyanide. Acid and sulfite or hypo: sulfur dioxide. Silver and ammonia left standing: explosive. Hypochlorite and acid, ammonia or hypo: poisonous gas. Peroxide and iron: the jar can burst.',
-      'One jar for each class, labelled, at most four fifths full. A vented cap where gas may form.',
+      'Ferricyanide with strong acid: hydrogen cyanide. Sulfite or hypo with acid: sulfur dioxide. Silver with ammonia, stored: explosive. Hypochlorite with acid, ammonia or hypo: poisonous gas. Peroxide with iron: the jar can burst.',
+      'Use one labelled jar per class, at most four fifths full. Use a vented cap where gas can form.',
     ],
     tone: 'caution',
     isHazard: true,
   },
   {
     title: 'Who takes the waste',
-    lines: [
-      'Ask your local licensed waste service. Its rules and the local code come before anything written here.',
-    ],
+    lines: ['Ask your local licensed waste service. Their rules and local law come first.'],
   },
 ])
 </script>
@@ -104,22 +102,22 @@ useMarginNotes(() => [
 <template>
   <section class="WastePage">
     <header>
-      <p class="es-kicker">Not down the drain</p>
+      <p class="es-kicker">Shelf</p>
       <h1>Waste</h1>
     </header>
     <div class="WastePage-row">
-      <TextField v-model="what" label="What" placeholder="first wash water" />
+      <TextField v-model="what" label="Waste" placeholder="first wash water" />
       <SelectField
         v-model="holds"
         label="Contents"
         :options="substanceOptions"
         placeholder="silver nitrate, …"
-        hint="everything in it, as far as you know"
+        hint="everything in it that you know of"
         clearable
       />
       <QuantityField
         v-model="amount"
-        label="How much"
+        label="Amount"
         placeholder="250 ml"
         :fault="fault"
         dimension="volume"
@@ -129,9 +127,9 @@ useMarginNotes(() => [
     </div>
     <FindingList :findings="findings" />
     <KitButton @click="add">{{ pressWords }}</KitButton>
-    <EmptyPage v-if="!jars.length" under kicker="Empty jars" title="Nothing waits to be fetched">
+    <EmptyPage v-if="!jars.length" under kicker="Empty jars" title="No waste collected">
       <p>
-        What is thrown away at the shelf, and what you pour in here, is kept by its kind until the licensed
+        Waste is thrown away at the shelf, and what you pour in here, is kept by its kind until the licensed
         service takes it.
       </p>
     </EmptyPage>
@@ -151,7 +149,7 @@ useMarginNotes(() => [
       </h2>
       <p>
         {{ wasteClasses[jar.wasteClass].cap === 'vented' ? 'Vented cap.' : 'Closed cap.' }}
-        {{ wasteClasses[jar.wasteClass].never }} Ask: “{{ wasteClasses[jar.wasteClass].ask }}”
+        {{ wasteClasses[jar.wasteClass].never }} Ask the service: “{{ wasteClasses[jar.wasteClass].ask }}”
       </p>
       <ul>
         <li v-for="one in jar.entries" :key="one.id">
@@ -172,7 +170,7 @@ useMarginNotes(() => [
           )
         "
       >
-        Handed over
+        Mark as collected
       </KitButton>
     </article>
   </section>

@@ -44,30 +44,30 @@ const {
       </h2>
       <QuantityField
         v-model="amount"
-        :label="`How much, ${unit}`"
+        :label="`Amount, ${unit}`"
         :fault="fault"
         :placeholder="unit === 'g' ? '5 g' : '20 ml'"
         :dimension="dimension"
         :unit="unit"
       />
       <div class="BottlePanel-buttons">
-        <KitButton @click="take">Take out</KitButton>
-        <KitButton @click="count">This is what is left</KitButton>
+        <KitButton @click="take">Remove this amount</KitButton>
+        <KitButton @click="count">Set as amount left</KitButton>
         <KitButton @click="downloadLabel(bottle)">Label, PDF</KitButton>
         <KitButton
           v-if="bottle.kind !== 'solution'"
           @click="router.push({ name: 'make', query: { substance: bottle.contents[0]?.substanceId } })"
         >
-          Make a solution of it
+          Make a solution from it
         </KitButton>
-        <KitButton v-if="bottle.statedPercent !== undefined" @click="relabel">It is relabelled</KitButton>
+        <KitButton v-if="bottle.statedPercent !== undefined" @click="relabel">Correct the label</KitButton>
         <KitButton @click="discard">{{ pressWords }}</KitButton>
-        <KitButton v-if="isMadeHere" @click="unmake">Take its making back</KitButton>
+        <KitButton v-if="isMadeHere" @click="unmake">Undo this bottle</KitButton>
       </div>
       <FindingList :findings="findings" />
       <p class="es-quiet">{{ wasteClasses[wasteClass].ask }}</p>
     </div>
-    <ol class="BottlePanel-gone" aria-label="What has gone out">
+    <ol class="BottlePanel-gone" aria-label="Uses">
       <li v-for="one in gone.slice(0, 12)" :key="one.key">
         <span>{{ dayOf(one.at) }}</span>
         <span>{{ one.words }}</span>
@@ -75,7 +75,7 @@ const {
         <KitButton v-if="one.takingId" kind="link" @click="takeTakingBack(one.takingId)">undo</KitButton>
         <RouterLink v-else :to="{ name: 'print', params: { sheetId: one.sheetId } }">sheet</RouterLink>
       </li>
-      <li v-if="!gone.length" class="es-quiet">Nothing has gone out of it yet.</li>
+      <li v-if="!gone.length" class="es-quiet">Not used yet.</li>
     </ol>
   </section>
 </template>

@@ -93,15 +93,15 @@ const remove = (row: RecipeRow) => {
         :model-value="row.source"
         :options="sources"
         placeholder="what"
-        :label="`What goes in, ${at + 1}`"
+        :label="`Ingredient ${at + 1}, substance`"
         @update:model-value="choose(row, $event)"
       />
-      <InlineField v-model="row.amount" inputmode="decimal" :label="`How much, ${at + 1}`" />
+      <InlineField v-model="row.amount" inputmode="decimal" :label="`Ingredient ${at + 1}, amount`" />
       <SelectField
         v-model="row.measure"
         bare
         :options="isBottle(row) ? STOCK_MEASURES : MEASURES"
-        :label="`In which measure, ${at + 1}`"
+        :label="`Ingredient ${at + 1}, unit`"
       />
       <SelectField
         v-if="jarsFor(row).length"
@@ -109,21 +109,21 @@ const remove = (row: RecipeRow) => {
         bare
         clearable
         :options="jarsFor(row)"
-        placeholder="from no jar here"
-        :label="`From which jar, ${at + 1}`"
+        placeholder="not from the shelf"
+        :label="`Ingredient ${at + 1}, jar`"
       />
       <span v-else class="es-quiet">{{ row.source && !isBottle(row) ? 'no jar on the shelf' : '' }}</span>
       <FigureValue v-if="figureOf(row)" :label="figureWords(row)" :figure="figureOf(row)!" />
       <span v-else />
-      <KitButton kind="link" :aria-label="`Leave ingredient ${at + 1} out`" @click="remove(row)">
-        leave out
+      <KitButton kind="link" :aria-label="`Remove ingredient ${at + 1}`" @click="remove(row)">
+        remove
       </KitButton>
       <p v-if="percentWords(row)" class="RecipeRows-percent es-quiet">{{ percentWords(row) }}</p>
       <p v-if="read.faults[row.key]" class="RecipeRows-fault">
         {{ read.faults[row.key]?.problem }} {{ read.faults[row.key]?.remedy }}
       </p>
     </div>
-    <KitButton kind="link" class="RecipeRows-add" @click="$emit('add')">Add something</KitButton>
+    <KitButton kind="link" class="RecipeRows-add" @click="$emit('add')">Add ingredient</KitButton>
   </div>
 </template>
 

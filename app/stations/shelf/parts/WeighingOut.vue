@@ -25,8 +25,8 @@ const caution = computed(() => {
 })
 const isFilling = computed(() => at.value >= rows.value.length)
 const nextWords = computed(() => {
-  if (isFilling.value) return 'It stands: on the shelf'
-  return at.value === rows.value.length - 1 ? 'In: now the water' : 'In: the next'
+  if (isFilling.value) return 'Finish: add to shelf'
+  return at.value === rows.value.length - 1 ? 'Added. Next: water' : 'Added. Next ingredient'
 })
 function next(): void {
   if (isFilling.value) emit('done')
@@ -36,9 +36,9 @@ function back(): void {
   if (at.value === 0) emit('back')
   else at.value--
 }
-useKeyRows('At the balance', () => [
+useKeyRows('Weighing', () => [
   { key: ' ', name: nextWords.value, run: next },
-  { key: 'b', name: 'One step back', run: back },
+  { key: 'b', name: 'Back one step', run: back },
 ])
 </script>
 
@@ -56,9 +56,9 @@ useKeyRows('At the balance', () => [
         :key="row.key"
         class="WeighingOut-read"
         :model-value="row.read"
-        :label="portion.grams ? 'The balance says, g' : 'The measure says, ml'"
+        :label="portion.grams ? 'Balance reading, g' : 'Measured, ml'"
         :placeholder="figureText(figure)"
-        hint="empty: as planned"
+        hint="leave empty if as planned"
         @update:model-value="emit('read', row.key, $event)"
       />
       <TakeReading
@@ -68,7 +68,7 @@ useKeyRows('At the balance', () => [
       />
     </template>
     <template v-else>
-      <p class="es-kicker">The water</p>
+      <p class="es-kicker">Water</p>
       <h2>
         {{
           draft.finish === 'topUpTo'
@@ -83,7 +83,7 @@ useKeyRows('At the balance', () => [
     </template>
     <div class="WeighingOut-acts">
       <BigTarget :label="nextWords" hint=" " @press="next" />
-      <BigTarget quiet label="One step back" hint="b" @press="back" />
+      <BigTarget quiet label="Back one step" hint="b" @press="back" />
     </div>
   </section>
 </template>

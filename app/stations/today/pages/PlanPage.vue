@@ -36,18 +36,18 @@ const {
 <template>
   <EmptyPage
     v-if="!plans.candidates.length"
-    kicker="Nothing to plan"
-    title="No sheet waits to be printed"
-    action="Begin a sheet"
+    kicker="Plan"
+    title="No sheets to plan"
+    action="New sheet"
     @act="router.push({ name: 'begin' })"
   >
-    <p>Begin the sheets you want to print; then their day can be planned.</p>
+    <p>Add the sheets you want to print, then plan the day.</p>
   </EmptyPage>
 
   <form v-else class="PlanPage" @submit.prevent="next">
     <header>
       <div>
-        <p class="es-kicker">A session from the prints wanted</p>
+        <p class="es-kicker">Plan</p>
         <h1>Plan the day</h1>
       </div>
       <BigTarget :label="nextWords" hint="enter" @press="next" />
@@ -69,16 +69,16 @@ const {
     </fieldset>
 
     <p v-for="sheets in alike" :key="numbersOf(sheets)" class="PlanPage-alike">
-      Sheets {{ numbersOf(sheets) }} take the same mix.
-      <KitButton kind="link" @click="fromOneGlass(sheets)">Coat them from one glass</KitButton>
+      Sheets {{ numbersOf(sheets) }} use the same mix.
+      <KitButton kind="link" @click="fromOneGlass(sheets)">Coat them from one mix</KitButton>
     </p>
 
     <div class="PlanPage-fields">
-      <TextField v-model="startsAt" label="Begin at" placeholder="now" :fault="faults.startsAt" />
-      <TextField v-model="finishBy" label="Over by" placeholder="when it is done" :fault="faults.finishBy" />
+      <TextField v-model="startsAt" label="Start at" placeholder="now" :fault="faults.startsAt" />
+      <TextField v-model="finishBy" label="Finish by" placeholder="any time" :fault="faults.finishBy" />
     </div>
     <details>
-      <summary>What there is in the room</summary>
+      <summary>Equipment</summary>
       <div class="PlanPage-fields">
         <TextField v-for="{ key, label } in ROOM" :key="key" v-model="room[key]" :label="label" />
       </div>
@@ -86,27 +86,27 @@ const {
     </details>
 
     <p v-if="planning" role="status">
-      Looking
+      Searching
       <template v-if="soFar">
-        : over by {{ timeOfDay(soFar.endsAt) }} so far, cannot be before {{ timeOfDay(soFar.boundAt) }}
+        : finished by {{ timeOfDay(soFar.endsAt) }} so far, earliest finish {{ timeOfDay(soFar.boundAt) }}
       </template>
       …
     </p>
     <section v-if="none" class="PlanPage-none" role="alert" aria-label="No plan">
-      <h2>{{ none.isProven ? 'There is no such plan' : 'No plan was found' }}</h2>
+      <h2>{{ none.isProven ? 'No plan fits' : 'No plan found' }}</h2>
       <p v-for="line in none.lines" :key="line">{{ line }}</p>
-      <p v-if="!none.lines.length">Take a sheet out, or give it more time.</p>
+      <p v-if="!none.lines.length">Remove a sheet, or allow more time.</p>
     </section>
     <section v-if="made" aria-label="The plan">
       <h2>
-        Over by {{ momentSaid(made.plan.endsAt, now.now) }},
-        {{ formatSpan((made.plan.endsAt - made.wish.startsAt) / 1000) }} in all
+        Finish by {{ momentSaid(made.plan.endsAt, now.now) }},
+        {{ formatSpan((made.plan.endsAt - made.wish.startsAt) / 1000) }} in total
       </h2>
       <p class="es-quiet">
         {{
           made.plan.isProven
-            ? 'No plan could be shorter.'
-            : `No plan could be over before ${timeOfDay(made.plan.boundAt)}; this is the shortest that was found.`
+            ? 'This is the shortest possible plan.'
+            : `The shortest plan found. No plan can finish before ${timeOfDay(made.plan.boundAt)}.`
         }}
       </p>
       <PlanTable :moves="made.plan.moves" :hands="made.plan.hands" />

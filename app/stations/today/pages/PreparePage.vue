@@ -38,8 +38,8 @@ const entries = computed(() => {
 })
 const costLine = computed(() => {
   const { money = 0, without = 0 } = prepared.value?.cost ?? {}
-  const left = without ? `, without ${without} whose bottles have no price` : ''
-  return `The coats come to ${money.toFixed(2)} in your money${left}.`
+  const left = without ? `, without ${without} (no price on their bottles)` : ''
+  return `Cost of the coats: ${money.toFixed(2)} in your currency${left}.`
 })
 async function save(): Promise<void> {
   try {
@@ -47,27 +47,27 @@ async function save(): Promise<void> {
     const at = plans.current?.startsAt ?? now.now
     const name = `ember-sheet-${new Date(at).toISOString().slice(0, 10)}.ics`
     saveFile(new Blob([text], { type: 'text/calendar' }), name)
-    notice.say(`Written: ${name}, ${entries.value.length} entries.`)
+    notice.say(`Saved: ${name}, ${entries.value.length} entries.`)
   } catch (error) {
     notice.refuse(error, 'the calendar file')
   }
 }
-useKeyRows('To have ready', () => [
-  { key: 'e', name: 'Write the calendar file', run: () => void save() },
-  { key: 'escape', name: 'Back to today', run: () => void router.push({ name: 'today' }) },
+useKeyRows('Preparations', () => [
+  { key: 'e', name: 'Save calendar file', run: () => void save() },
+  { key: 'escape', name: 'Back to Today', run: () => void router.push({ name: 'today' }) },
 ])
 useMarginNotes(() => [
   {
-    title: 'When to begin',
+    title: 'When to start',
     lines: [
-      'What ripens is begun early enough to be ripe; what does not keep is left until it is wanted. Twenty minutes to make a solution, five to fill a tray.',
-      'Only what is ripe and within its life counts as ready.',
+      'Solutions that must rest are made early enough, and those that do not keep are made last. Allow 20 minutes to make a solution and 5 to fill a tray.',
+      'Only rested solutions within their shelf life count as ready.',
     ],
   },
   {
     title: 'The calendar file',
     lines: [
-      'Preparations, the session, and the later looks at its prints, as iCalendar: any calendar takes it.',
+      'Preparations, the session and the later checks of its prints, in iCalendar format for any calendar app.',
     ],
   },
 ])
@@ -77,18 +77,18 @@ useMarginNotes(() => [
   <EmptyPage
     v-if="!plans.current || !prepared"
     kicker="No plan"
-    title="Nothing is planned"
+    title="No plan yet"
     action="Plan the day"
     @act="router.push({ name: 'plan' })"
   >
-    <p>From a plan follows what has to be made, filled and treated before it, and when.</p>
+    <p>Plan the day first. This page then lists what to make, fill and treat, and when.</p>
   </EmptyPage>
 
   <div v-else class="PreparePage">
     <header>
       <div>
-        <p class="es-kicker">For the session of {{ dayOf(plans.current.startsAt) }}</p>
-        <h1>To have ready</h1>
+        <p class="es-kicker">Session of {{ dayOf(plans.current.startsAt) }}</p>
+        <h1>Preparations</h1>
       </div>
       <BigTarget quiet label="Calendar file" hint="e" @press="save" />
     </header>
@@ -106,9 +106,9 @@ useMarginNotes(() => [
         <small>wanted {{ momentSaid(one.wantedAt, now.now) }}</small>
       </li>
     </ul>
-    <p v-if="!prepared.list.length">Everything stands ready.</p>
-    <section v-if="prepared.shopping.length" aria-label="To buy">
-      <h2>To buy</h2>
+    <p v-if="!prepared.list.length">Everything is ready.</p>
+    <section v-if="prepared.shopping.length" aria-label="Shopping list">
+      <h2>Shopping list</h2>
       <p v-for="line in prepared.shopping" :key="line.substanceId">
         {{ line.name }}, {{ formatQuantity(line.grams - line.haveGrams, 'mass') }}, for
         {{ line.forWhat.join(', ').toLowerCase() }}

@@ -34,7 +34,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <KitTable class="PlanTable" :columns="['At', 'Sheet', 'What', 'Lasts', 'Hands']">
+  <KitTable class="PlanTable" :columns="['Time', 'Sheet', 'Step', 'Duration', 'Hands']">
     <tr v-for="row in rows" :key="row.key">
       <td>{{ row.at }}</td>
       <td>

@@ -49,12 +49,12 @@ const {
       <p>{{ standingLine }}</p>
       <FigureValue
         v-if="standing.used"
-        label="of its capacity used"
+        label="of capacity used"
         :figure="standing.used"
         :text="`${digits(100 * standing.used.value, 2)} %`"
       />
       <FigureValue
-        label="of its strength left"
+        label="of strength left"
         :figure="standing.strength"
         :text="`${digits(100 * standing.strength.value, 3)} %`"
       />
@@ -69,13 +69,13 @@ const {
       <template v-if="bath.manner !== 'oneShot'">
         <QuantityField
           v-model="addition"
-          label="Add fresh"
+          label="Fresh solution"
           :fault="faults.addition"
           dimension="volume"
           unit="ml"
         />
-        <SelectField v-if="ready.length" v-model="bottleId" label="Poured from" :options="bottleOptions" />
-        <BigTarget quiet label="Replenish it" @press="add" />
+        <SelectField v-if="ready.length" v-model="bottleId" label="From bottle" :options="bottleOptions" />
+        <BigTarget quiet label="Replenish" @press="add" />
       </template>
       <BigTarget quiet :label="pressWords" @press="pourAway" />
     </div>
@@ -83,7 +83,7 @@ const {
     <form v-else class="BathPanel-row" @submit.prevent="fill">
       <QuantityField
         v-model="volume"
-        label="Into the tray"
+        label="Volume in the tray"
         :fault="faults.volume"
         dimension="volume"
         unit="ml"
@@ -96,8 +96,8 @@ const {
         dimension="temperature"
         unit="degC"
       />
-      <SelectField v-if="ready.length" v-model="bottleId" label="Poured from" :options="bottleOptions" />
-      <ChoiceRow v-model="manner" label="It serves" :options="MANNERS" />
+      <SelectField v-if="ready.length" v-model="bottleId" label="From bottle" :options="bottleOptions" />
+      <ChoiceRow v-model="manner" label="Use" :options="MANNERS" />
       <BigTarget label="Fill the tray" @press="fill" />
     </form>
     <FindingList :findings="findings" />

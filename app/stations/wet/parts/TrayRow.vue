@@ -37,7 +37,7 @@ const trays = computed(() =>
       return {
         tray,
         lying,
-        title: tray.isLine ? 'The line' : tray.title,
+        title: tray.isLine ? 'Drying line' : tray.title,
         line: tray.isLine ? 'until it is dry' : leastLine(tray),
         waters: lying[0] ? (stepInHand(lying[0].state)?.waters.length ?? 0) : 0,
         bathWords: tray.solution

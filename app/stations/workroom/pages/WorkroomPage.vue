@@ -33,7 +33,7 @@ const {
 <template>
   <div class="WorkroomPage">
     <header>
-      <p class="es-kicker">{{ isDemo ? 'The demo workroom' : 'Your workroom' }}</p>
+      <p class="es-kicker">{{ isDemo ? 'Demo workroom' : 'Your workroom' }}</p>
       <h1>Backup, stored data and settings</h1>
     </header>
 
@@ -43,7 +43,7 @@ const {
       <div class="WorkroomPage-doing">
         <p role="status" class="es-quiet">{{ said }}</p>
         <template v-if="said">
-          <ProgressBar :share="shown" label="How far it is" />
+          <ProgressBar :share="shown" label="Progress" />
           <BigTarget plain label="Stop" @press="stop" />
         </template>
       </div>
@@ -58,15 +58,15 @@ const {
           storage.isPromised === null
             ? ''
             : storage.isPromised
-              ? 'It has promised to keep it.'
-              : 'It has not promised to keep it when the disk runs short.'
+              ? 'The browser has promised to keep your data.'
+              : 'The browser may delete your data when the disk is nearly full.'
         }}
       </p>
       <div class="WorkroomPage-acts">
         <BigTarget
           v-if="!storage.isPromised"
           quiet
-          label="Ask the browser to keep it"
+          label="Ask the browser to keep your data"
           :disabled="said !== ''"
           @press="keep"
         />
@@ -74,41 +74,41 @@ const {
       <HealthCheck />
       <SetAsideList />
       <div class="WorkroomPage-acts">
-        <BigTarget quiet label="Tables for a spreadsheet" :disabled="said !== ''" @press="tables" />
+        <BigTarget quiet label="Download tables (CSV)" :disabled="said !== ''" @press="tables" />
       </div>
     </section>
 
     <section v-if="hasServer">
-      <h2>The demo</h2>
+      <h2>Demo</h2>
       <p class="es-quiet">
-        A printer’s month with clocks running, in a storage of its own: nothing in it touches your workroom,
-        and nothing of yours is in it.
+        A month of an invented printer, with running clocks. The demo is separate from your workroom: nothing
+        you do there changes your data.
       </p>
       <div class="WorkroomPage-acts">
         <template v-if="isDemo">
           <BigTarget quiet label="Leave the demo" @press="goToWorkroom('own')" />
-          <BigTarget quiet label="Start the demo again" :disabled="said !== ''" @press="again" />
+          <BigTarget quiet label="Restart the demo" :disabled="said !== ''" @press="again" />
         </template>
-        <BigTarget v-else quiet label="Look round the demo" @press="goToWorkroom('demo')" />
+        <BigTarget v-else quiet label="Open the demo" @press="goToWorkroom('demo')" />
       </div>
     </section>
 
     <section>
       <h2>This device</h2>
       <ChoiceRow v-model="preferences.chosen.palette" label="Palette" :options="PALETTES" />
-      <ChoiceRow v-model="preferences.chosen.length" label="Lengths in" :options="LENGTHS" />
+      <ChoiceRow v-model="preferences.chosen.length" label="Units of length" :options="LENGTHS" />
       <div class="WorkroomPage-switches">
         <label>
-          <KitSwitch v-model="preferences.chosen.sound" label="Tones" />
-          Tones for drops and for the end of a clock
+          <KitSwitch v-model="preferences.chosen.sound" label="Sounds" />
+          Sounds for drops and finished clocks
         </label>
         <label>
           <KitSwitch v-model="preferences.chosen.speech" label="Spoken cues" @update:model-value="speakNow" />
           Spoken cues
         </label>
         <label>
-          <KitSwitch v-model="preferences.chosen.rocking" label="Rocking" />
-          A tick whenever a tray wants rocking
+          <KitSwitch v-model="preferences.chosen.rocking" label="Rocking reminder" />
+          A tick when a tray needs rocking
         </label>
         <label>
           <KitSwitch
@@ -116,7 +116,7 @@ const {
             label="Notifications"
             @update:model-value="notify"
           />
-          Notify when a clock ends
+          Notify when a clock finishes
         </label>
       </div>
     </section>

@@ -14,15 +14,15 @@ defineProps<{ isBusy: boolean }>()
 const [backup, now, preferences] = [useBackup(), useNow(), usePreferences()]
 const folder = computed(() => backup.folder)
 const lastSaid = computed(() => {
-  if (!backup.backedUpAt) return 'No backup was made in this browser yet.'
+  if (!backup.backedUpAt) return 'No backup has been made in this browser yet.'
   return `Last backup: ${momentSaid(backup.backedUpAt, now.now)}${folder.value?.at === backup.backedUpAt ? ', read back and checked' : ', as a download'}.`
 })
 const triedSaid = computed(() => {
   const state = folder.value
   if (!state?.triedAt) return ''
   return state.trialProblem
-    ? `Restore tried on ${dateOf(state.triedAt, now.now)}: ${state.trialProblem}`
-    : `Restore tried on ${dateOf(state.triedAt, now.now)}: everything came back.`
+    ? `Test restore on ${dateOf(state.triedAt, now.now)}: ${state.trialProblem}`
+    : `Test restore on ${dateOf(state.triedAt, now.now)}: complete.`
 })
 
 const REMIND = [
@@ -45,23 +45,23 @@ const remind = computed({
         ten are kept, pictures once.
       </p>
       <p v-if="folder.problem" class="BackupPart-fault" role="alert">
-        The backup of {{ momentSaid(folder.failedAt, now.now) }} failed. {{ folder.problem }}
+        Backup of {{ momentSaid(folder.failedAt, now.now) }} failed. {{ folder.problem }}
       </p>
       <p v-if="folder.trialProblem" class="BackupPart-fault">{{ triedSaid }}</p>
       <p v-else-if="triedSaid" class="es-quiet">{{ triedSaid }}</p>
     </template>
     <p v-else-if="backup.canUseFolders && !isDemo">
-      Your workroom is only in this browser. Choose a backup folder, best on another disk or in a folder that
-      is synchronized: a backup is then written there after each working day.
+      Your workroom is stored only in this browser. Choose a backup folder, preferably on another disk or
+      synchronized. The app then writes a backup there after each working day.
     </p>
     <p v-else-if="!isDemo">
-      Your workroom is only in this browser. Download a backup now and then, and keep it on another disk.
+      Your workroom is stored only in this browser. Download a backup regularly and keep it on another disk.
     </p>
     <p class="es-quiet">{{ lastSaid }}</p>
     <div class="BackupPart-acts">
       <template v-if="folder">
         <BigTarget label="Back up now" hint="e" :disabled="isBusy" @press="backup.backUp" />
-        <BigTarget quiet label="Try a restore" :disabled="isBusy" @press="backup.tryNow" />
+        <BigTarget quiet label="Test restore" :disabled="isBusy" @press="backup.tryNow" />
         <BigTarget quiet label="Change folder" :disabled="isBusy" @press="backup.choose" />
         <BigTarget quiet label="Stop using this folder" :disabled="isBusy" @press="backup.leaveFolder" />
       </template>

@@ -57,7 +57,7 @@ defineExpose({ check })
       </template>
     </div>
     <p v-if="found && !found.flaws.length" role="status">
-      {{ found.looked }} records, logs and pictures checked: all as they were written.
+      {{ found.looked }} records, logs and pictures checked. No faults found.
     </p>
     <template v-if="found?.flaws.length">
       <p role="status" class="HealthCheck-flawed">
@@ -68,8 +68,8 @@ defineExpose({ check })
         <li v-for="(flaw, i) in found.flaws.slice(0, 30)" :key="i">{{ flaw.problem }}</li>
       </ul>
       <p>
-        Nothing was changed. Restore your last backup to bring back what is gone; it never overwrites what is
-        sound.
+        Nothing was changed. Restore your last backup to recover missing data. A restore never overwrites
+        sound data.
       </p>
       <BigTarget v-if="repairable.length" label="Repair" @press="repair" />
     </template>

@@ -16,22 +16,22 @@ const NAMES: Readonly<Record<(typeof KINDS)[number], string>> = {
   sheets: 'sheets',
   papers: 'papers',
   pieces: 'torn pieces',
-  paperRuns: 'treatments of paper',
+  paperRuns: 'paper treatments',
   bottles: 'bottles',
-  takings: 'takings from bottles',
+  takings: 'amounts used from bottles',
   wastes: 'waste',
   droppers: 'droppers',
-  ownProcesses: 'processes of your own',
+  ownProcesses: 'your own processes',
   lights: 'lights',
-  lightEntries: 'lines of lights’ ledgers',
+  lightEntries: 'lamp log entries',
   bases: 'base exposures',
   tablets: 'step tablets',
-  tabletPrints: 'prints of tablets',
+  tabletPrints: 'step tablet prints',
   calibrations: 'calibrations',
   negatives: 'films',
   baths: 'baths',
   registerChecks: 'register checks',
-  plans: 'plans of days',
+  plans: 'day plans',
   diagnoses: 'diagnoses',
   photos: 'photographs',
   setAside: 'entries set aside',
@@ -69,15 +69,15 @@ const fieldSaid = (name: string) =>
 
 <template>
   <section ref="frame" class="ImportReport" aria-label="Import report">
-    <h2>What this archive would bring</h2>
+    <h2>What this import adds</h2>
     <p v-if="report.part">
-      Part {{ report.part.number }} of {{ report.part.of }}: each holds every record and its share of the
-      pictures. Bring in all of them, in whatever order.
+      Part {{ report.part.number }} of {{ report.part.of }}. Each part holds all records and some of the
+      pictures. Import all parts, in any order.
     </p>
     <template v-if="report.notes.length">
       <p class="ImportReport-flawed">
         {{ report.notes.length === 1 ? 'One part' : `${report.notes.length} parts` }} of this archive could
-        not be read as written. The rest is sound. Keep the file.
+        not be read. The rest is sound. Keep the file.
       </p>
       <SalvageList :notes="report.notes" />
     </template>
@@ -95,39 +95,39 @@ const fieldSaid = (name: string) =>
         <td :class="{ 'is-conflict': row.conflicts }">{{ row.conflicts }}</td>
       </tr>
     </KitTable>
-    <p v-if="same">{{ same === 1 ? 'One record is' : `${same} records are` }} here already, the same.</p>
+    <p v-if="same">{{ same === 1 ? 'One record is' : `${same} records are` }} identical to yours.</p>
     <p v-if="report.missing">
       {{
         report.missing === 1
-          ? 'A picture that is missing or damaged here comes with it.'
-          : `${report.missing} pictures that are missing or damaged here come with it.`
+          ? 'One missing or damaged picture will be replaced.'
+          : `${report.missing} missing or damaged pictures will be replaced.`
       }}
     </p>
     <p v-if="report.bare">
       {{
         report.bare === 1
-          ? 'One photograph comes without its picture, which'
-          : `${report.bare} photographs come without their pictures, which`
+          ? 'One photo has no picture in this file. The picture'
+          : `${report.bare} photos have no pictures in this file. The pictures`
       }}
-      {{ report.part ? 'may lie in another part.' : 'were not there when this was written.' }}
+      {{ report.part ? 'may be in another part.' : 'had been lost before this backup.' }}
     </p>
     <p v-if="summary.events">
       {{
-        `${summary.events} lines of sheets’ threads are new${
+        `${summary.events} new log entries${
           summary.continued
-            ? `; ${summary.continued === 1 ? 'one sheet here is' : `${summary.continued} sheets here are`} carried on`
+            ? `; ${summary.continued === 1 ? 'one of your sheets continues' : `${summary.continued} of your sheets continue`}`
             : ''
         }.`
       }}
     </p>
     <p v-if="summary.clashes.length">
-      Two workrooms gave the same number to different sheets: {{ summary.clashes.slice(0, 12).join(', ')
-      }}{{ summary.clashes.length > 12 ? ` and ${summary.clashes.length - 12} more` : '' }}. Both keep it;
-      pencil a letter beside one of each.
+      Different sheets with the same number: {{ summary.clashes.slice(0, 12).join(', ')
+      }}{{ summary.clashes.length > 12 ? ` and ${summary.clashes.length - 12} more` : '' }}. Both keep their
+      number. Add a letter in pencil to one of each.
     </p>
     <template v-if="summary.conflicts.length">
-      <h3>These differ</h3>
-      <p>What is here stays, unless you take the archive’s.</p>
+      <h3>Conflicts</h3>
+      <p>Your version stays unless you choose the archive’s.</p>
       <fieldset v-for="conflict in summary.conflicts" :key="conflictKey(conflict)">
         <legend>{{ conflict.name }}</legend>
         <ChoiceCard
@@ -136,7 +136,7 @@ const fieldSaid = (name: string) =>
           :picked="!isTaken(conflict)"
           @pick="choose(conflict, false)"
         >
-          <strong>as it is here</strong>
+          <strong>your version</strong>
           <span v-for="field in conflict.fields" :key="field.name">
             <i>{{ fieldSaid(field.name) }}</i>
             {{ field.here }}
@@ -148,7 +148,7 @@ const fieldSaid = (name: string) =>
           :picked="isTaken(conflict)"
           @pick="choose(conflict, true)"
         >
-          <strong>take the archive’s</strong>
+          <strong>use the archive’s</strong>
           <span v-for="field in conflict.fields" :key="field.name">
             <i>{{ fieldSaid(field.name) }}</i>
             {{ field.theirs }}
@@ -156,7 +156,7 @@ const fieldSaid = (name: string) =>
         </ChoiceCard>
       </fieldset>
       <KitButton v-if="summary.conflicts.length > 2" kind="link" class="ImportReport-all" @click="takeAll">
-        take the archive’s in all of them
+        use the archive’s for all
       </KitButton>
     </template>
     <div class="ImportReport-acts">
@@ -165,8 +165,8 @@ const fieldSaid = (name: string) =>
         :label="taken.size ? `Import, replacing ${taken.size}` : 'Import'"
         @press="emit('finish', taken)"
       />
-      <p v-else>Everything in it is here already: there is nothing to import.</p>
-      <BigTarget quiet label="Leave it" @press="emit('close')" />
+      <p v-else>You already have everything in this archive.</p>
+      <BigTarget quiet label="Cancel" @press="emit('close')" />
     </div>
   </section>
 </template>

@@ -77,7 +77,7 @@ async function finish(takeTheirs: ReadonlySet<string>): Promise<void> {
     if (from) await backup.use(from)
     const { notes, summary } = value.report
     const flawed = [
-      ...(notes.length ? [` ${counted(notes.length, 'part', 'parts')} could not be read as written.`] : []),
+      ...(notes.length ? [` ${counted(notes.length, 'part', 'parts')} could not be read.`] : []),
       ...(missing ? [` Missing in the folder: ${counted(missing, 'picture', 'pictures')}.`] : []),
     ].join('')
     notice.say(

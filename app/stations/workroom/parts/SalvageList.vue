@@ -10,7 +10,7 @@ const OUTCOMES: Readonly<Record<SalvageNote['outcome'], string>> = {
   repaired: 'Repaired',
   setAside: 'Set aside',
   leftOut: 'Left out',
-  doubtful: 'Read, but check it',
+  doubtful: 'Read, please check',
 }
 const shown = computed(() => notes.slice(0, SHOWN))
 </script>

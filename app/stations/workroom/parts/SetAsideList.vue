@@ -30,8 +30,8 @@ async function remove(entry: SetAside): Promise<void> {
   <div v-if="shown.length" class="SetAsideList">
     <h3>Set aside</h3>
     <p class="es-quiet">
-      These records could not be read as they were. Each is kept as it was found, here and in every backup.
-      Enter what you need again, then remove the entry.
+      These records are damaged. They are kept unchanged here and in every backup. Enter what you need again,
+      then remove the entry.
     </p>
     <ul>
       <li v-for="entry in shown" :key="entry.id">
