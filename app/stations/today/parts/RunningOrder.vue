@@ -105,7 +105,7 @@ li {
 }
 
 .is-gap {
-  padding: var(--es-space-2) 0 var(--es-space-2) 72px;
+  padding: var(--es-space-2) 0 var(--es-space-2) var(--es-space-8);
   border-top: 0;
   color: var(--es-quiet);
   font-size: var(--es-size-small);
