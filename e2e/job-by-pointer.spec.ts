@@ -30,7 +30,7 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
 
   // Every figure opens to its working: 10 × 12 cm take 120 cm² × 38.8 ml/m² = 0.466 ml, 9 drops to the nearest whole.
   await page.getByRole('button', { name: /on 120/ }).click()
-  await expect(page.getByRole('heading', { name: 'How 0.466 ml comes about' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Working: 0.466 ml' })).toBeVisible()
   await expect(page.getByText('V = A·k·n')).toBeVisible()
   await click('Plan this sheet')
 

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import KitButton from './KitButton.vue'
 import type { Figure, Standing } from '@core/quantity/figure'
 import { digits } from '@core/quantity/format'
 import { figureText } from '../words/figureText'
 
-defineProps<{ label: string; figure: Figure }>()
+const props = defineProps<{ label: string; figure: Figure }>()
 const emit = defineEmits<{ close: [] }>()
 
 const STANDING: Readonly<Record<Standing, string>> = {
@@ -14,11 +15,16 @@ const STANDING: Readonly<Record<Standing, string>> = {
   yours: 'measured by you',
   arithmetic: 'arithmetic',
 }
+/** The source, with its standing where the source does not say it itself. */
+const source = computed(() => {
+  const { source: from, standing } = props.figure.working
+  return from.toLowerCase().includes(STANDING[standing]) ? from : `${from} (${STANDING[standing]})`
+})
 </script>
 
 <template>
   <section class="FigureWorking" aria-live="polite">
-    <h2>How {{ figureText(figure) }} comes about</h2>
+    <h2>Working: {{ figureText(figure) }}</h2>
     <p>{{ label }}: {{ figure.working.words }}</p>
     <p class="FigureWorking-formula">{{ figure.working.formula }}</p>
     <ul>
@@ -28,7 +34,7 @@ const STANDING: Readonly<Record<Standing, string>> = {
       </li>
     </ul>
     <p>= {{ figureText(figure) }}</p>
-    <p class="es-quiet">{{ figure.working.source }} ({{ STANDING[figure.working.standing] }}).</p>
+    <p class="es-quiet">{{ source }}.</p>
     <p v-if="figure.working.leavesOut" class="es-quiet">Not included: {{ figure.working.leavesOut }}.</p>
     <KitButton kind="link" @click="emit('close')">Close the working</KitButton>
   </section>

@@ -116,7 +116,6 @@ useMarginNotes((): MarginNote[] => [
   <section class="PaperStation">
     <header class="PaperStation-head">
       <div>
-        <p class="es-kicker">Paper</p>
         <h1>Paper</h1>
       </div>
       <nav aria-label="Paper">

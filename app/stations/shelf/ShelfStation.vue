@@ -78,7 +78,6 @@ useMarginNotes((): MarginNote[] => {
   <section class="ShelfStation">
     <header class="ShelfStation-head">
       <div>
-        <p class="es-kicker">Shelf</p>
         <h1>Shelf</h1>
       </div>
       <nav aria-label="Shelf">

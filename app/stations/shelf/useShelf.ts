@@ -81,6 +81,6 @@ function colourOf(bottle: Bottle): string {
 }
 
 function strengthOf(bottle: Bottle): string {
-  const told = bottle.contents.slice(0, 2).map((one) => String(toSignificant(one.percent, 3)))
-  return told.length ? `${told.join(' + ')}${bottle.contents.length > 2 ? ' +' : ''} %` : ''
+  const strengths = bottle.contents.map((one) => String(toSignificant(one.percent, 3)))
+  return strengths.length ? `${strengths.join(' + ')} %` : ''
 }

@@ -110,7 +110,6 @@ useMarginNotes(() => [
 <template>
   <section class="BasesPage">
     <header>
-      <p class="es-kicker">Light</p>
       <h1>Base exposures</h1>
       <LightNav here="bases" />
     </header>

@@ -123,7 +123,6 @@ useMarginNotes(() => [
 <template>
   <section class="InstrumentsPage">
     <header>
-      <p class="es-kicker">Light</p>
       <h1>Instruments</h1>
       <LightNav here="instruments" />
     </header>

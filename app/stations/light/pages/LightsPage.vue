@@ -15,7 +15,6 @@ const { standing, chosen, choose, name, kind, kinds, isAdding, add } = useLights
 <template>
   <section class="LightsPage">
     <header>
-      <p class="es-kicker">Light</p>
       <h1>Lights</h1>
       <LightNav here="lights" />
     </header>

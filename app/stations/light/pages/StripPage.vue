@@ -107,7 +107,6 @@ useMarginNotes(() => [
 <template>
   <section class="StripPage">
     <header>
-      <p class="es-kicker">Light</p>
       <h1>Test strip</h1>
       <LightNav here="strip" />
     </header>

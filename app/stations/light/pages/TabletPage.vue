@@ -45,7 +45,6 @@ const {
 <template>
   <section class="TabletPage">
     <header>
-      <p class="es-kicker">Light</p>
       <h1>Step tablet</h1>
       <LightNav here="tablet" />
     </header>

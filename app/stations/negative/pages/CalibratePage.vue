@@ -37,7 +37,6 @@ const {
 <template>
   <section class="CalibratePage">
     <header>
-      <p class="es-kicker">Negative</p>
       <h1>Calibrate</h1>
       <RouterLink :to="{ name: 'negative' }">Back to Negative</RouterLink>
     </header>

@@ -18,7 +18,6 @@ useMarginNotes(() => [
 
 <template>
   <section class="NewPaper">
-    <p class="es-kicker">Paper</p>
     <h1>Add a paper</h1>
     <PaperPanel />
   </section>

@@ -32,7 +32,6 @@ const {
 <template>
   <section class="TreatPage">
     <header>
-      <p class="es-kicker">Paper</p>
       <h1>{{ definition.name }}</h1>
     </header>
     <ChoiceRow v-model="treatmentId" label="Treatment" :options="treatmentOptions" />

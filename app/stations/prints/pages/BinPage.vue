@@ -59,7 +59,6 @@ useMarginNotes(() => [
   </EmptyPage>
   <div v-else class="BinPage">
     <header>
-      <p class="es-kicker">Prints</p>
       <h1>Bin</h1>
       <PrintsNav here="bin" />
     </header>

@@ -71,7 +71,6 @@ useMarginNotes(() => [
 
   <div v-else class="ComparePage" :class="{ 'is-back': isStoodBack }">
     <header>
-      <p class="es-kicker">Side by side</p>
       <h1>{{ records.map((one) => `Sheet ${one.sheet.number}`).join(' and ') }}</h1>
     </header>
     <ul

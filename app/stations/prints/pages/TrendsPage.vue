@@ -25,7 +25,6 @@ const {
 <template>
   <div class="TrendsPage">
     <header>
-      <p class="es-kicker">Trends</p>
       <h1>Trends</h1>
       <PrintsNav here="trends" />
     </header>

@@ -90,7 +90,6 @@ useMarginNotes(() => [
 <template>
   <section class="ProcessesPage">
     <header>
-      <p class="es-kicker">Shelf</p>
       <h1>Processes</h1>
     </header>
     <div class="ProcessesPage-both">

@@ -90,7 +90,6 @@ useMarginNotes(() => [
 <template>
   <section class="DropperPage">
     <header>
-      <p class="es-kicker">Shelf</p>
       <h1>Calibrate a dropper</h1>
     </header>
     <div class="DropperPage-row">

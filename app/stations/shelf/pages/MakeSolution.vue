@@ -93,7 +93,6 @@ useMarginNotes((): MarginNote[] => {
 <template>
   <section class="MakeSolution">
     <header>
-      <p class="es-kicker">Shelf</p>
       <h1>{{ draft.name || 'Make a solution' }}</h1>
     </header>
 

@@ -119,7 +119,6 @@ useMarginNotes(() => [
 <template>
   <section class="ShoppingPage">
     <header>
-      <p class="es-kicker">Shelf</p>
       <h1>Shopping list</h1>
     </header>
     <div class="ShoppingPage-row">

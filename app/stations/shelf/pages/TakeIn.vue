@@ -31,7 +31,6 @@ const {
 <template>
   <form class="TakeIn" @submit.prevent="save">
     <header>
-      <p class="es-kicker">Shelf</p>
       <h1>Add a chemical</h1>
     </header>
     <SelectField

@@ -102,7 +102,6 @@ useMarginNotes(() => [
 <template>
   <section class="WastePage">
     <header>
-      <p class="es-kicker">Shelf</p>
       <h1>Waste</h1>
     </header>
     <div class="WastePage-row">

@@ -47,7 +47,6 @@ const {
   <form v-else class="PlanPage" @submit.prevent="next">
     <header>
       <div>
-        <p class="es-kicker">Plan</p>
         <h1>Plan the day</h1>
       </div>
       <BigTarget :label="nextWords" hint="enter" @press="next" />
