@@ -49,7 +49,7 @@ describe('what the margin says of a sheet in the light', () => {
   it('works the time out of the dose', () => {
     const course = meteredCourse([[0, 5]], 4)
     const words = said({ course, share: 50, milliwattsPerCm2: 5 }, 'Time by dose')
-    expect(words).toBe('2400 mJ/cm² wanted 1200 mJ/cm² counted so far 1200 mJ/cm² ÷ 5.00 mW/cm² = 4 min')
+    expect(words).toBe('2400 mJ/cm² needed 1200 mJ/cm² counted so far 1200 mJ/cm² ÷ 5.00 mW/cm² = 4 min')
     expect(said({ course, share: 120, milliwattsPerCm2: 5 }, 'Time by dose')).not.toContain('÷')
   })
 })

@@ -50,7 +50,7 @@ export function exposureNotes(of: {
     notes.push({
       title: 'Time by dose',
       lines: [
-        `${doseText(wanted)} wanted`,
+        `${doseText(wanted)} needed`,
         `${doseText(counted)} counted so far`,
         ...(wanted > counted
           ? [

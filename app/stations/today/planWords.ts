@@ -78,7 +78,7 @@ const VERB: Record<Preparation['kind'], string> = {
 }
 const BECAUSE: Record<Preparation['because'], string> = {
   ripens: 'it needs time to rest',
-  keepsShort: 'it does not keep, so make it last',
+  keepsShort: 'it does not keep, so make it just before use',
   rests: 'bath, drying and rest',
   steady: 'so that its output is steady',
   hands: '',

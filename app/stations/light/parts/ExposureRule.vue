@@ -25,7 +25,7 @@ const at = (seconds: number) => `${(100 * seconds) / full.value}%`
       class="ExposureRule-mark"
       :style="{ left: at(look.share * planned) }"
     >
-      look
+      check
     </span>
     <span class="ExposureRule-mark is-end" :style="{ left: at(planned) }">{{ formatClock(planned) }}</span>
     <span v-for="seconds in taken" :key="seconds" class="ExposureRule-taken" :style="{ left: at(seconds) }" />

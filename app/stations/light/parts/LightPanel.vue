@@ -61,8 +61,8 @@ const {
       <p v-if="!isSun" class="LightPanel-next">
         {{
           health.nextCheckHours > 0
-            ? `measure again in ${digits(health.nextCheckHours, 2)} h of light`
-            : 'measure again now'
+            ? `Measure again in ${digits(health.nextCheckHours, 2)} h of lamp time.`
+            : 'Measure again now.'
         }}
         {{
           isFirstReadLate
