@@ -105,6 +105,7 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
   await expect(
     page.getByText('This file is not a JPEG, PNG or WebP picture. Save it as a JPEG and add that file.'),
   ).toBeVisible()
+  await click('Close this message')
   await expect(page.getByText('Iron citrate 5 drops, Ferricyanide 4 drops')).toBeVisible()
 
   await page.clock.fastForward(26 * 3_600_000)
