@@ -16,7 +16,7 @@ const COUNT = samples(40, 150)
 
 describe('spoilt pictures', () => {
   it.each(['png', 'tiff'] as const)(
-    '%s is decoded or refused in words, whatever was done to it',
+    '%s is decoded or refused in words, however it was damaged',
     async (kind) => {
       const tiff = await sharp({ create: { width: 8, height: 6, channels: 3, background: '#345' } })
         .tiff({ compression: 'lzw' })

@@ -77,7 +77,9 @@ function move(cue: Cue, quarters: number): void {
       <p v-if="plans.current" class="TodayStation-plan">
         Lamp in use {{ lightShare }} %,
         {{
-          plans.current.isProven ? 'earliest finish' : `earliest finish ${timeOfDay(plans.current.boundAt)}`
+          plans.current.isProven
+            ? 'shortest possible plan'
+            : `earliest finish ${timeOfDay(plans.current.boundAt)}`
         }}
       </p>
     </nav>

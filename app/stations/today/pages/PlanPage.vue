@@ -98,7 +98,7 @@ const {
     </section>
     <section v-if="made" aria-label="The plan">
       <h2>
-        Finish by {{ momentSaid(made.plan.endsAt, now.now) }},
+        Finish {{ momentSaid(made.plan.endsAt, now.now) }},
         {{ formatSpan((made.plan.endsAt - made.wish.startsAt) / 1000) }} in total
       </h2>
       <p class="es-quiet">
