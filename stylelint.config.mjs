@@ -19,8 +19,8 @@ export default {
       { message: 'Use one of the eight spaces of app/kit/styles/base.css.' },
     ],
     'media-feature-name-value-allowed-list': [
-      { width: ['640px', '820px', '1100px'] },
-      { message: 'There are three breakpoints: 640, 820 and 1100 px.' },
+      { width: ['40em', '51.25em', '68.75em'] },
+      { message: 'There are three breakpoints: 40, 51.25 and 68.75 em (640, 820 and 1100 px).' },
     ],
   },
 }

@@ -148,7 +148,7 @@ test('two prints wash side by side, each by its own clock', async ({ page }) => 
   await page.keyboard.press(' ')
   await expect(page.getByRole('heading', { name: 'Wash', exact: true, level: 1 })).toBeVisible()
   const trays = page.getByRole('listitem').filter({ hasText: 'at least 5 min' })
-  await expect(trays.getByRole('button')).toHaveText([/^2\b/, /^1\b/])
+  await expect(trays.getByRole('button')).toHaveText([/^Sheet 2, /, /^Sheet 1, /])
   await page.keyboard.press('w')
   await expect(page.getByRole('button', { name: 'Water changed (1)' })).toBeVisible()
 
@@ -157,7 +157,7 @@ test('two prints wash side by side, each by its own clock', async ({ page }) => 
   await expect(page.getByText('past the minimum 5 min: judge by eye')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Water changed', exact: true })).toBeVisible()
   await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: 'Drying' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Drying', level: 1, exact: true })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveText([
     /Sheet 2 · washing/,
   ])

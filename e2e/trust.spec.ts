@@ -11,11 +11,10 @@ import {
 } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import AxeBuilder from '@axe-core/playwright'
 import { chromium, type Download, type Page } from '@playwright/test'
 import { expect, test } from './test.ts'
 import { CHROMIUM, DEMO_ADDRESS, FLAGS, freePort, OWN_ADDRESS } from './browser.ts'
-import { open, photograph, plan, turnTo } from './workroom.ts'
+import { open, photograph, plan } from './workroom.ts'
 
 test('from an empty workroom to a planned print in one page, and round the demo without touching it', async ({
   page,
@@ -275,46 +274,6 @@ test.describe('installed', () => {
     await expect(page.getByText('set aside').first()).toBeVisible()
   })
 })
-
-const VIEWS = [
-  '/', '/plan', '/start', '/shelf', '/shelf/make', '/shelf/take-in', '/shelf/shopping', '/shelf/waste', '/shelf/dropper',
-  '/shelf/processes/kallitype', '/paper', '/paper/tear', '/paper/treat', '/coat', '/coat/begin', '/negative', '/negative/calibrate', '/light',
-  '/light/lights', '/light/sun', '/light/strip', '/light/tablet', '/light/bases', '/light/instruments', '/wet', '/prints', '/prints/trends',
-  '/prints/bin', '/workroom',
-] // prettier-ignore
-
-for (const [half, views] of [VIEWS.slice(0, 15), VIEWS.slice(15)].entries())
-  test(`no view has a serious finding by axe (${half + 1} of 2)`, async ({ page }) => {
-    await open(page, DEMO_ADDRESS)
-    const found: string[] = []
-    // In daylight: the dim room changes nothing but colours, and has no light to spare for contrast ratios, by design.
-    const look = async (view: string) => {
-      // Rules that axe itself calls experimental are left out, as it does by itself.
-      const { violations } = await new AxeBuilder({ page })
-        .setLegacyMode(true)
-        .options({ resultTypes: ['violations'], preload: false })
-        .disableRules(['label-content-name-mismatch'])
-        .analyze()
-      for (const { id, impact, nodes } of violations)
-        if (impact === 'serious' || impact === 'critical')
-          found.push(`${view}: ${id} ${nodes[0]?.target.join(' ')} (${nodes.length})`)
-    }
-    for (const view of views) {
-      await turnTo(page, view)
-      await look(view)
-    }
-    if (half === 1) {
-      await page.goto(`${DEMO_ADDRESS}/prints`)
-      await page.getByText('24 Keeper’s stair').click()
-      for (const part of ['', '/diagnose']) {
-        await page.waitForTimeout(300)
-        if (part) await page.keyboard.press('w')
-        await page.waitForTimeout(300)
-        await look(`/prints/…${part}`)
-      }
-    }
-    expect(found).toEqual([])
-  })
 
 test('one’s own photograph is summed when it is added', async ({ page }) => {
   await open(page, OWN_ADDRESS)

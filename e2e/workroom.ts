@@ -13,7 +13,7 @@ export async function turnTo(page: Page, path: string): Promise<void> {
     history.pushState({}, '', to)
     dispatchEvent(new PopStateEvent('popstate', { state: {} }))
   }, path)
-  await expect.poll(() => page.evaluate(() => location.pathname)).toBe(path)
+  await expect.poll(() => page.evaluate(() => location.pathname + location.search)).toBe(path)
   // The page that was left goes before the next one is there.
   await page.waitForTimeout(200)
   await expect(page.getByRole('heading', { level: 1 })).toBeAttached()
@@ -131,13 +131,16 @@ export async function make(page: Page, recipe: string, volume: string, label: st
   }
   await page.getByLabel('Bottle label').fill(label)
   await page.getByRole('button', { name: 'Finish: add to shelf' }).click()
-  await expect(page.getByRole('button', { name: new RegExp(`, ${label}, `) })).toBeVisible()
+  await expect(page.getByRole('main').getByRole('button', { name: new RegExp(` ${label}\\b`) })).toBeVisible()
 }
 
 /** What stands below a bottle's name: how much is left. */
 export async function leftIn(page: Page, label: string): Promise<string> {
   await open(page, '/shelf')
-  await page.getByRole('button', { name: new RegExp(`, ${label}, `) }).click()
+  await page
+    .getByRole('main')
+    .getByRole('button', { name: new RegExp(` ${label}\\b`) })
+    .click()
   const said = await page
     .getByRole('region', { name: new RegExp(` ${label}$`) })
     .getByRole('heading')

@@ -12,6 +12,7 @@ import MarginColumn from './MarginColumn.vue'
 import NoticeLine from './NoticeLine.vue'
 import { useNotice } from '../state/notice.store'
 import { usePreferences } from '../state/preferences.store'
+import StationNav from './StationNav.vue'
 import StandingNotices from './StandingNotices.vue'
 import TheLedge from './TheLedge.vue'
 import ThumbIndex from './ThumbIndex.vue'
@@ -80,6 +81,7 @@ document.addEventListener('pointerdown', openVoice)
 <template>
   <div class="AppShell" @click="releaseFocus">
     <main id="page" class="AppShell-page" tabindex="-1">
+      <StationNav v-if="workroom.isReady" />
       <StandingNotices :is-clock-running="isClockRunning" />
       <RouterView v-if="workroom.isReady" />
     </main>
@@ -94,13 +96,14 @@ document.addEventListener('pointerdown', openVoice)
 <style scoped>
 .AppShell {
   display: grid;
-  grid-template: minmax(0, 1fr) auto / minmax(0, 1fr) var(--es-margin-width) var(--es-index-width);
+  grid-template: minmax(0, 1fr) auto auto / minmax(0, 1fr) var(--es-margin-width) var(--es-index-width);
   height: 100dvh;
 }
 
 .AppShell-page {
+  grid-row: 1 / 3;
   overflow: hidden auto;
-  padding: var(--es-space-7) var(--es-pad) var(--es-space-6);
+  padding: var(--es-space-4) var(--es-pad) var(--es-space-6);
   outline: none;
 }
 
@@ -108,20 +111,21 @@ document.addEventListener('pointerdown', openVoice)
   grid-column: 1 / -1;
 }
 
-.AppShell-notice {
-  position: fixed;
-  bottom: var(--es-ledge-height);
-  left: 0;
-  z-index: 10;
-  width: calc(100% - var(--es-margin-width) - var(--es-index-width));
+.AppShell-index {
+  grid-area: 1 / 3 / span 2;
 }
 
-@media (width <= 820px) {
+/* A message takes its room from the margin, so that nothing on the page moves or is covered. */
+.AppShell-notice {
+  grid-area: 2 / 2;
+}
+
+@media (width <= 51.25em) {
   .AppShell {
     display: block;
     height: auto;
     min-height: 100dvh;
-    padding-bottom: calc(var(--es-ledge-height) + var(--es-space-8) + var(--es-space-5));
+    padding-bottom: calc(var(--es-bar-bottom) + var(--es-space-3));
   }
 
   /* The window scrolls here; were the page a scrolling box too, bars would stick to its end and not stay in sight. */
@@ -130,13 +134,15 @@ document.addEventListener('pointerdown', openVoice)
   }
 
   .AppShell-notice {
-    bottom: calc(var(--es-ledge-height) + 52px);
+    position: fixed;
+    bottom: calc(var(--es-ledge-height) + var(--es-index-height));
+    z-index: 10;
     width: 100%;
   }
 
   .AppShell-ledge {
     position: fixed;
-    bottom: 52px;
+    bottom: var(--es-index-height);
     z-index: 9;
     width: 100%;
   }

@@ -46,7 +46,7 @@ dd {
 
 kbd {
   display: inline-block;
-  min-width: 58px;
+  min-width: 3.625rem;
   padding: 1px var(--es-space-3);
   border: 1px solid var(--es-line);
   border-radius: 3px;

@@ -54,7 +54,7 @@ const hasHazard = computed(() => margin.notes.some((note) => note.isHazard))
   border-color: var(--es-ember);
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   .MarginColumn {
     border-top: 1px solid var(--es-rule);
     border-left: 0;

@@ -33,19 +33,19 @@ async function saveNow(): Promise<void> {
     <p v-if="storage.isOutdated" role="alert">
       A newer Ember Sheet has opened this workroom in another window. You can no longer save from this window.
       Nothing is lost.
-      <KitButton kind="link" @click="reload">Reload this window</KitButton>
+      <KitButton kind="quiet" @click="reload">Reload this window</KitButton>
     </p>
     <p v-if="storage.isDeleted" role="alert">
       This workroom’s storage was deleted from the browser while it was open. This window can no longer save.
       Reload it, then restore your last backup.
-      <KitButton kind="link" @click="reload">Reload this window</KitButton>
+      <KitButton kind="quiet" @click="reload">Reload this window</KitButton>
     </p>
     <p v-if="storage.lostSheets" role="alert">
       This browser has lost your workroom, with
       {{ storage.lostSheets === 1 ? 'one print' : `${storage.lostSheets} prints` }}. Browsers can do this when
       the disk is full. Restore your last backup in Workroom.
       <RouterLink to="/workroom">Go to Workroom</RouterLink>
-      <KitButton kind="link" @click="storage.forgetLost">Start with an empty workroom</KitButton>
+      <KitButton kind="quiet" @click="storage.forgetLost">Start with an empty workroom</KitButton>
     </p>
     <p v-if="unsaved.presses.length" role="alert">
       {{
@@ -54,7 +54,7 @@ async function saveNow(): Promise<void> {
           : `${unsaved.presses.length} presses are not saved yet`
       }}, since {{ timeOfDay(unsaved.presses[0]!.at) }}. Keep this window open and free some space on the
       disk.
-      <KitButton kind="link" :disabled="unsaved.isSaving" @click="saveNow">Save now</KitButton>
+      <KitButton kind="quiet" :disabled="unsaved.isSaving" @click="saveNow">Save now</KitButton>
     </p>
     <p v-if="storage.isHeldUp" role="alert">
       An older Ember Sheet in another window is using this workroom. Close or reload that window.
@@ -62,24 +62,24 @@ async function saveNow(): Promise<void> {
     <p v-if="update.isWaiting" role="status">
       A new version of Ember Sheet is ready.
       <template v-if="isClockRunning">You can update when no clock is running.</template>
-      <KitButton v-else kind="link" @click="update.takeIt">Update now</KitButton>
+      <KitButton v-else kind="quiet" @click="update.takeIt">Update now</KitButton>
     </p>
     <p v-if="backup.folder?.problem" role="alert">
       The backup into “{{ backup.folder.handle.name }}” failed. {{ backup.folder.problem }}
-      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.backUp">Try again</KitButton>
+      <KitButton kind="quiet" :disabled="backup.isBusy" @click="backup.backUp">Try again</KitButton>
     </p>
     <p v-if="backup.folder?.trialProblem" role="alert">
       A restore from “{{ backup.folder.handle.name }}” was tried. {{ backup.folder.trialProblem }}
-      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.backUp">Back up again</KitButton>
+      <KitButton kind="quiet" :disabled="backup.isBusy" @click="backup.backUp">Back up again</KitButton>
     </p>
     <p v-if="backup.folder && !backup.isAllowed" role="status">
       The browser needs your permission to write backups into “{{ backup.folder.handle.name }}”.
-      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.backUp">Allow and back up</KitButton>
+      <KitButton kind="quiet" :disabled="backup.isBusy" @click="backup.backUp">Allow and back up</KitButton>
     </p>
     <p v-if="backup.asksForFolder" role="status">
       Your workroom is stored only in this browser. Choose a backup folder.
-      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.choose">Choose a folder</KitButton>
-      <KitButton kind="link" @click="backup.putOff">Remind me in three days</KitButton>
+      <KitButton kind="quiet" :disabled="backup.isBusy" @click="backup.choose">Choose a folder</KitButton>
+      <KitButton kind="quiet" @click="backup.putOff">Remind me in three days</KitButton>
     </p>
     <p v-if="backup.isDue" role="status">
       {{
@@ -87,14 +87,14 @@ async function saveNow(): Promise<void> {
           ? 'Your workroom is stored only in this browser.'
           : `The last backup is ${backup.days} days old.`
       }}
-      <KitButton kind="link" :disabled="backup.isBusy" @click="backup.download">
+      <KitButton kind="quiet" :disabled="backup.isBusy" @click="backup.download">
         {{ backup.isBusy ? `Backing up, ${Math.round(100 * (backup.share ?? 0))} %` : 'Download a backup' }}
       </KitButton>
-      <KitButton kind="link" @click="backup.putOff">Remind me in three days</KitButton>
+      <KitButton kind="quiet" @click="backup.putOff">Remind me in three days</KitButton>
     </p>
     <p v-if="isDemo && route.name === 'today'" class="is-quiet">
       You are in the demo workroom.
-      <KitButton kind="link" @click="goToWorkroom('own')">Open your own workroom</KitButton>
+      <KitButton kind="quiet" @click="goToWorkroom('own')">Open your own workroom</KitButton>
     </p>
   </div>
 </template>

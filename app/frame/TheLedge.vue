@@ -119,7 +119,7 @@ defineExpose({ goToNearest })
   display: grid;
   flex: none;
   align-content: center;
-  min-width: 190px;
+  min-width: 11.875rem;
   padding: var(--es-space-2) var(--es-space-6) var(--es-space-1);
   border: 0;
   border-right: 1px solid var(--es-rule);

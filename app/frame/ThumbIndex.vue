@@ -80,7 +80,7 @@ watch(
   place-content: center;
   justify-items: center;
   gap: var(--es-space-2);
-  height: 70px;
+  height: 4.375rem;
   margin-right: var(--es-space-3);
   border: 1px solid var(--es-rule);
   border-left: 0;
@@ -140,15 +140,15 @@ watch(
 
 @media (height <= 640px) {
   .ThumbIndex-tab {
-    height: 56px;
+    height: 3.5rem;
   }
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   .ThumbIndex {
     flex-direction: row;
     gap: 0;
-    height: 52px;
+    height: var(--es-index-height);
     padding: 0;
     overflow: auto hidden;
     border-top: 1px solid var(--es-rule);

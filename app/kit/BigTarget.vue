@@ -37,7 +37,7 @@ defineEmits<{ press: [] }>()
   --el-button-outline-color: var(--es-ember);
 
   height: auto;
-  min-height: 58px;
+  min-height: 3.625rem;
   padding: var(--es-space-4) var(--es-space-6);
   border-width: 2px;
   border-radius: 3px;
@@ -104,7 +104,7 @@ kbd {
   opacity: 0.8;
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   kbd {
     display: none;
   }

@@ -25,7 +25,7 @@ const { showsTable, at, data, xShown, yShown, options, overlay, tabled, spoken, 
     </div>
     <figcaption>
       <span aria-live="polite">{{ spoken }}</span>
-      <KitButton kind="link" :aria-expanded="showsTable" @click="showsTable = !showsTable">
+      <KitButton kind="quiet" :aria-expanded="showsTable" @click="showsTable = !showsTable">
         {{ showsTable ? 'Close the table' : 'Show as table' }}
       </KitButton>
     </figcaption>

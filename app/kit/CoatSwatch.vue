@@ -18,7 +18,7 @@ defineProps<{ colour: string; label: string }>()
 
 <style scoped>
 .CoatSwatch {
-  width: 132px;
+  width: 8.25rem;
   border: 1px solid var(--es-rule);
   box-shadow: var(--es-shadow);
 }

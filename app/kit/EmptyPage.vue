@@ -25,7 +25,7 @@ defineEmits<{ act: [] }>()
 .EmptyPage {
   display: grid;
   gap: var(--es-space-4);
-  max-width: 560px;
+  max-width: 35rem;
 }
 
 h2.EmptyPage-title {

@@ -29,7 +29,7 @@ defineProps<{ colours: readonly string[] }>()
 
 <style scoped>
 .EndpointStrip {
-  max-width: 330px;
+  max-width: 20.625rem;
   margin: 0;
 }
 

@@ -36,7 +36,7 @@ const source = computed(() => {
     <p>= {{ figureText(figure) }}</p>
     <p class="es-quiet">{{ source }}.</p>
     <p v-if="figure.working.leavesOut" class="es-quiet">Not included: {{ figure.working.leavesOut }}.</p>
-    <KitButton kind="link" @click="emit('close')">Close the working</KitButton>
+    <KitButton kind="quiet" @click="emit('close')">Close the working</KitButton>
   </section>
 </template>
 

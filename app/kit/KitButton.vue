@@ -2,9 +2,9 @@
 import { ElButton } from 'element-plus'
 import 'element-plus/es/components/button/style/css'
 
-/** A button with words: `plain` with a line round it, `link` for what is pressed seldom. `aria-pressed` marks a choice. */
+/** A button with words: `plain`, or `quiet` and lower for what is pressed seldom. `aria-pressed` marks a choice. */
 const { kind = 'plain', type = 'button' } = defineProps<{
-  kind?: 'plain' | 'link'
+  kind?: 'plain' | 'quiet'
   type?: 'button' | 'submit'
 }>()
 </script>
@@ -30,7 +30,7 @@ const { kind = 'plain', type = 'button' } = defineProps<{
   --el-button-outline-color: var(--es-ember);
 
   height: auto;
-  min-height: 40px;
+  min-height: 2.5rem;
   padding: var(--es-space-2) var(--es-space-5);
   border-radius: 0;
   font: inherit;
@@ -40,22 +40,15 @@ const { kind = 'plain', type = 'button' } = defineProps<{
   transition: none;
 }
 
-.KitButton.is-link {
-  --el-button-border-color: transparent;
-  --el-button-hover-border-color: transparent;
-  --el-button-disabled-border-color: transparent;
+.KitButton.is-quiet {
+  --el-button-border-color: var(--es-rule);
 
   justify-self: start;
-  min-height: 28px;
-  padding: 0 var(--es-space-2);
-  border: 0;
+  min-height: 1.875rem;
+  padding: 0 var(--es-space-4);
+  border-radius: 1rem;
+  font-size: var(--es-size-small);
   vertical-align: baseline;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
-
-.KitButton.is-link:hover {
-  text-decoration-thickness: 2px;
 }
 
 .KitButton.is-disabled {

@@ -24,7 +24,7 @@ const isOn = defineModel<boolean>({ required: true })
   --el-checkbox-checked-icon-color: var(--es-page);
 
   height: auto;
-  min-height: 28px;
+  min-height: 1.75rem;
   margin: 0;
   font: inherit;
   white-space: normal;

@@ -22,7 +22,7 @@ defineProps<{ share: number; label: string }>()
   --el-border-color-lighter: var(--es-rule);
   --el-color-primary: var(--es-ember);
 
-  width: 220px;
+  width: 13.75rem;
 }
 
 .ProgressBar :deep(.el-progress-bar__outer),

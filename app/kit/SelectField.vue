@@ -4,9 +4,10 @@ import 'element-plus/es/components/select-v2/style/css'
 import { computed, useId } from 'vue'
 
 /** One of many, or any number where the model is a list; found by typing. Long lists are drawn only as far as they are seen. */
-defineProps<{
+const props = defineProps<{
   label: string
-  options: readonly { id: string; name: string }[]
+  /** `also` holds other names by which an option is found. */
+  options: readonly { id: string; name: string; also?: readonly string[] }[]
   hint?: string
   placeholder?: string
   clearable?: boolean
@@ -16,6 +17,13 @@ defineProps<{
 const chosen = defineModel<Chosen>({ required: true })
 const isMany = computed(() => Array.isArray(chosen.value))
 const id = useId()
+const listed = computed(() =>
+  props.options.map(({ id: value, name, also }) => ({
+    value,
+    label: also?.length ? `${name} (${also.join(', ')})` : name,
+  })),
+)
+const nameOf = (value: unknown) => props.options.find((one) => one.id === value)?.name ?? ''
 </script>
 
 <template>
@@ -24,8 +32,7 @@ const id = useId()
     <ElSelectV2
       :id="id"
       v-model="chosen"
-      :options="[...options]"
-      :props="{ value: 'id', label: 'name' }"
+      :options="listed"
       :placeholder="placeholder"
       :clearable="clearable"
       :aria-label="label"
@@ -33,7 +40,9 @@ const id = useId()
       :multiple="isMany"
       :value-on-clear="isMany ? undefined : ''"
       filterable
-    />
+    >
+      <template #label="{ value }">{{ nameOf(value) }}</template>
+    </ElSelectV2>
     <p v-if="!bare" class="es-quiet">{{ hint }}</p>
   </div>
 </template>

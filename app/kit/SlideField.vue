@@ -25,7 +25,7 @@ const id = useId()
   display: grid;
   grid-template-columns: 1fr auto;
   gap: var(--es-space-3) var(--es-space-4);
-  min-height: 62px;
+  min-height: 3.875rem;
   color: var(--es-quiet);
   font-size: var(--es-size-small);
 }

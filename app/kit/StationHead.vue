@@ -38,13 +38,13 @@ const emit = defineEmits<{ choose: [sheetId: string] }>()
 <style scoped>
 .StationHead {
   display: flex;
-  gap: var(--es-space-6);
+  flex-wrap: wrap;
+  gap: var(--es-space-3) var(--es-space-6);
   align-items: flex-start;
-  margin-bottom: var(--es-space-6);
 }
 
 .StationHead > div {
-  flex: 1;
+  flex: 1 1 15rem;
 }
 
 .StationHead-mark {
@@ -57,6 +57,7 @@ const emit = defineEmits<{ choose: [sheetId: string] }>()
 
 .StationHead-others {
   display: flex;
+  flex-wrap: wrap;
   gap: var(--es-space-3);
 }
 </style>

@@ -126,13 +126,21 @@ export function useChartFigure(props: Readonly<ChartFigureProps>) {
       ctx.strokeStyle = colours.value.ember
       ctx.fillStyle = colours.value.ember
       ctx.font = '13px B612'
+      const named: { from: number; to: number }[] = []
       for (const mark of props.marks ?? []) {
         ctx.beginPath()
         ctx.moveTo(place(mark.x), top)
         ctx.lineTo(place(mark.x), bottom)
         ctx.stroke()
-        ctx.textAlign = place(mark.x) > (left + right) / 2 ? 'right' : 'left'
-        ctx.fillText(` ${mark.name} `, place(mark.x), top + 12)
+        const isRight = place(mark.x) > (left + right) / 2
+        const name = ` ${mark.name} `
+        const width = ctx.measureText(name).width
+        const from = isRight ? place(mark.x) - width : place(mark.x)
+        // A name that would lie over another goes one line down.
+        const line = named.filter((one) => one.from < from + width && from < one.to).length
+        named.push({ from, to: from + width })
+        ctx.textAlign = isRight ? 'right' : 'left'
+        ctx.fillText(name, place(mark.x), top + 12 + 16 * line)
       }
       ctx.restore()
     },

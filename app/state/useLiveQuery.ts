@@ -6,7 +6,8 @@ import { useNotice } from './notice.store'
  * A ref that follows a query over the workroom, whichever window changes it.
  *
  * @param query asked again whenever what it read changes, or a source in `sources` does.
- * @param initial value until the first answer.
+ * @param initial value until the first answer, and again from the moment a source changes: what was read for one sheet
+ *   must never stand beside another.
  */
 export function useLiveQuery<Value>(
   query: () => Promise<Value>,
@@ -26,7 +27,15 @@ export function useLiveQuery<Value>(
     })
     stop = () => subscription.unsubscribe()
   }
-  if (sources.length) watch(sources, follow)
+  if (sources.length)
+    watch(
+      sources,
+      () => {
+        value.value = initial
+        follow()
+      },
+      { flush: 'sync' },
+    )
   follow()
   onScopeDispose(() => stop())
   return value

@@ -9,7 +9,6 @@ import FigureValue from '../../kit/FigureValue.vue'
 import StationHead from '../../kit/StationHead.vue'
 import ExposureRule from './parts/ExposureRule.vue'
 import GiveMore from './parts/GiveMore.vue'
-import LightNav from './parts/LightNav.vue'
 import { irradianceText } from './lightWords'
 import StripCard from './parts/StripCard.vue'
 import { useLightStation } from './useLightStation'
@@ -60,7 +59,6 @@ const {
     @act="router.push({ name: 'begin' })"
   >
     <p>A sheet appears here when its coat is dry. Start the clock when you uncover the frame.</p>
-    <LightNav here="light" />
   </EmptyPage>
 
   <div v-else class="LightStation">
@@ -147,7 +145,6 @@ const {
         <BigTarget plain label="Undo" hint="u" @press="takeBack" />
       </div>
     </template>
-    <LightNav here="light" class="LightStation-nav" />
     <GiveMore v-if="isGivingMore" :planned-seconds="planned" @give="give" @close="isGivingMore = false" />
   </div>
 </template>
@@ -188,10 +185,6 @@ const {
 
 .LightStation-cue strong {
   font-weight: 400;
-}
-
-.LightStation-nav {
-  margin-top: var(--es-space-5);
 }
 
 .LightStation-figures {

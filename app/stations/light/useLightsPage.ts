@@ -53,9 +53,10 @@ export function useLightsPage() {
       }
     }),
   )
-  const chosen = computed(() => standing.value.find((one) => one.light.id === route.params.lightId) ?? null)
-  const choose = (id: string) =>
-    void router.replace({ name: 'lights', params: { lightId: chosen.value?.light.id === id ? '' : id } })
+  const chosen = computed(
+    () => standing.value.find((one) => one.light.id === route.params.lightId) ?? standing.value[0] ?? null,
+  )
+  const choose = (id: string) => void router.replace({ name: 'lights', params: { lightId: id } })
 
   const name = ref('')
   const kind = ref<string | undefined>('uvBox')

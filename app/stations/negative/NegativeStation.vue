@@ -98,7 +98,6 @@ const {
         @press="make(true)"
       />
       <BigTarget v-if="desk.picture" plain label="Change picture" @press="file?.open()" />
-      <RouterLink :to="{ name: 'calibrate' }">Calibrate</RouterLink>
     </div>
     <FilmQueue />
 
@@ -127,7 +126,7 @@ const {
 .NegativeStation {
   display: grid;
   gap: var(--es-space-5);
-  max-width: 900px;
+  max-width: 56.25rem;
 }
 
 header {
@@ -154,7 +153,7 @@ h1 {
   display: grid;
   gap: var(--es-space-3);
   place-content: center;
-  min-height: 240px;
+  min-height: 15rem;
   border: 2px dashed var(--es-line);
   background: none;
   cursor: pointer;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KitButton from '../../kit/KitButton.vue'
 import PressCard from '../../kit/PressCard.vue'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -118,11 +119,9 @@ useMarginNotes((): MarginNote[] => [
       <div>
         <h1>Paper</h1>
       </div>
-      <nav aria-label="Paper">
-        <RouterLink v-for="page in PAGES" :key="page.name" :to="toPage(page.name)">
-          {{ page.title }}
-        </RouterLink>
-      </nav>
+      <KitButton v-if="workroom.papers.length" @click="router.push({ name: 'new-paper' })">
+        Add a paper
+      </KitButton>
     </header>
 
     <ul v-if="underWay.length" class="PaperStation-work" aria-label="Treatments in progress">
@@ -199,20 +198,8 @@ useMarginNotes((): MarginNote[] => [
   display: flex;
   flex-wrap: wrap;
   gap: var(--es-space-3) var(--es-space-6);
-  align-items: end;
+  align-items: center;
   justify-content: space-between;
-}
-
-nav {
-  display: flex;
-  gap: var(--es-space-5);
-}
-
-nav a {
-  padding: var(--es-space-3) 0;
-  color: var(--es-quiet);
-  text-decoration-color: var(--es-line);
-  text-underline-offset: 4px;
 }
 
 .PaperStation-work {
@@ -232,7 +219,7 @@ nav a {
   display: grid;
   align-content: start;
   justify-items: center;
-  min-width: 118px;
+  min-width: 7.375rem;
   padding: var(--es-space-2) var(--es-space-3) var(--es-space-3);
   border-bottom: 3px solid transparent;
   font-size: var(--es-size-small);
@@ -251,7 +238,7 @@ nav a {
 }
 
 svg {
-  width: 112px;
+  width: 7rem;
   height: 112px;
 }
 
@@ -270,7 +257,7 @@ rect.is-guessed {
   gap: var(--es-space-6) var(--es-space-8);
 }
 
-@media (width <= 1100px) {
+@media (width <= 68.75em) {
   .PaperStation-both {
     grid-template-columns: 1fr;
   }

@@ -6,7 +6,6 @@ import EmptyPage from '../../kit/EmptyPage.vue'
 import SelectField from '../../kit/SelectField.vue'
 import TextField from '../../kit/TextField.vue'
 import PrintsLines from './parts/PrintsLines.vue'
-import PrintsNav from './parts/PrintsNav.vue'
 import { STANDINGS } from './printSearch'
 import { exampleOf, VALUES } from './printValues'
 import { usePrintsStation } from './usePrintsStation'
@@ -53,7 +52,6 @@ const {
           }}
         </p>
         <h1>All prints</h1>
-        <PrintsNav here="prints" />
       </div>
       <InlineField
         ref="field"
@@ -104,7 +102,7 @@ const {
           }}
         </span>
         {{ ' ' }}
-        <KitButton v-if="isAsked" kind="link" @click="clear">show all</KitButton>
+        <KitButton v-if="isAsked" kind="quiet" @click="clear">show all</KitButton>
       </p>
     </div>
     <p v-if="!shown.length">
@@ -136,12 +134,12 @@ header {
 }
 
 .PrintsStation-find {
-  width: 240px;
+  width: 15rem;
 }
 
 .PrintsStation-sift {
   display: grid;
-  grid-template-columns: repeat(4, minmax(100px, 160px)) minmax(0, 1fr);
+  grid-template-columns: repeat(4, minmax(0, 10rem)) minmax(6rem, 1fr);
   gap: 0 var(--es-space-6);
   margin-bottom: var(--es-space-4);
 }
@@ -157,6 +155,12 @@ header {
 /* It goes into two lines sooner than it pushes the fields aside while somebody types. */
 .PrintsStation-count > * {
   white-space: nowrap;
+}
+
+@media (width <= 68.75em) {
+  .PrintsStation-sift {
+    gap: 0 var(--es-space-4);
+  }
 }
 
 .PrintsStation-picks {
@@ -186,7 +190,7 @@ header {
   grid-column: 5;
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   .PrintsStation-sift {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }

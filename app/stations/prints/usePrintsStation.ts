@@ -23,7 +23,7 @@ export function usePrintsStation() {
   const [workroom, now, router, picks] = [useWorkroom(), useNow(), useRouter(), usePicks()]
   const preferences = usePreferences()
   const { recordOf } = useRoomRecords()
-  const isNarrow = useMediaQuery('(width <= 820px)')
+  const isNarrow = useMediaQuery('(width <= 51.25em)')
   const filter = ref<PrintFilter>({ words: '', portfolio: '', processId: '', standing: '' })
   const field = useTemplateRef<InstanceType<typeof InlineField>>('field')
 

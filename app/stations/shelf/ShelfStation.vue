@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { readinessOf } from '@core/shelf/readiness'
 import { substances } from '@library/index'
 import { useWorkroom } from '../../state/workroom.store'
 import EmptyPage from '../../kit/EmptyPage.vue'
+import InlineField from '../../kit/InlineField.vue'
+import KitButton from '../../kit/KitButton.vue'
 import { useKeyRows } from '../../state/keys.store'
 import { useMarginNotes, type MarginNote } from '../../state/margin.store'
 import BottleFigure from './parts/BottleFigure.vue'
@@ -13,7 +15,8 @@ import { bottleNotes } from './bottleNotes'
 import { useShelf } from './useShelf'
 
 const [route, router, workroom] = [useRoute(), useRouter(), useWorkroom()]
-const { boards, standing, minute } = useShelf()
+const { boards, standing, minute, asked, onlyWrong, wrong } = useShelf()
+const field = useTemplateRef<{ focus: () => void }>('field')
 
 const chosen = computed(() => standing.value.find((one) => one.bottle.id === route.params.bottleId) ?? null)
 const choose = (id: string) =>
@@ -47,20 +50,14 @@ const PAGES = [
   { name: 'dropper', title: 'Calibrate a dropper', key: 'p' },
   { name: 'processes', title: 'Processes', key: 'r' },
 ] as const
-useKeyRows('Shelf', () =>
-  PAGES.map(({ name, title, key }) => ({ key, name: title, run: () => void router.push({ name }) })),
-)
+useKeyRows('Shelf', () => [
+  { key: '/', name: 'Search the shelf', run: () => field.value?.focus() },
+  ...PAGES.map(({ name, title, key }) => ({ key, name: title, run: () => void router.push({ name }) })),
+])
 
 useMarginNotes((): MarginNote[] => {
   if (chosen.value) return bottleNotes(chosen.value, minute.value)
-  const notes: MarginNote[] = standing.value
-    .filter((one) => one.condition?.tone === 'wrong')
-    .slice(0, 5)
-    .map(({ bottle, condition }) => ({
-      title: `${bottle.name} ${bottle.label}`,
-      lines: [condition?.words ?? ''],
-      tone: 'caution',
-    }))
+  const notes: MarginNote[] = []
   if (nearly.value.length)
     notes.push({
       title: 'One bottle missing',
@@ -80,11 +77,22 @@ useMarginNotes((): MarginNote[] => {
       <div>
         <h1>Shelf</h1>
       </div>
-      <nav aria-label="Shelf">
-        <RouterLink v-for="page in PAGES" :key="page.name" :to="{ name: page.name }">
-          {{ page.title }}
-        </RouterLink>
-      </nav>
+      <div v-if="standing.length" class="ShelfStation-find">
+        <InlineField
+          ref="field"
+          v-model="asked"
+          label="Search the shelf"
+          placeholder="Search the shelf  /"
+          @keydown.escape.stop="asked = ''"
+        />
+        <KitButton v-if="wrong" kind="quiet" :aria-pressed="onlyWrong" @click="onlyWrong = !onlyWrong">
+          {{ wrong === 1 ? '1 needs attention' : `${wrong} need attention` }}
+        </KitButton>
+      </div>
+      <div v-if="standing.length" class="ShelfStation-acts">
+        <KitButton @click="router.push({ name: 'make' })">Make a solution</KitButton>
+        <KitButton @click="router.push({ name: 'take-in' })">Add a chemical</KitButton>
+      </div>
     </header>
 
     <BottlePanel
@@ -95,7 +103,7 @@ useMarginNotes((): MarginNote[] => {
       @gone="choose(chosen.bottle.id)"
     />
     <EmptyPage
-      v-if="!boards.length"
+      v-if="!standing.length"
       under
       kicker="Shelf"
       title="Your shelf is empty"
@@ -109,6 +117,7 @@ useMarginNotes((): MarginNote[] => {
       <p>You can plan sheets without a shelf. The app then assumes the usual strengths.</p>
     </EmptyPage>
 
+    <p v-if="standing.length && !boards.length" role="status">No bottle or jar has that name.</p>
     <section v-for="board in boards" :key="board.name" class="ShelfStation-board" :aria-label="board.name">
       <div class="ShelfStation-bottles">
         <BottleFigure
@@ -141,26 +150,30 @@ useMarginNotes((): MarginNote[] => {
   display: flex;
   flex-wrap: wrap;
   gap: var(--es-space-3) var(--es-space-6);
-  align-items: end;
+  align-items: center;
   justify-content: space-between;
   margin-bottom: var(--es-space-5);
 }
 
-nav {
+.ShelfStation-find {
+  display: flex;
+  flex: 1 1 15rem;
+  flex-wrap: wrap;
+  gap: var(--es-space-3) var(--es-space-5);
+  align-items: center;
+  max-width: 30rem;
+}
+
+.ShelfStation-find :deep(.InlineField) {
+  flex: 1;
+  min-width: 10rem;
+  max-width: 15rem;
+}
+
+.ShelfStation-acts {
   display: flex;
   flex-wrap: wrap;
-  gap: var(--es-space-2) var(--es-space-5);
-}
-
-nav a {
-  padding: var(--es-space-3) 0;
-  color: var(--es-quiet);
-  text-decoration-color: var(--es-line);
-  text-underline-offset: 4px;
-}
-
-nav a:hover {
-  color: var(--es-ink);
+  gap: var(--es-space-3);
 }
 
 /* Rows of one height, so that a board can be drawn under each; it runs out under the edge of the page, as a shelf does. */

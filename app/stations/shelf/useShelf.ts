@@ -1,5 +1,5 @@
 import { toSignificant } from '@core/quantity/number'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { leftIn } from '@core/chemistry/lots'
 import type { Bottle } from '@core/schema/records'
 import { conditionOf } from '@core/shelf/condition'
@@ -54,20 +54,42 @@ export function useShelf() {
     )
     return recipe ? recipe.use === 'bath' : false
   }
+  /** What is searched for, and whether only bottles that need attention are shown. */
+  const [asked, onlyWrong] = [ref(''), ref(false)]
+  const wrong = computed(() => standing.value.filter((one) => one.condition?.tone === 'wrong').length)
+  const seen = computed(() => {
+    const words = asked.value.toLowerCase().split(/\s+/).filter(Boolean)
+    return standing.value.filter((one) => {
+      if (onlyWrong.value && one.condition?.tone !== 'wrong') return false
+      const text = textOf(one)
+      return words.every((word) => text.includes(word))
+    })
+  })
   const boards = computed(() =>
     [
       {
         name: 'For coating',
-        bottles: standing.value.filter(({ bottle }) => bottle.kind === 'solution' && !isBath(bottle)),
+        bottles: seen.value.filter(({ bottle }) => bottle.kind === 'solution' && !isBath(bottle)),
       },
       {
         name: 'For trays',
-        bottles: standing.value.filter(({ bottle }) => bottle.kind === 'solution' && isBath(bottle)),
+        bottles: seen.value.filter(({ bottle }) => bottle.kind === 'solution' && isBath(bottle)),
       },
-      { name: 'Jars', bottles: standing.value.filter(({ bottle }) => bottle.kind !== 'solution') },
+      { name: 'Jars', bottles: seen.value.filter(({ bottle }) => bottle.kind !== 'solution') },
     ].filter((board) => board.bottles.length),
   )
-  return { boards, standing, recipes, minute }
+  return { boards, standing, recipes, minute, asked, onlyWrong, wrong }
+}
+
+/** All by which a bottle can be found: its label, its condition, and every name of what it holds. */
+function textOf({ bottle, strength, condition }: StandingBottle): string {
+  const held = bottle.contents.flatMap(({ substanceId }) => {
+    const substance = substances[substanceId]
+    return substance
+      ? [substance.name, ...substance.synonyms, ...substance.forms.map((one) => one.formula)]
+      : []
+  })
+  return [bottle.name, bottle.label, strength, condition?.words, ...held].join(' ').toLowerCase()
 }
 
 /** The colour that decides how a solution looks: of its most coloured part. */

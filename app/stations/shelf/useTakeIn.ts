@@ -31,7 +31,8 @@ export function useTakeIn() {
     Object.values(substances)
       .map((one) => ({
         id: one.id,
-        name: one.synonyms.length ? `${one.name} (${one.synonyms.join(', ')})` : one.name,
+        name: one.name,
+        also: one.synonyms,
       }))
       .sort((a, b) => a.name.localeCompare(b.name)),
   )

@@ -52,7 +52,7 @@ function move(cue: Cue, quarters: number): void {
     <p>
       <RouterLink :to="{ name: 'begin' }">New sheet with all options</RouterLink>
       or
-      <KitButton v-if="hasServer" kind="link" class="TodayStation-demo" @click="goToWorkroom('demo')">
+      <KitButton v-if="hasServer" kind="quiet" class="TodayStation-demo" @click="goToWorkroom('demo')">
         open the demo
       </KitButton>
     </p>
@@ -66,15 +66,11 @@ function move(cue: Cue, quarters: number): void {
       </div>
       <BigTarget :label="nextWords" hint=" " @press="go" />
     </header>
-    <nav class="TodayStation-acts" aria-label="The day">
-      <RouterLink :to="{ name: 'plan' }">Plan the day</RouterLink>
-      <template v-if="plans.current">
-        <KitButton kind="link" :disabled="plans.isBusy" @click="replan()">
-          {{ plans.isBusy ? 'Planning…' : 'Plan again from now' }}
-        </KitButton>
-        <RouterLink :to="{ name: 'prepare' }">Preparations</RouterLink>
-      </template>
-      <p v-if="plans.current" class="TodayStation-plan">
+    <div v-if="plans.current" class="TodayStation-acts">
+      <KitButton kind="quiet" :disabled="plans.isBusy" @click="replan()">
+        {{ plans.isBusy ? 'Planning…' : 'Plan again from now' }}
+      </KitButton>
+      <p class="TodayStation-plan">
         Lamp in use {{ lightShare }} %,
         {{
           plans.current.isProven
@@ -82,7 +78,7 @@ function move(cue: Cue, quarters: number): void {
             : `earliest finish ${timeOfDay(plans.current.boundAt)}`
         }}
       </p>
-    </nav>
+    </div>
     <div v-if="isAtWork || plans.current" class="TodayStation-day">
       <RunningOrder
         :order="order"
@@ -144,14 +140,14 @@ header > div {
   flex-wrap: wrap;
   gap: var(--es-space-2) var(--es-space-6);
   align-items: center;
-  min-height: 32px;
+  min-height: 2rem;
 }
 
 .TodayStation-still {
   font-size: var(--es-size-lead);
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   .TodayStation-day {
     grid-template-columns: minmax(0, 1fr);
   }

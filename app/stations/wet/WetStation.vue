@@ -12,7 +12,6 @@ import { useWetStation } from './useWetStation'
 
 const {
   router,
-  notice,
   here,
   inHand,
   step,
@@ -87,7 +86,7 @@ const {
 
     <template v-if="hasMovedOn">
       <p class="WetStation-doing">Hung to dry. You can look at it wet, but judge it dry.</p>
-      <div class="WetStation-acts" :class="{ 'is-above': notice.current }">
+      <div class="WetStation-acts">
         <BigTarget :label="`Go to ${placeTitle}`" hint=" " @press="next" />
         <BigTarget
           v-if="other"
@@ -113,7 +112,7 @@ const {
         </div>
       </div>
       <FindingList :findings="keptFindings" />
-      <div class="WetStation-acts" :class="{ 'is-above': notice.current }">
+      <div class="WetStation-acts">
         <BigTarget :label="nextWords" hint=" " @press="next" />
         <BigTarget
           v-if="!isWaiting && isWater"
@@ -157,10 +156,6 @@ const {
   gap: var(--es-space-4) var(--es-space-8);
 }
 
-.WetStation > :deep(.StationHead) {
-  margin-bottom: 0;
-}
-
 .WetStation-doing {
   max-width: 40em;
   font-size: var(--es-size-lead);
@@ -186,17 +181,12 @@ const {
   gap: var(--es-space-4);
 }
 
-/* What was just said lies over the end of the page for a while; the target stays above it. */
-.WetStation-acts.is-above {
-  bottom: 32px;
-}
-
 .WetStation-acts :deep(.BigTarget.is-quiet) {
   padding-inline: var(--es-space-5);
   font-size: var(--es-size-lead);
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   .WetStation-bath {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -146,7 +146,6 @@ export function useWetStation() {
   useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second })
   return {
     router,
-    notice,
     here,
     inHand,
     step,

@@ -214,7 +214,7 @@ const {
 .BeginSheet {
   display: grid;
   gap: var(--es-space-4);
-  max-width: 900px;
+  max-width: 56.25rem;
 }
 
 header {
@@ -258,7 +258,7 @@ header .es-kicker {
   border-top: 1px solid var(--es-rule);
 }
 
-@media (width <= 640px) {
+@media (width <= 40em) {
   .BeginSheet-process {
     grid-column: auto;
   }

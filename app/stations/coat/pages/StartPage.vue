@@ -148,7 +148,7 @@ const {
 }
 
 .StartPage :deep(.SelectField) {
-  max-width: 300px;
+  max-width: 18.75rem;
 }
 
 /* In sight however small the window. */

@@ -70,7 +70,7 @@ legend {
 }
 
 .CoatEnough :deep(.TextField) {
-  width: 150px;
+  width: 9.375rem;
   margin-left: var(--es-space-4);
 }
 </style>

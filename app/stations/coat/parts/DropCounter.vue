@@ -248,7 +248,7 @@ const groups = (row: (typeof rows.value)[number]) => {
 }
 
 .DropCounter-number {
-  width: 64px;
+  width: 4rem;
 }
 
 .DropCounter-acts {
@@ -257,7 +257,7 @@ const groups = (row: (typeof rows.value)[number]) => {
   gap: var(--es-space-4);
 }
 
-@media (width <= 640px) {
+@media (width <= 40em) {
   .DropCounter-bottle + .DropCounter-bottle {
     padding-left: 0;
     border-top: 1px solid var(--es-rule);

@@ -68,7 +68,7 @@ function keep(): void {
   flex-wrap: wrap;
   gap: var(--es-space-2) var(--es-space-5);
   align-items: center;
-  max-width: 420px;
+  max-width: 26.25rem;
   color: var(--es-quiet);
 }
 </style>

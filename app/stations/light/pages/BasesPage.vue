@@ -17,7 +17,6 @@ import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
-import LightNav from '../parts/LightNav.vue'
 import { useLights } from '../../../state/lights.store'
 import { doseText } from '../lightWords'
 
@@ -111,7 +110,6 @@ useMarginNotes(() => [
   <section class="BasesPage">
     <header>
       <h1>Base exposures</h1>
-      <LightNav here="bases" />
     </header>
     <EmptyPage v-if="!shown.length" under kicker="Base exposures" title="No base exposure yet">
       <p>Print and read one test strip. Every later sheet then starts from its result.</p>
@@ -134,13 +132,13 @@ useMarginNotes(() => [
           :text="formatSpan(Math.round(one.from.seconds.value))"
         />
         <p v-if="one.base.lowSeconds !== undefined && one.base.highSeconds !== undefined" class="es-quiet">
-          found {{ formatSpan(Math.round(one.base.seconds)) }}, between
-          {{ formatSpan(Math.round(one.base.lowSeconds)) }} and
-          {{ formatSpan(Math.round(one.base.highSeconds)) }}
+          measured {{ formatSpan(Math.round(one.base.seconds)) }} (likely
+          {{ formatSpan(Math.round(one.base.lowSeconds)) }} to
+          {{ formatSpan(Math.round(one.base.highSeconds)) }})
         </p>
         <p v-if="one.from.millijoulesPerCm2" class="es-quiet">{{ doseText(one.from.millijoulesPerCm2) }}</p>
         <p class="es-quiet">{{ WAY[one.base.by] }}, {{ dateOf(one.base.at, now.now) }}</p>
-        <KitButton kind="link" @click="undoBase(one.base.id)">remove</KitButton>
+        <KitButton kind="quiet" @click="undoBase(one.base.id)">remove</KitButton>
       </div>
     </article>
     <form v-if="isTyping" class="BasesPage-new" @submit.prevent="add">
@@ -176,7 +174,7 @@ useMarginNotes(() => [
 .BasesPage {
   display: grid;
   gap: var(--es-space-5);
-  max-width: 860px;
+  max-width: 53.75rem;
 }
 
 header {

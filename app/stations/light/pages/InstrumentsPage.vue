@@ -7,7 +7,6 @@ import { digits } from '@core/quantity/format'
 import { FAULTS, INSTRUMENT_KINDS, type Fault, type InstrumentKind } from '@core/simulate/instruments'
 import { useNow } from '../../../state/useNow'
 import { useWorkroom } from '../../../state/workroom.store'
-import LightNav from '../parts/LightNav.vue'
 import { useLights } from '../../../state/lights.store'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import { useMarginNotes } from '../../../state/margin.store'
@@ -124,7 +123,6 @@ useMarginNotes(() => [
   <section class="InstrumentsPage">
     <header>
       <h1>Instruments</h1>
-      <LightNav here="instruments" />
     </header>
     <article
       v-for="id in shown"
@@ -190,7 +188,7 @@ useMarginNotes(() => [
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
   gap: var(--es-space-6) var(--es-space-8);
-  max-width: 900px;
+  max-width: 56.25rem;
 }
 
 header {

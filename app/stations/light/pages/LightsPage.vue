@@ -5,7 +5,6 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
 import TextField from '../../../kit/TextField.vue'
 import LightGlyph from '../parts/LightGlyph.vue'
-import LightNav from '../parts/LightNav.vue'
 import LightPanel from '../parts/LightPanel.vue'
 import { useLightsPage } from '../useLightsPage'
 
@@ -16,7 +15,6 @@ const { standing, chosen, choose, name, kind, kinds, isAdding, add } = useLights
   <section class="LightsPage">
     <header>
       <h1>Lights</h1>
-      <LightNav here="lights" />
     </header>
     <EmptyPage v-if="!standing.length" under kicker="Lights" title="No lights yet">
       <p>
@@ -56,13 +54,7 @@ const { standing, chosen, choose, name, kind, kinds, isAdding, add } = useLights
 <style scoped>
 .LightsPage {
   display: grid;
-  gap: var(--es-space-5);
-  max-width: 860px;
-}
-
-header {
-  display: grid;
-  gap: var(--es-space-3);
+  gap: var(--es-space-4);
 }
 
 .LightsPage-row {
@@ -70,7 +62,7 @@ header {
   flex-wrap: wrap;
   gap: var(--es-space-5);
   margin: 0;
-  padding: 0 0 var(--es-space-5);
+  padding: 0 0 var(--es-space-3);
   border-bottom: 2px solid var(--es-line);
   list-style: none;
 }
@@ -79,7 +71,7 @@ header {
   display: grid;
   gap: var(--es-space-2);
   justify-items: center;
-  min-width: 150px;
+  min-width: 9.375rem;
   padding: var(--es-space-3) var(--es-space-5);
   border: 1px solid transparent;
 }
@@ -100,7 +92,7 @@ header {
 .LightsPage-new {
   display: grid;
   gap: var(--es-space-3);
-  max-width: 520px;
+  max-width: 32.5rem;
 }
 
 .LightsPage-add {

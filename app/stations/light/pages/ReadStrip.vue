@@ -9,7 +9,6 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
 import FigureValue from '../../../kit/FigureValue.vue'
 import TextField from '../../../kit/TextField.vue'
-import LightNav from '../parts/LightNav.vue'
 import StripCard from '../parts/StripCard.vue'
 import { useReadStrip } from '../useReadStrip'
 
@@ -39,7 +38,6 @@ const {
 <template>
   <EmptyPage v-if="!one?.sheet.strip" kicker="Test strip" title="This sheet is not a test strip">
     <p>Plan a test strip first, then read it here.</p>
-    <LightNav here="light" />
   </EmptyPage>
   <EmptyPage
     v-else-if="!exposed"
@@ -47,7 +45,6 @@ const {
     title="This strip has not been exposed yet"
   >
     <p>Expose and process the strip and let it dry, then read it here.</p>
-    <LightNav here="light" />
   </EmptyPage>
   <section v-else class="ReadStrip">
     <header>
@@ -122,7 +119,7 @@ const {
 .ReadStrip {
   display: grid;
   gap: var(--es-space-5);
-  max-width: 880px;
+  max-width: 55rem;
 }
 
 .ReadStrip-fields {

@@ -17,7 +17,6 @@ import { useMarginNotes } from '../../../state/margin.store'
 import { useNotice } from '../../../state/notice.store'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
-import LightNav from '../parts/LightNav.vue'
 import StripCard from '../parts/StripCard.vue'
 
 /** A test strip is planned here, and laid onto a sheet: one that waits for the light, or a new one. */
@@ -108,7 +107,6 @@ useMarginNotes(() => [
   <section class="StripPage">
     <header>
       <h1>Test strip</h1>
-      <LightNav here="strip" />
     </header>
     <div class="StripPage-row">
       <QuantityField
@@ -185,7 +183,7 @@ useMarginNotes(() => [
 .StripPage {
   display: grid;
   gap: var(--es-space-5);
-  max-width: 860px;
+  max-width: 53.75rem;
 }
 
 header {

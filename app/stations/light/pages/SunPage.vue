@@ -13,7 +13,6 @@ import { dayOf, timeOfDay } from '../../../words/moments'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
 import { useAttempt } from '../../../state/useAttempt'
-import LightNav from '../parts/LightNav.vue'
 import { useLights } from '../../../state/lights.store'
 import { irradianceText, skyText } from '../lightWords'
 import SunPlace from '../parts/SunPlace.vue'
@@ -98,7 +97,6 @@ useMarginNotes(() => [
         </template>
         <template v-else>{{ isUpAtNoon ? 'the sun does not set' : 'the sun does not rise' }}</template>
       </p>
-      <LightNav here="sun" />
     </header>
     <ChoiceRow v-if="suns.length > 1" v-model="sunId" label="Window or place" :options="suns" />
 
@@ -186,7 +184,7 @@ useMarginNotes(() => [
 .SunPage {
   display: grid;
   gap: var(--es-space-5);
-  max-width: 880px;
+  max-width: 55rem;
 }
 
 header {

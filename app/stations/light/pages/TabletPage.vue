@@ -10,7 +10,6 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import FigureValue from '../../../kit/FigureValue.vue'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
-import LightNav from '../parts/LightNav.vue'
 import NegativeSuits from '../parts/NegativeSuits.vue'
 import OwnTablet from '../parts/OwnTablet.vue'
 import { useTabletPage } from '../useTabletPage'
@@ -46,10 +45,9 @@ const {
   <section class="TabletPage">
     <header>
       <h1>Step tablet</h1>
-      <LightNav here="tablet" />
     </header>
-    <ChoiceRow v-model="tabletId" label="Tablet" :options="tablets" />
-    <div class="TabletPage-row">
+    <div class="TabletPage-entry">
+      <ChoiceRow v-model="tabletId" label="Tablet" :options="tablets" />
       <TextField
         v-model="name"
         label="Sensitizer and conditions"
@@ -62,73 +60,75 @@ const {
         clearable
         placeholder="any"
       />
-    </div>
-    <ChoiceRow
-      v-model="scale"
-      label="Readings in"
-      :options="[
-        { id: 'density', name: 'densities' },
-        { id: 'lightness', name: 'L*' },
-      ]"
-    />
-    <TextField
-      v-model="typed"
-      label="Readings, clear step first"
-      placeholder="1.42 1.40 1.36 1.28 … use a dash for a step you cannot read"
-      :fault="read.fault ?? refusalOfHand"
-      :hint="
-        read.print
-          ? `${read.print.filter((one) => one !== null).length} of ${tablet.densities.length} steps`
-          : ''
-      "
-    />
-    <div class="TabletPage-acts">
-      <TakeReading quantity="density" label="Read next step" @read="take" />
-      <BigTarget label="Save tablet" :disabled="!inHand" @press="keep" />
+      <ChoiceRow
+        v-model="scale"
+        label="Readings in"
+        :options="[
+          { id: 'density', name: 'densities' },
+          { id: 'lightness', name: 'L*' },
+        ]"
+      />
+      <TextField
+        v-model="typed"
+        label="Readings, clear step first"
+        placeholder="1.42 1.40 1.36 1.28 … use a dash for a step you cannot read"
+        :fault="read.fault ?? refusalOfHand"
+        :hint="
+          read.print
+            ? `${read.print.filter((one) => one !== null).length} of ${tablet.densities.length} steps`
+            : ''
+        "
+      />
+      <div class="TabletPage-acts">
+        <TakeReading quantity="density" label="Read next step" @read="take" />
+        <BigTarget label="Save tablet" :disabled="!inHand" @press="keep" />
+      </div>
     </div>
 
-    <ChartFigure
-      v-if="series.length"
-      label="Density by log exposure"
-      :series="series"
-      x-name="log exposure behind the tablet"
-      y-name="density of the print"
-      :y-text="(y) => digits(y, 3)"
-      :x-text="(x) => digits(x, 3)"
-      :y-min="0"
-      :marks="
-        figured && figured.curve.foot !== null && figured.curve.shoulder !== null
-          ? [
-              { x: figured.curve.foot, name: '0.04 above paper white' },
-              { x: figured.curve.shoulder, name: '90 % of Dmax' },
-            ]
-          : []
-      "
-    />
-    <p v-if="figured && drawn.length > 1" class="es-kicker">{{ figured.name }}</p>
-    <div v-if="figured" class="TabletPage-figures">
-      <FigureValue
-        v-if="figured.curve.negativeRange"
-        label="density range the negative needs"
-        :figure="figured.curve.negativeRange"
-        :text="figured.curve.negativeRange.value.toFixed(2)"
+    <div class="TabletPage-result">
+      <ChartFigure
+        v-if="series.length"
+        label="Density by log exposure"
+        :series="series"
+        x-name="log exposure behind the tablet"
+        y-name="density of the print"
+        :y-text="(y) => digits(y, 3)"
+        :x-text="(x) => digits(x, 3)"
+        :y-min="0"
+        :marks="
+          figured && figured.curve.foot !== null && figured.curve.shoulder !== null
+            ? [
+                { x: figured.curve.foot, name: '0.04 above paper white' },
+                { x: figured.curve.shoulder, name: '90 % of Dmax' },
+              ]
+            : []
+        "
       />
-      <FigureValue
-        v-if="figured.curve.exposureRange"
-        label="ISO range"
-        :figure="figured.curve.exposureRange"
-        :text="String(Math.round(figured.curve.exposureRange.value))"
-      />
-      <FigureValue
-        v-if="figured.curve.averageGradient"
-        label="average gradient"
-        :figure="figured.curve.averageGradient"
-        :text="figured.curve.averageGradient.value.toFixed(2)"
-      />
-      <p v-for="end in ends" :key="end.title">
-        <strong>{{ end.value }}</strong>
-        <span>{{ end.title }}: {{ end.says }}</span>
-      </p>
+      <p v-if="figured && drawn.length > 1" class="es-kicker">{{ figured.name }}</p>
+      <div v-if="figured" class="TabletPage-figures">
+        <FigureValue
+          v-if="figured.curve.negativeRange"
+          label="density range the negative needs"
+          :figure="figured.curve.negativeRange"
+          :text="figured.curve.negativeRange.value.toFixed(2)"
+        />
+        <FigureValue
+          v-if="figured.curve.exposureRange"
+          label="ISO range"
+          :figure="figured.curve.exposureRange"
+          :text="String(Math.round(figured.curve.exposureRange.value))"
+        />
+        <FigureValue
+          v-if="figured.curve.averageGradient"
+          label="average gradient"
+          :figure="figured.curve.averageGradient"
+          :text="figured.curve.averageGradient.value.toFixed(2)"
+        />
+        <p v-for="end in ends" :key="end.title">
+          <strong>{{ end.value }}</strong>
+          <span>{{ end.title }}: {{ end.says }}</span>
+        </p>
+      </div>
     </div>
 
     <section v-if="kept.length">
@@ -146,7 +146,7 @@ const {
                 : ''
             }}
           </span>
-          <KitButton kind="link" :aria-label="`Remove ${one.name}`" @click="undoTabletPrint(one.id)">
+          <KitButton kind="quiet" :aria-label="`Remove ${one.name}`" @click="undoTabletPrint(one.id)">
             remove
           </KitButton>
         </li>
@@ -160,19 +160,26 @@ const {
 <style scoped>
 .TabletPage {
   display: grid;
-  gap: var(--es-space-5);
-  max-width: 880px;
+  grid-template-columns: minmax(0, 17rem) minmax(0, 1fr);
+  gap: var(--es-space-5) var(--es-space-7);
 }
 
-header {
+/* The entry beside the curve that it draws; what is saved below both. */
+.TabletPage > :not(.TabletPage-entry, .TabletPage-result) {
+  grid-column: 1 / -1;
+}
+
+.TabletPage-entry,
+.TabletPage-result {
   display: grid;
   gap: var(--es-space-3);
+  align-content: start;
 }
 
-.TabletPage-row {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: var(--es-space-1) var(--es-space-6);
+@media (width <= 68.75em) {
+  .TabletPage {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 
 .TabletPage-acts,

@@ -25,7 +25,7 @@ const at = (seconds: number) => `${(100 * seconds) / full.value}%`
       class="ExposureRule-mark"
       :style="{ left: at(look.share * planned) }"
     >
-      check
+      <span v-if="look.share > 0.12 && look.share < 0.8" class="ExposureRule-check">check</span>
     </span>
     <span class="ExposureRule-mark is-end" :style="{ left: at(planned) }">{{ formatClock(planned) }}</span>
     <span v-for="seconds in taken" :key="seconds" class="ExposureRule-taken" :style="{ left: at(seconds) }" />
@@ -35,7 +35,7 @@ const at = (seconds: number) => `${(100 * seconds) / full.value}%`
 <style scoped>
 .ExposureRule {
   position: relative;
-  height: 44px;
+  min-height: 2.75rem;
   margin-top: var(--es-space-3);
   border-top: 2px solid var(--es-rule);
 }
@@ -65,6 +65,12 @@ const at = (seconds: number) => `${(100 * seconds) / full.value}%`
   border-right: 2px solid var(--es-ink);
   border-left: 0;
   transform: translateX(-100%);
+}
+
+@media (width <= 40em) {
+  .ExposureRule-check {
+    display: none;
+  }
 }
 
 .ExposureRule-taken {

@@ -79,7 +79,7 @@ function giveTyped(): void {
 .GiveMore-offers .PressCard {
   display: grid;
   gap: var(--es-space-1);
-  min-height: 64px;
+  min-height: 4rem;
   padding: var(--es-space-3) var(--es-space-4);
   border: 1px solid var(--es-line);
   text-align: left;

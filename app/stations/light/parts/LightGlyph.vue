@@ -39,7 +39,7 @@ const RAYS = Array.from({ length: 12 }, (_, i) => (i * Math.PI) / 6)
 
 <style scoped>
 .LightGlyph {
-  width: 96px;
+  width: 6rem;
   height: 72px;
   fill: none;
   stroke: var(--es-ink);

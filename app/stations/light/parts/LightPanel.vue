@@ -224,14 +224,36 @@ const {
 <style scoped>
 .LightPanel {
   display: grid;
-  gap: var(--es-space-5);
+  grid-template-columns: minmax(0, 19rem) minmax(0, 1fr);
+  gap: var(--es-space-4) var(--es-space-7);
+}
+
+/* The history of the light beside what is entered into it. */
+.LightPanel > :deep(.ChartFigure) {
+  grid-row: 1 / span 4;
+  grid-column: 2;
+}
+
+.LightPanel > details {
+  grid-column: 1 / -1;
+}
+
+@media (width <= 68.75em) {
+  .LightPanel {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .LightPanel > :deep(.ChartFigure) {
+    grid-row: auto;
+    grid-column: auto;
+  }
 }
 
 .LightPanel-figures,
 .LightPanel-acts {
   display: flex;
   flex-wrap: wrap;
-  gap: var(--es-space-3) var(--es-space-7);
+  gap: var(--es-space-3) var(--es-space-5);
   align-items: end;
 }
 

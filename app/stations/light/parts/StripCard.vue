@@ -35,9 +35,8 @@ defineEmits<{ pick: [mark: number] }>()
 <style scoped>
 .StripCard {
   display: grid;
-  grid-auto-columns: minmax(0, 1fr);
-  grid-auto-flow: column;
-  max-width: 900px;
+  grid-template-columns: repeat(auto-fit, minmax(4.75rem, 1fr));
+  max-width: 56.25rem;
   margin: 0;
   padding: 0;
   border: 1px solid var(--es-line);
@@ -48,17 +47,13 @@ defineEmits<{ pick: [mark: number] }>()
   display: grid;
   gap: var(--es-space-1);
   align-content: end;
-  min-height: 74px;
+  min-height: 4.625rem;
   padding: var(--es-space-3) var(--es-space-3);
-  border-right: 1px solid var(--es-line);
+  box-shadow: 1px 0 var(--es-line);
   background: linear-gradient(
     color-mix(in srgb, var(--es-graphite) calc(var(--black, 0) * 100%), transparent) 0 34px,
     transparent 34px
   );
-}
-
-.StripCard li:last-child {
-  border-right: 0;
 }
 
 .StripCard li.is-covered {

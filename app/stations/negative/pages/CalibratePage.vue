@@ -38,7 +38,6 @@ const {
   <section class="CalibratePage">
     <header>
       <h1>Calibrate</h1>
-      <RouterLink :to="{ name: 'negative' }">Back to Negative</RouterLink>
     </header>
 
     <ul v-if="all.length" aria-label="Calibrations">
@@ -147,7 +146,7 @@ const {
 form {
   display: grid;
   gap: var(--es-space-5);
-  max-width: 900px;
+  max-width: 56.25rem;
 }
 
 header {
@@ -184,6 +183,7 @@ li {
 
 li a {
   color: var(--es-ink);
+  padding: var(--es-space-2) 0;
   font: 500 var(--es-size-lead)/1.2 var(--es-serif);
 }
 
@@ -195,7 +195,7 @@ li.has-drifted strong {
   color: var(--es-ember);
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   li {
     grid-template-columns: 1fr;
   }

@@ -52,11 +52,7 @@ const {
       >
         {{ standingWords(one.standing) }}
       </p>
-      <nav aria-label="Calibration">
-        <RouterLink :to="{ name: 'calibrate' }">All calibrations</RouterLink>
-        <RouterLink :to="{ name: 'negative' }">Go to Negative</RouterLink>
-        <KitButton kind="link" @click="takeBack">Remove calibration</KitButton>
-      </nav>
+      <KitButton kind="quiet" @click="takeBack">Remove calibration</KitButton>
     </header>
     <ol>
       <PathStep
@@ -177,7 +173,7 @@ const {
 .CalibrationPath {
   display: grid;
   gap: var(--es-space-5);
-  max-width: 900px;
+  max-width: 56.25rem;
 }
 
 header {
@@ -191,12 +187,6 @@ header {
 
 .CalibrationPath-good.has-drifted {
   color: var(--es-ember);
-}
-
-nav {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--es-space-2) var(--es-space-6);
 }
 
 ol {

@@ -72,7 +72,7 @@ const damaged = computed(() => patches.value.filter((patch) => patch.damage))
 
 <style scoped>
 .ChartMap {
-  max-width: 420px;
+  max-width: 26.25rem;
   margin: 0;
 }
 

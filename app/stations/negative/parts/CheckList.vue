@@ -34,7 +34,7 @@ const bars = (check: ChartCheck, result: CheckResult | null) => {
         <strong>{{ check.mean.toFixed(1) }} L* mean error, {{ check.worst.toFixed(1) }} maximum</strong>
         <span class="es-quiet">{{ dateOf(check.at, now.now) }}</span>
         <span v-if="check.isUsed" class="es-quiet">used to correct the curve</span>
-        <KitButton v-else-if="index === checks.length - 1" kind="link" @click="$emit('mend', index)">
+        <KitButton v-else-if="index === checks.length - 1" kind="quiet" @click="$emit('mend', index)">
           Correct the curve with this check
         </KitButton>
       </div>
@@ -98,7 +98,7 @@ rect.is-far {
   fill: var(--es-ember);
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   li {
     grid-template-columns: 1fr;
   }

@@ -91,8 +91,8 @@ function exportReadings(kind: 'csv' | 'cgats'): void {
       {{ curve.scatter.toFixed(1) }} L*.
     </p>
     <p class="CurvePart-acts">
-      <KitButton kind="link" @click="exportReadings('csv')">Readings as CSV</KitButton>
-      <KitButton kind="link" @click="exportReadings('cgats')">Readings as CGATS.17</KitButton>
+      <KitButton kind="quiet" @click="exportReadings('csv')">Readings as CSV</KitButton>
+      <KitButton kind="quiet" @click="exportReadings('cgats')">Readings as CGATS.17</KitButton>
     </p>
   </div>
 </template>

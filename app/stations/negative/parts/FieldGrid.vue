@@ -11,7 +11,7 @@
   align-items: start;
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   .FieldGrid {
     grid-template-columns: 1fr;
   }

@@ -60,7 +60,7 @@ function follow(event: PointerEvent): void {
     </TintedPicture>
     <figcaption>
       <KitButton
-        kind="link"
+        kind="quiet"
         :aria-label="`Left: the ${leftSide}, switch`"
         @click="leftSide = leftSide === 'film' ? 'picture' : 'film'"
       >
@@ -68,7 +68,7 @@ function follow(event: PointerEvent): void {
       </KitButton>
       <RangeSlider v-model="edge" class="FilmAndPrint-edge" aria-label="Position of the divider, %" />
       <KitButton
-        kind="link"
+        kind="quiet"
         :aria-label="`Right: the print ${isWet ? 'wet' : 'dry'}, switch`"
         @click="isWet = !isWet"
       >

@@ -16,7 +16,7 @@ const queue = useNegativeQueue()
       <span v-else role="alert" class="FilmQueue-fault">
         {{ job.refusal?.problem }} {{ job.refusal?.remedy }}
       </span>
-      <KitButton kind="link" :aria-label="`Stop ${job.fileName}`" @click="queue.stop(job.id)">
+      <KitButton kind="quiet" :aria-label="`Stop ${job.fileName}`" @click="queue.stop(job.id)">
         {{ job.state === 'refused' ? 'cancel' : 'Stop' }}
       </KitButton>
     </li>

@@ -68,12 +68,12 @@ function remove(index: number): void {
         <TextField v-model="layer.to" label="No ink at L*" />
         <SelectField v-model="layer.curveId" label="Curve" :options="curves" />
         <p>
-          <KitButton kind="link" :aria-pressed="index === shown" @click="shown = index">show</KitButton>
-          <KitButton kind="link" :aria-label="`Remove ${layer.name}`" @click="remove(index)">out</KitButton>
+          <KitButton kind="quiet" :aria-pressed="index === shown" @click="shown = index">show</KitButton>
+          <KitButton kind="quiet" :aria-label="`Remove ${layer.name}`" @click="remove(index)">out</KitButton>
         </p>
       </li>
     </ul>
-    <KitButton v-if="draft.layers.length && draft.layers.length < 6" kind="link" @click="add">
+    <KitButton v-if="draft.layers.length && draft.layers.length < 6" kind="quiet" @click="add">
       Add a layer
     </KitButton>
     <p v-if="draft.layers.length" class="es-quiet">
@@ -120,7 +120,7 @@ li p {
   align-items: center;
 }
 
-@media (width <= 1100px) {
+@media (width <= 68.75em) {
   li {
     grid-template-columns: 1fr 1fr 1fr;
   }

@@ -35,7 +35,7 @@ async function forget(id: string): Promise<void> {
           for sheet {{ one.sheet.sheet.number }}
         </RouterLink>
       </span>
-      <KitButton kind="link" :aria-label="`Remove ${one.fileName} from the list`" @click="forget(one.id)">
+      <KitButton kind="quiet" :aria-label="`Remove ${one.fileName} from the list`" @click="forget(one.id)">
         remove
       </KitButton>
     </li>

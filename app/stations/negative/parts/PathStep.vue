@@ -47,7 +47,7 @@ defineEmits<{ open: [] }>()
   gap: var(--es-space-5);
   align-items: baseline;
   width: 100%;
-  min-height: 44px;
+  min-height: 2.75rem;
   padding: var(--es-space-3) var(--es-space-5);
   text-align: left;
 }

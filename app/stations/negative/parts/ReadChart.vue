@@ -115,7 +115,7 @@ const {
 }
 
 .ReadChart-file {
-  min-height: 48px;
+  min-height: 3rem;
   padding: var(--es-space-3) var(--es-space-5);
   border: 2px dashed var(--es-line);
   background: none;

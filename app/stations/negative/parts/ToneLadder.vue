@@ -151,12 +151,16 @@ const nameOf = (index: number) =>
       </svg>
     </TintedPicture>
     <p>
-      <KitButton kind="link" :disabled="points.length >= MOST_POINTS" @click="points = withPointMore(points)">
+      <KitButton
+        kind="quiet"
+        :disabled="points.length >= MOST_POINTS"
+        @click="points = withPointMore(points)"
+      >
         Add a point
       </KitButton>
       <KitButton
         v-if="points.length > 2 || points[0]?.from !== 0 || points.at(-1)?.from !== 100"
-        kind="link"
+        kind="quiet"
         @click="points = AS_IT_IS.map((point) => ({ ...point }))"
       >
         reset
@@ -167,7 +171,7 @@ const nameOf = (index: number) =>
 
 <style scoped>
 .ToneLadder {
-  width: 340px;
+  width: 21.25rem;
   margin: 0;
 }
 

@@ -27,6 +27,6 @@ useMarginNotes(() => [
 .NewPaper {
   display: grid;
   gap: var(--es-space-4);
-  max-width: 620px;
+  max-width: 38.75rem;
 }
 </style>

@@ -60,10 +60,10 @@ const {
           <KitCheckbox v-model="row.turn" class="TearingPage-turn">may be turned</KitCheckbox>
         </div>
         <p>
-          <KitButton kind="link" @click="rows.push({ size: '', count: '1', turn: true })">
+          <KitButton kind="quiet" @click="rows.push({ size: '', count: '1', turn: true })">
             Add a size
           </KitButton>
-          <KitButton v-if="rows.length > 1" kind="link" @click="rows.pop()">Remove a size</KitButton>
+          <KitButton v-if="rows.length > 1" kind="quiet" @click="rows.pop()">Remove a size</KitButton>
         </p>
         <QuantityField
           v-model="loss"
@@ -173,7 +173,7 @@ const {
   gap: var(--es-space-4);
 }
 
-@media (width <= 1100px) {
+@media (width <= 68.75em) {
   .TearingPage-both {
     grid-template-columns: 1fr;
   }

@@ -90,7 +90,7 @@ const {
 .TreatPage {
   display: grid;
   gap: var(--es-space-5);
-  max-width: 860px;
+  max-width: 53.75rem;
 }
 
 .TreatPage-row {

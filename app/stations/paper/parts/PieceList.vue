@@ -48,12 +48,12 @@ async function remove(piece: Piece): Promise<void> {
         <RouterLink v-if="sheet" :to="{ name: 'print', params: { sheetId: sheet.id } }">
           sheet {{ sheet.number }}
         </RouterLink>
-        <KitButton v-else kind="link" @click="remove(piece)">gone</KitButton>
+        <KitButton v-else kind="quiet" @click="remove(piece)">gone</KitButton>
       </li>
     </ul>
     <p v-if="!rows.length" class="es-quiet">No torn pieces of this paper.</p>
     <KitButton
-      kind="link"
+      kind="quiet"
       class="PieceList-tear"
       @click="router.push({ name: 'tear', params: { paperId: paper.id } })"
     >
@@ -77,15 +77,26 @@ ul {
 
 li {
   display: grid;
-  grid-template-columns: 60px 110px 1fr auto;
-  gap: var(--es-space-4);
+  grid-template-columns: 3.75rem 6.875rem minmax(0, 1fr) auto;
+  gap: var(--es-space-2) var(--es-space-4);
   padding: var(--es-space-2) 0;
   border-bottom: 1px solid var(--es-rule);
 }
 
+@media (width <= 40em) {
+  li {
+    grid-template-columns: 3.75rem minmax(0, 1fr) auto;
+  }
+
+  li > :nth-child(3) {
+    grid-row: 2;
+    grid-column: 1 / -1;
+  }
+}
+
 .PieceList-tear {
   justify-self: start;
-  min-height: 40px;
+  min-height: 2.5rem;
   padding: 0;
 }
 </style>

@@ -10,7 +10,6 @@ import { useMarginNotes } from '../../../state/margin.store'
 import { momentSaid } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
 import { removeForGood, setBinned } from '../../../state/actions/print.actions'
-import PrintsNav from '../parts/PrintsNav.vue'
 
 /** Sheets that were thrown away, until they are taken back or removed for good. */
 const [workroom, now, notice, router] = [useWorkroom(), useNow(), useNotice(), useRouter()]
@@ -60,7 +59,6 @@ useMarginNotes(() => [
   <div v-else class="BinPage">
     <header>
       <h1>Bin</h1>
-      <PrintsNav here="bin" />
     </header>
     <ul>
       <li v-for="one in binned" :key="one.sheet.id">

@@ -172,7 +172,7 @@ useMarginNotes(() => [
   display: grid;
   place-content: center;
   width: 100%;
-  min-height: 180px;
+  min-height: 11.25rem;
   border: 1px dashed var(--es-line);
   color: var(--es-quiet);
 }

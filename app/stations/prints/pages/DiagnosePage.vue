@@ -75,7 +75,7 @@ const {
     <template v-else-if="current">
       <p class="DiagnosePage-seen">
         You see: {{ current.symptoms.map(nameOf).join('; ').toLowerCase() }}.
-        <KitButton kind="link" @click="isPicking = true">edit</KitButton>
+        <KitButton kind="quiet" @click="isPicking = true">edit</KitButton>
       </p>
 
       <p v-if="confirmedCause" class="DiagnosePage-found" role="status">

@@ -128,7 +128,9 @@ const {
               <RouterLink :to="{ name: 'print', params: { sheetId: each.sheet.id } }">
                 {{ kinSaid(each) }}
               </RouterLink>
-              <RouterLink :to="{ name: 'compare', query: { prints: inOrder(each) } }">compare</RouterLink>
+              <RouterLink :to="{ name: 'compare', query: { prints: inOrder(each) } }">
+                Compare with it
+              </RouterLink>
             </li>
           </ul>
           <LayerStack :sheet-id="id" />
@@ -198,7 +200,7 @@ const {
 
 .PrintThread-none {
   width: 100%;
-  min-height: 240px;
+  min-height: 15rem;
   border: 1px dashed var(--es-line);
   background: none;
   color: var(--es-quiet);
@@ -219,10 +221,15 @@ const {
 
 .PrintThread-kin li {
   display: flex;
-  gap: var(--es-space-5);
+  flex-wrap: wrap;
+  gap: var(--es-space-2) var(--es-space-5);
 }
 
-@media (width <= 820px) {
+.PrintThread-kin a {
+  padding: var(--es-space-1) 0;
+}
+
+@media (width <= 51.25em) {
   .PrintThread-body {
     grid-template-columns: minmax(0, 1fr);
   }

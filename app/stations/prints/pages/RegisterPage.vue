@@ -205,7 +205,7 @@ h2 {
   font-size: var(--es-size-lead);
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   .RegisterPage-read {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -3,7 +3,6 @@ import ChartFigure from '../../../kit/ChartFigure.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
 import { dateOf } from '../../../words/moments'
 import SelectField from '../../../kit/SelectField.vue'
-import PrintsNav from '../parts/PrintsNav.vue'
 import { useTrendsPage } from '../useTrendsPage'
 
 const {
@@ -26,7 +25,6 @@ const {
   <div class="TrendsPage">
     <header>
       <h1>Trends</h1>
-      <PrintsNav here="trends" />
     </header>
     <SelectField
       v-if="portfolioOptions.length > 1"

@@ -39,7 +39,7 @@ defineExpose({ open: () => (isHeld.value ? camera.value : files.value)?.open() }
 
 <style scoped>
 .AddPhoto-files {
-  min-height: 40px;
+  min-height: 2.5rem;
   padding: var(--es-space-2) 0;
   border: 0;
   background: none;

@@ -96,7 +96,7 @@ ol {
   gap: var(--es-space-5);
   justify-content: space-between;
   width: 100%;
-  min-height: 48px;
+  min-height: 3rem;
   padding: var(--es-space-4) var(--es-space-2);
   border: 0;
   border-bottom: 1px solid var(--es-rule);

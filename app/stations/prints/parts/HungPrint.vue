@@ -149,8 +149,8 @@ const isDue = computed(() => wantsLook(props.one, now.now))
   position: absolute;
   top: 14px;
   right: 18px;
-  min-width: 44px;
-  min-height: 32px;
+  min-width: 2.75rem;
+  min-height: 2rem;
   border: 1px solid var(--es-line);
   background: var(--es-page);
   cursor: pointer;

@@ -70,7 +70,7 @@ li a {
   display: inline-flex;
   gap: var(--es-space-3);
   align-items: center;
-  min-height: 32px;
+  min-height: 2rem;
 }
 
 li a span {

@@ -117,11 +117,11 @@ const faultOf = (field: string) => (faults.value.reading?.field === field ? faul
       Clipped in the photo: {{ doubtful.join(', ') }}. Treat these values as limits.
     </p>
     <div class="MeasurePrint-more">
-      <KitButton kind="link" @click="drafts.push({ of: 'patch', name: '', density: '', lab: '' })">
+      <KitButton kind="quiet" @click="drafts.push({ of: 'patch', name: '', density: '', lab: '' })">
         add a patch
       </KitButton>
-      <KitButton v-if="!showsColour && !hasColour" kind="link" @click="showColour">include colour</KitButton>
-      <KitButton v-if="photo" kind="link" @click="isPointing = true">
+      <KitButton v-if="!showsColour && !hasColour" kind="quiet" @click="showColour">include colour</KitButton>
+      <KitButton v-if="photo" kind="quiet" @click="isPointing = true">
         from its photo, with a grey card
       </KitButton>
     </div>

@@ -84,13 +84,13 @@ const showsMore = ref(false)
 
 .PrintActs :deep(.BigTarget) {
   gap: var(--es-space-3);
-  min-height: 48px;
+  min-height: 3rem;
   padding: var(--es-space-3) var(--es-space-4);
   font-size: var(--es-size-body);
 }
 
 /* One row on a telephone, pushed aside with a thumb, so that the thread stays in sight. */
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   .PrintActs {
     flex-wrap: nowrap;
     overflow: auto hidden;

@@ -151,7 +151,7 @@ nav {
 }
 
 nav input {
-  min-height: 36px;
+  min-height: 2.25rem;
   border: 0;
   border-bottom: 1px solid var(--es-line);
   background: none;
@@ -160,7 +160,7 @@ nav input {
 }
 
 nav .PressCard {
-  min-height: 38px;
+  min-height: 2.375rem;
   position: relative;
   padding: var(--es-space-3) var(--es-space-3) var(--es-space-3) var(--es-space-6);
   border-bottom: 1px solid var(--es-rule);
@@ -193,7 +193,7 @@ nav .PressCard[aria-pressed='true'] {
   align-items: center;
 }
 
-@media (width <= 1100px) {
+@media (width <= 68.75em) {
   .ProcessesPage-both {
     grid-template-columns: 1fr;
   }

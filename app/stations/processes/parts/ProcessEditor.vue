@@ -123,7 +123,7 @@ legend {
   background: var(--es-page);
 }
 
-@media (width <= 640px) {
+@media (width <= 40em) {
   .ProcessEditor-step {
     grid-template-columns: 1fr;
   }

@@ -129,7 +129,7 @@ useMarginNotes(() => [
         ,
         <span class="es-quiet">weighed {{ dayOf(one.changedAt) }}</span>
         <em v-if="at === 0">in use</em>
-        <KitButton v-else kind="link" @click="chooseDropper(one.id)">use this dropper</KitButton>
+        <KitButton v-else kind="quiet" @click="chooseDropper(one.id)">use this dropper</KitButton>
       </li>
     </ul>
     <p v-else class="es-quiet">
@@ -142,7 +142,7 @@ useMarginNotes(() => [
 .DropperPage {
   display: grid;
   gap: var(--es-space-4);
-  max-width: 640px;
+  max-width: 40rem;
 }
 
 .DropperPage-row {

@@ -183,7 +183,7 @@ useMarginNotes((): MarginNote[] => {
 .MakeSolution {
   display: grid;
   gap: var(--es-space-4);
-  max-width: 920px;
+  max-width: 57.5rem;
 }
 
 .MakeSolution-row {
@@ -221,7 +221,7 @@ useMarginNotes((): MarginNote[] => {
   gap: var(--es-space-4);
 }
 
-@media (width <= 640px) {
+@media (width <= 40em) {
   .MakeSolution-recipe {
     grid-column: auto;
   }

@@ -196,7 +196,7 @@ useMarginNotes(() => [
 .ShoppingPage {
   display: grid;
   gap: var(--es-space-4);
-  max-width: 860px;
+  max-width: 53.75rem;
 }
 
 .ShoppingPage-row {
@@ -238,7 +238,7 @@ li b {
   font-weight: 400;
 }
 
-@media (width <= 640px) {
+@media (width <= 40em) {
   li {
     grid-template-columns: 1fr 90px;
   }

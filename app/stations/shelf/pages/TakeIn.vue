@@ -92,7 +92,7 @@ const {
 .TakeIn {
   display: grid;
   gap: var(--es-space-4);
-  max-width: 820px;
+  max-width: 51.25rem;
 }
 
 .TakeIn-row {

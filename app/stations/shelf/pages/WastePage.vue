@@ -158,7 +158,7 @@ useMarginNotes(() => [
             <small class="es-quiet">{{ contentsWords(one) }}</small>
           </span>
           <span>{{ formatQuantity(one.amount, one.unit === 'g' ? 'mass' : 'volume') }}</span>
-          <KitButton kind="link" @click="takeWasteBack(one.id)">undo</KitButton>
+          <KitButton kind="quiet" @click="takeWasteBack(one.id)">undo</KitButton>
         </li>
       </ul>
       <KitButton
@@ -179,12 +179,12 @@ useMarginNotes(() => [
 .WastePage {
   display: grid;
   gap: var(--es-space-5);
-  max-width: 820px;
+  max-width: 51.25rem;
 }
 
 .WastePage-row {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(9.5rem, 100%), 1fr));
   gap: var(--es-space-1) var(--es-space-6);
   align-items: start;
 }
@@ -208,8 +208,19 @@ ul {
 
 li {
   display: grid;
-  grid-template-columns: 100px 1fr 90px 60px;
-  gap: var(--es-space-4);
+  grid-template-columns: 6.25rem minmax(0, 1fr) 5.625rem auto;
+  gap: var(--es-space-2) var(--es-space-4);
   padding: var(--es-space-1) 0;
+}
+
+@media (width <= 40em) {
+  li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+
+  li > :nth-child(2) {
+    grid-row: 2;
+    grid-column: 1;
+  }
 }
 </style>

@@ -35,10 +35,6 @@ const foot = computed(() => {
   const { label, madeAt } = props.standing.bottle
   return madeAt === undefined ? label : `${label} · ${dateOf(madeAt, props.now)}`
 })
-const spoken = computed(() => {
-  const { bottle, strength, condition } = props.standing
-  return [bottle.name, bottle.label, strength, condition?.words].filter(Boolean).join(', ')
-})
 </script>
 
 <template>
@@ -46,12 +42,8 @@ const spoken = computed(() => {
     class="BottleFigure"
     :class="[`is-${standing.bottle.kind}`, { 'is-chosen': chosen }]"
     :aria-pressed="chosen"
-    :aria-label="spoken"
     @click="$emit('choose')"
   >
-    <span class="BottleFigure-said" :class="{ 'is-wrong': standing.condition?.tone === 'wrong' }">
-      {{ standing.condition?.words ?? '' }}
-    </span>
     <span class="BottleFigure-glass" :style="{ '--liquid': standing.colour }">
       <svg viewBox="0 0 60 132" aria-hidden="true">
         <defs>
@@ -74,6 +66,9 @@ const spoken = computed(() => {
       <span>{{ standing.strength }}</span>
       <span>{{ foot }}</span>
     </span>
+    <span class="BottleFigure-said" :class="{ 'is-wrong': standing.condition?.tone === 'wrong' }">
+      {{ standing.condition?.words ?? '' }}
+    </span>
   </PressCard>
 </template>
 
@@ -90,6 +85,7 @@ const spoken = computed(() => {
 }
 
 .BottleFigure-said {
+  grid-row: 1;
   color: var(--es-quiet);
   font-size: var(--es-size-small);
   white-space: nowrap;
@@ -102,7 +98,7 @@ const spoken = computed(() => {
 .BottleFigure-glass {
   grid-row: 2;
   grid-column: 1;
-  width: 60px;
+  width: 3.75rem;
   height: 132px;
 }
 
@@ -143,7 +139,7 @@ html[data-palette='dim'] .BottleFigure-outline {
   grid-row: 2;
   grid-column: 1;
   align-self: end;
-  width: 98px;
+  width: 6.125rem;
   margin-bottom: var(--es-space-5);
   padding: var(--es-space-2) var(--es-space-1);
   border: 1px solid var(--es-rule);

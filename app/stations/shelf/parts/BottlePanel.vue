@@ -72,7 +72,7 @@ const {
         <span>{{ dayOf(one.at) }}</span>
         <span>{{ one.words }}</span>
         <strong>{{ one.amount < 0 ? `+${shown(-one.amount)}` : shown(one.amount) }}</strong>
-        <KitButton v-if="one.takingId" kind="link" @click="takeTakingBack(one.takingId)">undo</KitButton>
+        <KitButton v-if="one.takingId" kind="quiet" @click="takeTakingBack(one.takingId)">undo</KitButton>
         <RouterLink v-else :to="{ name: 'print', params: { sheetId: one.sheetId } }">sheet</RouterLink>
       </li>
       <li v-if="!gone.length" class="es-quiet">Not used yet.</li>
@@ -122,7 +122,7 @@ li strong {
   font-weight: 400;
 }
 
-@media (width <= 1100px) {
+@media (width <= 68.75em) {
   .BottlePanel {
     grid-template-columns: 1fr;
   }

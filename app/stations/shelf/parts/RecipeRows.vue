@@ -34,7 +34,8 @@ const STOCK_MEASURES = MEASURES.filter(({ id }) => ['millilitres', 'parts', 'per
 const sources = computed(() => [
   ...Object.values(substances).map((one) => ({
     id: one.id,
-    name: one.synonyms.length ? `${one.name} (${one.synonyms.join(', ')})` : one.name,
+    name: one.name,
+    also: one.synonyms,
   })),
   ...props.bottles
     .filter((one) => one.kind === 'solution' && !one.ended)
@@ -115,7 +116,7 @@ const remove = (row: RecipeRow) => {
       <span v-else class="es-quiet">{{ row.source && !isBottle(row) ? 'no jar on the shelf' : '' }}</span>
       <FigureValue v-if="figureOf(row)" :label="figureWords(row)" :figure="figureOf(row)!" />
       <span v-else />
-      <KitButton kind="link" :aria-label="`Remove ingredient ${at + 1}`" @click="remove(row)">
+      <KitButton kind="quiet" :aria-label="`Remove ingredient ${at + 1}`" @click="remove(row)">
         remove
       </KitButton>
       <p v-if="percentWords(row)" class="RecipeRows-percent es-quiet">{{ percentWords(row) }}</p>
@@ -123,7 +124,7 @@ const remove = (row: RecipeRow) => {
         {{ read.faults[row.key]?.problem }} {{ read.faults[row.key]?.remedy }}
       </p>
     </div>
-    <KitButton kind="link" class="RecipeRows-add" @click="$emit('add')">Add ingredient</KitButton>
+    <KitButton kind="quiet" class="RecipeRows-add" @click="$emit('add')">Add ingredient</KitButton>
   </div>
 </template>
 
@@ -153,7 +154,7 @@ const remove = (row: RecipeRow) => {
   font-size: var(--es-size-small);
 }
 
-@media (width <= 820px) {
+@media (width <= 51.25em) {
   .RecipeRows-row {
     grid-template-columns: 1fr 74px 112px;
   }

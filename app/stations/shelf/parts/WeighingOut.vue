@@ -92,7 +92,7 @@ useKeyRows('Weighing', () => [
 .WeighingOut {
   display: grid;
   gap: var(--es-space-4);
-  max-width: 640px;
+  max-width: 40rem;
 }
 
 .WeighingOut-figure {
@@ -106,7 +106,7 @@ useKeyRows('Weighing', () => [
 }
 
 .WeighingOut-read {
-  width: 240px;
+  width: 15rem;
 }
 
 ol {

@@ -69,7 +69,7 @@ const {
 
     <p v-for="sheets in alike" :key="numbersOf(sheets)" class="PlanPage-alike">
       Sheets {{ numbersOf(sheets) }} use the same mix.
-      <KitButton kind="link" @click="fromOneGlass(sheets)">Coat them from one mix</KitButton>
+      <KitButton kind="quiet" @click="fromOneGlass(sheets)">Coat them from one mix</KitButton>
     </p>
 
     <div class="PlanPage-fields">
@@ -129,7 +129,7 @@ header {
 
 .PlanPage-sheets {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(18.75rem, 100%), 1fr));
   gap: var(--es-space-1) var(--es-space-6);
   margin: 0;
   padding: 0;
@@ -147,7 +147,7 @@ legend {
   grid-template-columns: auto auto 1fr;
   gap: 0 var(--es-space-3);
   align-items: center;
-  min-height: 48px;
+  min-height: 3rem;
   border-bottom: 1px solid var(--es-rule);
   cursor: pointer;
 }
@@ -173,13 +173,13 @@ legend {
 
 .PlanPage-fields {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(10rem, 100%), 1fr));
   gap: var(--es-space-3) var(--es-space-6);
-  max-width: 760px;
+  max-width: 47.5rem;
 }
 
 summary {
-  min-height: 40px;
+  min-height: 2.5rem;
   color: var(--es-quiet);
   cursor: pointer;
 }

@@ -167,7 +167,7 @@ h2 {
   font-size: var(--es-size-lead);
 }
 
-@media (width <= 640px) {
+@media (width <= 40em) {
   li {
     grid-template-columns: 1fr;
   }

@@ -51,7 +51,7 @@ const rows = computed(() =>
 <style scoped>
 .PlanTable {
   width: 100%;
-  max-width: 760px;
+  max-width: 47.5rem;
   margin-top: var(--es-space-3);
 }
 

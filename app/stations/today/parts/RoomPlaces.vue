@@ -64,7 +64,7 @@ ul a {
   grid-template-columns: auto minmax(0, 1fr) auto;
   gap: var(--es-space-3);
   align-items: center;
-  min-height: 40px;
+  min-height: 2.5rem;
   text-decoration: none;
 }
 

@@ -51,14 +51,14 @@ function move(row: Cue, quarters: number): void {
           </RouterLink>
           <span v-if="row.planId" class="RunningOrder-move">
             <KitButton
-              kind="link"
+              kind="quiet"
               :aria-label="`− 15 min: ${stepTitle(row.sheetId, row.stepId)}, sheet ${row.number}`"
               @click="move(row, -1)"
             >
               −&nbsp;15&nbsp;min
             </KitButton>
             <KitButton
-              kind="link"
+              kind="quiet"
               :aria-label="`+ 15 min: ${stepTitle(row.sheetId, row.stepId)}, sheet ${row.number}`"
               @click="move(row, 1)"
             >
@@ -99,7 +99,8 @@ ol {
 
 li {
   display: flex;
-  gap: var(--es-space-3);
+  flex-wrap: wrap;
+  gap: 0 var(--es-space-3);
   align-items: center;
   border-top: 1px solid var(--es-rule);
 }
@@ -113,11 +114,11 @@ li {
 
 .RunningOrder-cue {
   display: grid;
-  flex: 1;
-  grid-template-columns: 60px auto minmax(0, 1fr) auto;
+  flex: 1 1 15rem;
+  grid-template-columns: 3.75rem auto minmax(0, 1fr) auto;
   gap: var(--es-space-4);
   align-items: center;
-  min-height: 46px;
+  min-height: 2.875rem;
   padding: var(--es-space-2) 0;
   text-decoration: none;
 }
@@ -151,6 +152,8 @@ li {
 
 .RunningOrder-move {
   display: flex;
+  gap: var(--es-space-2);
+  margin-left: auto;
   font-size: var(--es-size-small);
 }
 
@@ -166,7 +169,7 @@ li {
 }
 
 .RunningOrder-done {
-  min-height: 36px;
+  min-height: 2.25rem;
   font-size: var(--es-size-small);
 }
 

@@ -14,7 +14,7 @@ defineProps<{ number: number; mark: string }>()
 .SheetMark {
   display: inline-grid;
   place-content: center;
-  min-width: 30px;
+  min-width: 1.875rem;
   height: 30px;
   padding: 0 var(--es-space-2);
   border-radius: 15px;

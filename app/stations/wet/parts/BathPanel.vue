@@ -42,7 +42,7 @@ const {
     <header>
       <h2>{{ solution.name }}</h2>
       <p class="es-quiet">{{ solutesLine }}</p>
-      <KitButton kind="link" @click="$emit('close')">Close</KitButton>
+      <KitButton kind="quiet" @click="$emit('close')">Close</KitButton>
     </header>
 
     <div v-if="bath && standing" class="BathPanel-row">
@@ -135,7 +135,7 @@ header {
 }
 
 .BathPanel-row :deep(.BigTarget) {
-  min-height: 46px;
+  min-height: 2.875rem;
   margin-bottom: var(--es-space-5);
   padding: var(--es-space-3) var(--es-space-5);
   font-size: var(--es-size-body);

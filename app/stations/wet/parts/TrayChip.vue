@@ -25,10 +25,10 @@ const isOver = computed(() => (clock.value?.remainingSeconds ?? 1) <= 0)
     class="TrayChip"
     :class="{ 'is-over': isOver }"
     :aria-pressed="isInHand"
-    :aria-label="`Sheet ${one.sheet.number}, ${one.sheet.title}`"
     @click="$emit('choose')"
   >
-    {{ one.sheet.number }}
+    <span class="es-unseen">Sheet {{ one.sheet.number }}, {{ one.sheet.title }}</span>
+    <span aria-hidden="true">{{ one.sheet.number }}</span>
     <small v-if="hasClock">{{ figure }}</small>
   </PressCard>
 </template>
@@ -40,7 +40,7 @@ const isOver = computed(() => (clock.value?.remainingSeconds ?? 1) <= 0)
   gap: var(--es-space-1);
   align-content: center;
   justify-items: center;
-  width: 62px;
+  width: 3.875rem;
   height: 80px;
   border: 0;
   background: var(--es-card);

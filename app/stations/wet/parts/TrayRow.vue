@@ -169,7 +169,7 @@ p {
 .TrayRow-bath {
   display: block;
   width: 100%;
-  min-height: 30px;
+  min-height: 1.875rem;
   margin-top: var(--es-space-1);
   padding: var(--es-space-1) 0;
   border: 0;
@@ -216,7 +216,7 @@ p {
 }
 
 .is-many .TrayRow-sheet {
-  width: 44px;
+  width: 2.75rem;
   height: 50px;
   font-size: var(--es-size-body);
 }
@@ -249,7 +249,7 @@ p {
   grid-row: span 4;
 }
 
-@media (640px < width <= 1100px) {
+@media (40em < width <= 68.75em) {
   .is-many:not(.is-aside) {
     grid-template-columns: repeat(auto-fit, minmax(60px, 1fr));
     gap: var(--es-space-3) var(--es-space-3);
@@ -260,7 +260,7 @@ p {
   }
 }
 
-@media (width <= 640px) {
+@media (width <= 40em) {
   .TrayRow {
     grid-template-columns: repeat(auto-fit, minmax(80px, 1fr));
   }

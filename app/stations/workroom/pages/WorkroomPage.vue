@@ -127,7 +127,7 @@ const {
 .WorkroomPage {
   display: grid;
   gap: var(--es-space-7);
-  max-width: 820px;
+  max-width: 51.25rem;
 }
 
 section {

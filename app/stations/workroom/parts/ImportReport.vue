@@ -155,7 +155,7 @@ const fieldSaid = (name: string) =>
           </span>
         </ChoiceCard>
       </fieldset>
-      <KitButton v-if="summary.conflicts.length > 2" kind="link" class="ImportReport-all" @click="takeAll">
+      <KitButton v-if="summary.conflicts.length > 2" kind="quiet" class="ImportReport-all" @click="takeAll">
         use the archive’s for all
       </KitButton>
     </template>
