@@ -187,7 +187,7 @@ test('of an archive that is damaged in places, the rest comes in, and what is wr
     lightEntries,
   })
   await choose(page, bad, 'damaged.zip')
-  await expect(report(page)).toContainText('One part of this archive could not be read')
+  await expect(report(page)).toContainText('1 part of this archive could not be read')
   await expect(report(page)).toContainText('Set aside: Lamp log entry.')
   await expect(report(page)).toContainText('milliwatts per cm2 is more than 1000.')
   await report(page).getByRole('button', { name: 'Import', exact: true }).click()

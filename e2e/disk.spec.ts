@@ -119,7 +119,7 @@ test('a disk that is really full: presses wait, and nothing is lost, then or at 
 test('a workroom that the browser has lost is not taken for a new one', async ({ page }) => {
   await open(page)
   await plan(page, 'Tide gauge')
-  const lost = page.getByRole('alert').filter({ hasText: 'has lost your workroom, with one print' })
+  const lost = page.getByRole('alert').filter({ hasText: 'has lost your workroom, with 1 print' })
   await expect.poll(() => page.evaluate(() => localStorage.getItem('ember-sheet-count'))).toBe('1')
   await page.goto('/favicon.svg')
   await page.evaluate(

@@ -116,7 +116,7 @@ test('the whole job by keyboard alone, in the dim room', async ({ page }) => {
   await expect(page.getByRole('listitem').filter({ hasText: 'Rope walk, looking east' })).toBeVisible()
   await expectDim(page)
   await page.keyboard.type(' nowhere')
-  await expect(page.getByText('Nothing here answers that')).toBeVisible()
+  await expect(page.getByText('No print matches')).toBeVisible()
 
   await press('Escape')
   await page.getByLabel('Search prints').blur()

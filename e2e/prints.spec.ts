@@ -259,7 +259,7 @@ test('what a print is called, its place in an edition, and the bin: all of it ca
   await expect(page.getByRole('heading', { name: 'The bin is empty' })).toBeVisible()
   await page.keyboard.press('8')
   await page.getByLabel('Search prints').fill('net loft')
-  await expect(page.getByText('Nothing here answers that.')).toBeVisible()
+  await expect(page.getByText('No print matches.')).toBeVisible()
 })
 
 test('a print again, and its papers: passport, label, picture with its words', async ({ page, context }) => {

@@ -97,7 +97,7 @@ test('what is stored is looked through: a picture that is gone and a list that l
   // An archive that has the picture gives it back, though its records are all here.
   await page.getByLabel('Archive file').setInputFiles(archive)
   const report = page.getByRole('region', { name: 'Import report' })
-  await expect(report).toContainText('One missing or damaged picture will be replaced.')
+  await expect(report).toContainText('1 missing or damaged picture will be replaced.')
   await report.getByRole('button', { name: 'Import', exact: true }).click()
   await expect(page.getByText('Imported.')).toBeVisible()
   await page.getByRole('button', { name: 'Check stored data' }).click()

@@ -1,6 +1,6 @@
 // npm run words: prints every text that a user can read, with its place, so that all of it can be proof-read in one go.
 // `npm run words app/stations/light` prints those of one folder. With --check it ends with an error where a text has a
-// word that Ember Sheet does not use.
+// word that Ember Sheet does not use, or where a sentence of a station or of the frame is not in its words.ts.
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -39,6 +39,15 @@ const RETIRED = [
   [/\bper cent\b/i, 'percent'],
 ]
 
+/** A sentence longer than this is one for `words.ts`, where one editor can work on it. */
+const FEW_WORDS = 6
+/** Files of the stations and the frame, but for those that hold their texts. */
+const KEEPS_NO_SENTENCES = /^app\/(stations|frame)\/(?!.*[wW]ords\.ts$)/
+const isSentence = (text) =>
+  /[.:;,“a-z] |^\p{Lu}/u.test(text) &&
+  !/^[a-z ]+$/.test(text) &&
+  (text.replace(/\{[^{}]*\}/g, ' ').match(/(?<![\p{L}\d.])\p{L}{2,}/gu) ?? []).length > FEW_WORDS
+
 const asked = process.argv.slice(2).filter((one) => !one.startsWith('--'))
 const listed = execFileSync(
   'git',
@@ -62,8 +71,11 @@ if (process.argv.includes('--check')) {
       ([word, instead]) => `${file}:${line}: “${word.exec(plain)[0]}” (say: ${instead}) in: ${text}`,
     )
   })
+  for (const { file, line, text } of places)
+    if (KEEPS_NO_SENTENCES.test(file) && isSentence(text))
+      faults.push(`${file}:${line}: move this sentence to words.ts: ${text}`)
   if (faults.length) console.log(faults.join('\n'))
-  console.log(`${faults.length} retired words in ${places.length} texts.`)
+  console.log(`${faults.length} faults in ${places.length} texts.`)
   if (faults.length) process.exitCode = 1
 } else {
   let last = ''

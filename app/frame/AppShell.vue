@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { formatSpan } from '@core/quantity/format'
@@ -45,7 +46,7 @@ watch(
     const { milliseconds, isCounted, change } = move
     const how = `The system clock moved ${milliseconds < 0 ? 'back' : 'forward'} by ${formatSpan(Math.abs(milliseconds) / 1000)}`
     if (isCounted)
-      notice.say(`${how}, or the computer slept. Running clocks count that time.`, change, 'The clock was changed: don’t count that time') // prettier-ignore
+      notice.say(texts.clockMovedOrSlept({ how }), change, texts.doNotCountThatTime) // prettier-ignore
     else if (milliseconds > 0)
       notice.say(`${how}. Running clocks go on as before.`, change, 'The computer slept: count that time') // prettier-ignore
     else notice.say(`${how}. Running clocks go on as before.`)

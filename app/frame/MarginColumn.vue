@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import { computed } from 'vue'
 import FigureWorking from '../kit/FigureWorking.vue'
 import { useMargin } from '../state/margin.store'
@@ -24,7 +25,7 @@ const hasHazard = computed(() => margin.notes.some((note) => note.isHazard))
       <h2>{{ note.title }}</h2>
       <p v-for="line in note.lines" :key="line">{{ line }}</p>
     </section>
-    <p v-if="hasHazard" class="MarginColumn-sheet">Read each safety data sheet. Local rules come first.</p>
+    <p v-if="hasHazard" class="MarginColumn-sheet">{{ texts.readSafetyDataSheets }}</p>
   </aside>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import KitButton from '../kit/KitButton.vue'
 import { watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
@@ -20,8 +21,8 @@ const reload = () => location.reload()
 async function saveNow(): Promise<void> {
   try {
     const { saved, refused } = await unsaved.save()
-    const said = `${saved === 1 ? 'One press' : `${saved} presses`} saved, with the time of each.`
-    notice.say([said, ...refused.map((why) => `One no longer fits: ${why}`)].join(' '))
+    const said = texts.pressesSaved({ presses: saved })
+    notice.say([said, ...refused.map((why) => texts.pressNoLongerFits({ why }))].join(' '))
   } catch (error) {
     notice.refuse(error, 'saving')
   }
@@ -31,37 +32,37 @@ async function saveNow(): Promise<void> {
 <template>
   <div class="StandingNotices">
     <p v-if="storage.isOutdated" role="alert">
-      A newer Ember Sheet has opened this workroom in another window. You can no longer save from this window.
-      Nothing is lost.
+      {{ texts.newerVersionInAnotherWindow }}
       <KitButton kind="quiet" @click="reload">Reload this window</KitButton>
     </p>
     <p v-if="storage.isDeleted" role="alert">
-      This workroom’s storage was deleted from the browser while it was open. This window can no longer save.
-      Reload it, then restore your last backup.
+      {{ texts.storageDeleted }}
       <KitButton kind="quiet" @click="reload">Reload this window</KitButton>
     </p>
     <p v-if="storage.lostSheets" role="alert">
-      This browser has lost your workroom, with
-      {{ storage.lostSheets === 1 ? 'one print' : `${storage.lostSheets} prints` }}. Browsers can do this when
-      the disk is full. Restore your last backup in Workroom.
+      {{
+        texts.workroomLost({
+          prints: storage.lostSheets,
+        })
+      }}
       <RouterLink to="/workroom">Go to Workroom</RouterLink>
       <KitButton kind="quiet" @click="storage.forgetLost">Start with an empty workroom</KitButton>
     </p>
     <p v-if="unsaved.presses.length" role="alert">
       {{
-        unsaved.presses.length === 1
-          ? 'One press is not saved yet'
-          : `${unsaved.presses.length} presses are not saved yet`
-      }}, since {{ timeOfDay(unsaved.presses[0]!.at) }}. Keep this window open and free some space on the
-      disk.
+        texts.pressesNotSaved({
+          presses: unsaved.presses.length,
+          since: timeOfDay(unsaved.presses[0]!.at),
+        })
+      }}
       <KitButton kind="quiet" :disabled="unsaved.isSaving" @click="saveNow">Save now</KitButton>
     </p>
     <p v-if="storage.isHeldUp" role="alert">
-      An older Ember Sheet in another window is using this workroom. Close or reload that window.
+      {{ texts.olderVersionInAnotherWindow }}
     </p>
     <p v-if="update.isWaiting" role="status">
-      A new version of Ember Sheet is ready.
-      <template v-if="isClockRunning">You can update when no clock is running.</template>
+      {{ texts.newVersionReady }}
+      <template v-if="isClockRunning">{{ texts.updateWhenNoClockRuns }}</template>
       <KitButton v-else kind="quiet" @click="update.takeIt">Update now</KitButton>
     </p>
     <p v-if="backup.folder?.problem" role="alert">
@@ -73,20 +74,16 @@ async function saveNow(): Promise<void> {
       <KitButton kind="quiet" :disabled="backup.isBusy" @click="backup.backUp">Back up again</KitButton>
     </p>
     <p v-if="backup.folder && !backup.isAllowed" role="status">
-      The browser needs your permission to write backups into “{{ backup.folder.handle.name }}”.
+      {{ texts.backupNeedsPermission({ folder: backup.folder.handle.name }) }}
       <KitButton kind="quiet" :disabled="backup.isBusy" @click="backup.backUp">Allow and back up</KitButton>
     </p>
     <p v-if="backup.asksForFolder" role="status">
-      Your workroom is stored only in this browser. Choose a backup folder.
+      {{ texts.storedOnlyHere }}
       <KitButton kind="quiet" :disabled="backup.isBusy" @click="backup.choose">Choose a folder</KitButton>
       <KitButton kind="quiet" @click="backup.putOff">Remind me in three days</KitButton>
     </p>
     <p v-if="backup.isDue" role="status">
-      {{
-        backup.days === null
-          ? 'Your workroom is stored only in this browser.'
-          : `The last backup is ${backup.days} days old.`
-      }}
+      {{ texts.backupIsDue({ days: backup.days }) }}
       <KitButton kind="quiet" :disabled="backup.isBusy" @click="backup.download">
         {{ backup.isBusy ? `Backing up, ${Math.round(100 * (backup.share ?? 0))} %` : 'Download a backup' }}
       </KitButton>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import BigClock from '../../kit/BigClock.vue'
 import BigTarget from '../../kit/BigTarget.vue'
 import CoatSwatch from '../../kit/CoatSwatch.vue'
@@ -58,7 +59,7 @@ const {
     action="New sheet"
     @act="router.push({ name: 'begin' })"
   >
-    <p>Choose picture, paper and size. Ember Sheet works out the drops and counts them with you.</p>
+    <p>{{ texts.choosePicturePaperAndSize }}</p>
   </EmptyPage>
   <div v-else class="CoatStation">
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose">
@@ -81,13 +82,16 @@ const {
       <p v-if="!arePlans(plans)" role="alert">{{ plans.field }}: {{ plans.problem }} {{ plans.remedy }}</p>
       <template v-else>
         <p v-if="isOthersGlass" class="CoatStation-doing">
-          Coated from the mix counted for sheet
-          {{ inHand.sheet.number - (inHand.sheet.batch?.place ?? 1) + 1 }}.
+          {{
+            texts.coatedFromMixOfSheet({ number: inHand.sheet.number - (inHand.sheet.batch?.place ?? 1) + 1 })
+          }}
         </p>
         <p v-else-if="dropsSaid" class="CoatStation-doing">
           {{ dropsSaid }}.
           <span v-if="offered" class="es-quiet">
-            {{ offered.total }} drops in all ({{ offered.drops.join(' + ') }}) would match the ratio better.
+            {{
+              texts.countThatMatchesRatioBetter({ total: offered.total, drops: offered.drops.join(' + ') })
+            }}
           </span>
         </p>
         <FindingList :findings="findings" />

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type { RunState } from '@core/run/runState'
 import type { MarginNote } from '../../state/margin.store'
 
@@ -8,11 +9,9 @@ export function layerNotes(under: RunState | undefined): MarginNote[] {
     {
       title: 'Over a finished print',
       lines: [
-        isToned
-          ? 'The print below was toned, so it can be wetted again.'
-          : 'The print below was not toned. Tone it first: re-wetting an untoned print lightens and mottles it.',
-        'Dry the print right through first. Damp paper moves, and the layers will not register.',
-        'Use a separate negative and line up its register marks. Keep the marks clear of the coat.',
+        isToned ? texts.printBelowWasTonedSo : texts.printBelowWasNotToned,
+        texts.dryPrintRightThroughFirst,
+        texts.useSeparateNegativeAndLine,
       ],
       ...(isToned ? {} : { tone: 'caution' as const }),
     },

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { parsePaperWeight } from '@core/paper/weight'
 import type { SheetsToSave } from '../../state/actions/sheet.actions'
 import { parseNumber } from '@core/quantity/number'
@@ -49,18 +50,11 @@ export function readDraft(
     }
   }
   const title = attempt('title', () =>
-    required(
-      draft.title,
-      'title',
-      'The sheet has no title.',
-      'Enter a title so that you can find this sheet later.',
-    ),
+    required(draft.title, 'title', 'The sheet has no title.', texts.enterTitleSoThatYou),
   )
   const size = attempt('size', () => parseSize(draft.size, { field: 'size', bareUnit: room.lengthUnit }))
   const coats = attempt('coats', () => whole(draft.coats, 'coats', 9, 'Enter 1 or 2.'))
-  const sheets = attempt('sheets', () =>
-    whole(draft.sheets, 'sheets', 99, 'Enter the number of sheets to coat from one mix, for example 1.'),
-  )
+  const sheets = attempt('sheets', () => whole(draft.sheets, 'sheets', 99, texts.enterNumberSheetsCoatFrom))
   const parts = attempt('ratios', () => readRatios(definition, draft))
   const coverage = attempt('coverage', () =>
     draft.coverage.trim()
@@ -164,12 +158,7 @@ function readLight(definition: ProcessDefinition, draft: SheetDraft, room: Draft
   const known = room.lights.find((one) => one.id === draft.light)
   if (known) return known
   const { data: kind } = Light.shape.kind.safeParse(draft.light)
-  if (!kind)
-    throw wrong(
-      'light',
-      'The light of this sheet is missing from this workroom.',
-      'Choose the light for this exposure.',
-    )
+  if (!kind) throw wrong('light', texts.lightThisSheetMissingFrom, 'Choose the light for this exposure.')
   const name = definition.lights.find((one) => one.kind === kind)?.name ?? 'Light'
   const sameName = room.lights.find((one) => one.kind === kind && one.name === name)
   return sameName ?? { id: room.newId(), name, kind, note: '', changedAt: room.now }
@@ -217,7 +206,7 @@ function readRatio(definition: ProcessDefinition, mix: MixDefinition, draft: She
 function required(text: string, field: string, problem: string, remedy: string): string {
   if (!text.trim()) throw wrong(field, problem, remedy)
   if (text.length > 200)
-    throw wrong(field, 'This text is longer than 200 characters.', 'Shorten it, and put the rest in a note.')
+    throw wrong(field, 'This text is longer than 200 characters.', texts.shortenItAndPutRest)
   return text.trim()
 }
 
@@ -238,8 +227,7 @@ function positive(text: string, field: string, dimension: 'coverage' | 'dropRate
 
 function positiveTime(text: string): number {
   const seconds = parseQuantity(text, 'time', { field: 'exposure' })
-  if (!(seconds > 0))
-    throw wrong('exposure', 'The exposure time must be above zero.', 'Enter a time such as 7:30 or 8 min.')
+  if (!(seconds > 0)) throw wrong('exposure', texts.exposureTimeMustBeAbove, texts.enterTimeLike)
   return seconds
 }
 

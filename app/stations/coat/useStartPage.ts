@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -23,11 +24,11 @@ export function useStartPage() {
   const FIRST = [
     {
       id: 'classic-cyanotype',
-      says: 'Blue. Two bottles and water, and the least hazardous chemicals. Start with this one.',
+      says: texts.blueTwoBottlesAndWater,
     },
-    { id: 'van-dyke', says: 'Brown. One bottle, with silver: wear gloves and goggles. Fixed in weak hypo.' },
-    { id: 'salted-paper', says: 'Red-brown to violet. Salt and silver; the image appears as it prints.' },
-    { id: 'kallitype', says: 'Brown to black. Developed, then four baths and an optional toner.' },
+    { id: 'van-dyke', says: texts.brownOneBottleWithSilver },
+    { id: 'salted-paper', says: texts.redBrownVioletSaltAnd },
+    { id: 'kallitype', says: texts.brownBlackDevelopedThenFour },
   ] as const
   const processId = ref<string>('classic-cyanotype')
   const others = Object.values(processes).map((one) => ({ id: one.id, name: one.name }))
@@ -120,10 +121,7 @@ export function useStartPage() {
       .flatMap((id) => cautionNotes(definition.value, id)),
     {
       title: 'What happens next',
-      lines: [
-        'The sheet is planned with the usual drops, times and baths. In Coat, the app counts the drops with you, then guides you through each step.',
-        'You can change everything until you count the first drop.',
-      ],
+      lines: [texts.sheetPlannedWithUsualDrops, texts.youCanChangeEverythingUntil],
     },
   ])
   return {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import KitButton from '../../kit/KitButton.vue'
 import { digits, formatClock, formatSpan, formatStops } from '@core/quantity/format'
 import BigClock from '../../kit/BigClock.vue'
@@ -58,14 +59,14 @@ const {
     action="New sheet"
     @act="router.push({ name: 'begin' })"
   >
-    <p>A sheet appears here when its coat is dry. Start the clock when you uncover the frame.</p>
+    <p>{{ texts.sheetAppearsHereWhenIts }}</p>
   </EmptyPage>
 
   <div v-else class="LightStation">
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose" />
 
     <template v-if="hasMovedOn">
-      <p class="LightStation-doing">Keep the print out of daylight until it is in the water.</p>
+      <p class="LightStation-doing">{{ texts.keepPrintOutDaylightUntil }}</p>
       <div class="LightStation-acts">
         <BigTarget :label="`Go to ${placeTitle}`" hint=" " @press="follow" />
         <BigTarget plain label="Undo" hint="u" @press="takeBack" />
@@ -90,15 +91,14 @@ const {
         <BigClock :reading="reading" />
         <p class="LightStation-dose">{{ doseLine }}</p>
         <p v-if="doubt" class="LightStation-trouble" role="alert">
-          The meter jumped from {{ digits(doubt.from) }} to {{ digits(doubt.to) }} mW/cm². Check its unit and
-          range. Until then the dose is counted from the earlier reading.
-          <KitButton @click="believeMeter">The meter is right: use the new reading</KitButton>
+          {{ texts.meterJumped({ from: digits(doubt.from), to: digits(doubt.to) }) }}
+          <KitButton @click="believeMeter">{{ texts.meterRightUseNewReading }}</KitButton>
         </p>
         <p v-if="trouble" class="LightStation-trouble" role="status">{{ trouble }}</p>
         <template v-if="strip">
           <p class="LightStation-cue" role="status">
             <strong v-if="strip.next">{{ strip.next.words }}</strong>
-            <strong v-else>Only the last step is still exposing</strong>
+            <strong v-else>{{ texts.onlyLastStepStillExposing }}</strong>
             <template v-if="strip.next">
               in {{ formatClock(Math.max(0, Math.ceil(strip.next.atSeconds - strip.counted))) }}
             </template>

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type { LightCourse, Sample } from '@core/run/dose'
 import { eyeLimitSeconds } from '@core/light/eyeLimit'
 import type { Figure } from '@core/quantity/figure'
@@ -40,7 +41,9 @@ export function exposureNotes(of: {
       title: 'Eyes',
       tone: 'caution',
       lines: [
-        `At this level the eye’s daily limit is reached in ${formatSpan(Math.round(eyeLimitSeconds(of.milliwattsPerCm2).value))} (ICNIRP 2004, from memory). Close the cover before you switch the lamp on, and wear UV-blocking glasses. Local rules come first.`,
+        texts.eyeLimitAtThisLevel({
+          limit: formatSpan(Math.round(eyeLimitSeconds(of.milliwattsPerCm2).value)),
+        }),
       ],
     })
   const reference = of.course?.referenceMilliwattsPerCm2

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { CoreError, type Refusal } from '@core/errors'
 import { digits } from '@core/quantity/format'
 import { parseTimeOfDay } from '@core/quantity/moment'
@@ -15,8 +16,8 @@ export function readIrradiance(text: string, field: string): number {
   throw new CoreError({
     code: 'out-of-range',
     field,
-    problem: `${digits(value)} mW/cm² is not a plausible reading for a printing light.`,
-    remedy: 'Check the unit. Enter it like 4.8 mW/cm2, 48 W/m2 or 4800 µW/cm2.',
+    problem: texts.irradianceNotPlausible({ irradiance: digits(value) }),
+    remedy: texts.enterIrradianceLike,
   })
 }
 
@@ -28,7 +29,7 @@ export function readShare(text: string, field: string): number {
     code: 'out-of-range',
     field,
     problem: `“${text}” is not a percentage.`,
-    remedy: 'Enter a percentage above 0 and up to 100, for example 60 %.',
+    remedy: texts.enterPercentageAbove0And,
   })
 }
 
@@ -55,8 +56,8 @@ export function readPlace(text: string): { latitude: number; longitude: number }
     throw new CoreError({
       code: 'unreadable',
       field: 'place',
-      problem: `“${text}” is not a latitude and a longitude.`,
-      remedy: 'Enter degrees, latitude first, such as 52.09, 5.12 or 33.9 S 151.2 E.',
+      problem: texts.notLatitudeAndLongitude({ typed: text }),
+      remedy: texts.enterDegreesLatitudeFirstSuch,
     })
   const signed = (digits: string | undefined, side: string | undefined, minus: string) =>
     writtenNumber((digits ?? '').replace('−', '-')) * (side?.toUpperCase() === minus ? -1 : 1)
@@ -66,7 +67,7 @@ export function readPlace(text: string): { latitude: number; longitude: number }
       code: 'out-of-range',
       field: 'place',
       problem: 'This place does not exist.',
-      remedy: 'Enter a latitude up to 90 and a longitude up to 180 degrees.',
+      remedy: texts.enterLatitudeUp90And,
     })
   return { latitude, longitude }
 }
@@ -86,7 +87,7 @@ export function readFalloffTable(
       throw new CoreError({
         code: 'unreadable',
         field: 'distances',
-        problem: `“${row.trim()}” is not a distance and a reading.`,
+        problem: texts.notDistanceAndReading({ row: row.trim() }),
         remedy: 'Enter pairs like 150 mm 4.8; 300 mm 2.1.',
       })
     return {

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { computed } from 'vue'
 import { countedDose } from '@core/light/countedDose'
 import { isStuck } from '@core/run/dose'
@@ -39,12 +40,8 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
     const last = samples.value.at(-1)
     if (course.value?.by !== 'meter' || !last || doubt.value) return ''
     if (instruments.meterSilentSince !== null || now.now - last[0] > 5000)
-      return step()?.status === 'running'
-        ? 'The meter is not responding. The dose is counted from its last reading, and the record will say so.'
-        : ''
-    return isStuck(samples.value)
-      ? 'The meter reading has not changed for ten seconds. The meter may be stuck.'
-      : ''
+      return step()?.status === 'running' ? texts.meterNotRespondingDoseCounted : ''
+    return isStuck(samples.value) ? texts.meterReadingHasNotChanged : ''
   })
 
   /** The light to be written down when the cover comes off: one second of dose is a second of it. */

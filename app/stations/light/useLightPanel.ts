@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type { LampHealth } from '@core/light/ageing'
 import type { LightHistory } from '@core/light/lightLedger'
 import { restoreLight, saveLight } from '../../state/actions/light.actions'
@@ -154,8 +155,8 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
         throw new CoreError({
           code: 'out-of-range',
           field: 'exponent',
-          problem: `${exponent} is not a plausible exponent for a coat.`,
-          remedy: 'Enter a value between 0.5 and 1.2. Most coats have 1.',
+          problem: texts.exponentNotPlausible({ exponent }),
+          remedy: texts.enterExponentBetween,
         })
       await change({ schwarzschild: exponent })
     })

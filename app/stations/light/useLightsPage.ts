@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { saveLight } from '../../state/actions/light.actions'
 import { measuredAgainst } from '@core/light/ageing'
 import { v4 as uuid } from 'uuid'
@@ -83,7 +84,7 @@ export function useLightsPage() {
       .filter((one) => one.isDue)
       .map((one) => ({
         title: `Measure ${one.light.name}`,
-        lines: ['Its output may have changed since the last reading.'],
+        lines: [texts.itsOutputMayHaveChanged],
         tone: 'caution',
       }))
     const last = chosen.value?.history.entries.filter((one) => one.what.type === 'read').at(-1)
@@ -99,18 +100,18 @@ export function useLightsPage() {
         lines: [
           ...(chosen.value?.milliwattsPerCm2
             ? [
-                `Under ${chosen.value.light.name} the eye’s daily limit is reached in ${formatSpan(Math.round(eyeLimitSeconds(chosen.value.milliwattsPerCm2).value))} (ICNIRP 2004, from memory).`,
+                texts.eyeLimitUnderLight({
+                  light: chosen.value.light.name,
+                  limit: formatSpan(Math.round(eyeLimitSeconds(chosen.value.milliwattsPerCm2).value)),
+                }),
               ]
             : []),
-          'Close the cover before you switch the lamp on. Do not look into the lamp, and wear UV-blocking glasses. Local rules come first.',
+          texts.closeCoverAndWearGlasses,
         ],
       },
       {
         title: 'Why measure a lamp',
-        lines: [
-          'Lamps dim slowly, so the same time no longer gives the same print.',
-          'Measure at the same place in the frame with the lamp warm. Without a meter, each new base exposure shows the same change.',
-        ],
+        lines: [texts.lampsDimSlowlySoSame, texts.measureAtSamePlaceIn],
       },
     )
     return notes

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { addBase, undoBase } from '../../state/actions/light.actions'
 import { median } from '@core/quantity/statistics'
 import { numberOrNull } from '@core/quantity/number'
@@ -47,7 +48,7 @@ export function useReadStrip() {
     { id: 'lightness', name: 'L*' },
     { id: 'eye', name: 'by eye' },
   ]
-  const texts = ref<string[]>([])
+  const typedRows = ref<string[]>([])
   const white = ref('')
   const difference = ref(String(USUAL_DIFFERENCE))
   const mark = ref<number | null>(null)
@@ -57,7 +58,7 @@ export function useReadStrip() {
     () => one.value?.state.stripRead,
     (read) => {
       if (!read) return
-      texts.value = read.densities.map((densities) =>
+      typedRows.value = read.densities.map((densities) =>
         densities.map((density) => density.toFixed(3)).join(' '),
       )
       way.value = read.by === 'eye' ? 'eye' : 'density'
@@ -67,7 +68,7 @@ export function useReadStrip() {
   )
 
   const scale = computed(() => (way.value === 'lightness' ? 'lightness' : 'density'))
-  const typed = computed(() => readStrip(texts.value, seconds.value, scale.value))
+  const typed = computed(() => readStrip(typedRows.value, seconds.value, scale.value))
   const allowed = computed(() => {
     const value = numberOrNull(difference.value)
     return value !== null && value > 0 && value < 1 ? value : null
@@ -106,34 +107,28 @@ export function useReadStrip() {
   })
   const REACH = {
     enough: '',
-    tooShort:
-      'The strip is too short: its last step is not black yet. Expose another strip about three times as long.',
-    tooLong:
-      'The strip starts too late: its first step is already black. Expose another strip that starts at a tenth of this time.',
+    tooShort: texts.stripTooShortItsLast,
+    tooLong: texts.stripStartsTooLateIts,
   } as const
   const trouble = computed(() => {
     const base = found.value.base
     if (!base) return [found.value.problem, byEye.value?.problem ?? ''].filter(Boolean)
     return [
       REACH[base.reach],
-      ...(base.reverses
-        ? ['The longest steps print lighter again: the coat bronzes. Use shorter exposures.']
-        : []),
-      ...base.outliers.map(
-        (at) => `Step ${at + 1} is far off the curve (a hair, a fibre or a wrong digit). It was not used.`,
-      ),
+      ...(base.reverses ? [texts.longestStepsPrintLighterAgain] : []),
+      ...base.outliers.map((at) => texts.stepFarOffCurve({ step: at + 1 })),
     ].filter(Boolean)
   })
 
   /** One reading of the mark in hand, then on to the next that has none. */
   function take(value: number): void {
     const at = seconds.value.findIndex(
-      (_, i) => (texts.value[i] ?? '').split(/\s+/).filter(Boolean).length < READINGS,
+      (_, i) => (typedRows.value[i] ?? '').split(/\s+/).filter(Boolean).length < READINGS,
     )
     if (at < 0) return
     isByInstrument.value = true
-    texts.value = seconds.value.map((_, i) =>
-      i === at ? `${texts.value[i] ?? ''} ${value.toFixed(3)}`.trim() : (texts.value[i] ?? ''),
+    typedRows.value = seconds.value.map((_, i) =>
+      i === at ? `${typedRows.value[i] ?? ''} ${value.toFixed(3)}`.trim() : (typedRows.value[i] ?? ''),
     )
   }
   /** The stand-in is shown the strip: it has no eyes, only doses. */
@@ -142,7 +137,7 @@ export function useReadStrip() {
     instruments.layUnder(
       seconds.value.flatMap((one) => Array.from({ length: READINGS }, () => one * milliwatts)),
     )
-    texts.value = []
+    typedRows.value = []
     try {
       for (let n = 0; n < seconds.value.length * READINGS; n++) take(await instruments.measure('density'))
     } catch (error) {
@@ -210,23 +205,17 @@ export function useReadStrip() {
     const notes: MarginNote[] = [
       {
         title: 'Read the strip dry',
-        lines: [
-          'Blacks change as they dry. Wait a day if you can; an hour in warm air is enough for a first guess.',
-        ],
+        lines: [texts.blacksChangeAsTheyDry],
       },
       {
         title: 'Where to measure',
-        lines: [
-          'Measure under the clear film, in the middle of each step, three times. Use the middle value.',
-        ],
+        lines: [texts.measureUnderClearFilmIn],
       },
     ]
     if (result.value && milliwatts)
       notes.unshift({
         title: 'As a dose',
-        lines: [
-          `${doseText(result.value.figure.value * milliwatts)}. The clock can use this dose under a dimmer lamp too.`,
-        ],
+        lines: [texts.clockCanUseDose({ dose: doseText(result.value.figure.value * milliwatts) })],
       })
     return notes
   })
@@ -236,7 +225,7 @@ export function useReadStrip() {
     seconds,
     way,
     WAYS,
-    texts,
+    typedRows,
     white,
     difference,
     mark,

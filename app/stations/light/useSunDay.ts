@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { computed, ref } from 'vue'
 import { expectedLight, sunSceneOf } from '@core/light/lightNow'
 import { formatSpan } from '@core/quantity/format'
@@ -57,7 +58,7 @@ export function useSunDay(light: { readonly value: Light | null }) {
     return noon > 0
       ? {
           value: seconds * noon,
-          says: `${formatSpan(seconds)} at noon on this day, as a first guess`,
+          says: texts.timeAtNoonAsFirstGuess({ time: formatSpan(seconds) }),
         }
       : null
   })
@@ -113,7 +114,7 @@ export function useSunDay(light: { readonly value: Light | null }) {
         ],
         standing: 'memory',
         source: expected.value?.working.source ?? '',
-        leavesOut: 'changes of the sky; one time in three the result is outside this range',
+        leavesOut: texts.changesSkyOneTimeIn,
       },
     }
   })

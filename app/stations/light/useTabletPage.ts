@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { addTabletPrint, undoTabletPrint } from '../../state/actions/light.actions'
 import { computed, ref } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
@@ -42,8 +43,11 @@ export function useTabletPage() {
         throw new CoreError({
           code: 'too-many',
           field: 'readings',
-          problem: `There are ${print.length} readings, but the tablet has ${tablet.value.densities.length} steps.`,
-          remedy: 'Choose another tablet, or remove duplicate readings.',
+          problem: texts.readingsDoNotMatchTablet({
+            readings: print.length,
+            steps: tablet.value.densities.length,
+          }),
+          remedy: texts.chooseAnotherTabletOrRemove,
         })
       return {
         print: [
@@ -136,8 +140,8 @@ export function useTabletPage() {
             value: end.reached.toFixed(2),
             says:
               Math.abs(end.fitted - end.reached) < 0.005
-                ? `the tablet ends here, before the curve levels out: ${word}`
-                : `the tablet ends here, and the curve continues to about ${end.fitted.toFixed(2)}: ${word}`,
+                ? texts.tabletEndsBeforeCurveLevels({ advice: word })
+                : texts.tabletEndsAndCurveContinues({ density: end.fitted.toFixed(2), advice: word }),
           }
     return [
       said('whitest', curve.minimum, 'use a longer tablet or less exposure'),
@@ -180,43 +184,31 @@ export function useTabletPage() {
       notes.push({
         title: 'The coat bronzes',
         tone: 'caution',
-        lines: [
-          `Step ${bronzed.value.join(', ')}print lighter with more light. Keep exposures below these steps. They are not part of the curve.`,
-        ],
+        lines: [texts.stepsPrintLighterWithMoreLight({ steps: bronzed.value })],
       })
     if (figured.value?.curve.curve.by === 'readings')
       notes.push({
         title: 'Read without a model',
-        lines: [
-          'No standard curve fits these readings, so the range is read from the lightest and darkest steps. The interval shows how far noise may shift it.',
-        ],
+        lines: [texts.noStandardCurveFitsThese],
       })
     if (outliers.value.length)
       notes.push({
         title: 'Off the curve',
         tone: 'caution',
-        lines: [
-          `Step ${outliers.value.join(', ')}: measure again, or look for a hair or a spot. These steps are shown but not used for the curve.`,
-        ],
+        lines: [texts.stepsToMeasureAgain({ steps: outliers.value })],
       })
     notes.push(
       {
         title: 'How to print it',
-        lines: [
-          'Put the tablet in the frame like a negative and use the base exposure. Measure the middle of each step when the print is dry.',
-        ],
+        lines: [texts.putTabletInFrameLike],
       },
       {
         title: 'What it shows',
-        lines: [
-          'The tablet shows how much density range a negative needs to use the whole paper. Print one for each contrast additive, humidity or paper, and compare.',
-        ],
+        lines: [texts.tabletShowsHowMuchDensity],
       },
       {
         title: 'Ends of the curve',
-        lines: [
-          'If the curve levels out, you see the limit of the paper. If it just stops, you see the limit of the tablet, and the true range is longer.',
-        ],
+        lines: [texts.ifCurveLevelsOutYou],
       },
     )
     return notes

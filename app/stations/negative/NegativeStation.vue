@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import FileChoice from '../../kit/FileChoice.vue'
 import PressCard from '../../kit/PressCard.vue'
 import BigTarget from '../../kit/BigTarget.vue'
@@ -75,7 +76,7 @@ const {
       @click="file?.open()"
     >
       <strong>{{ desk.isOpening ? 'Opening the picture…' : 'Choose a picture' }}</strong>
-      <span>or drop a file here: TIFF or PNG (8 or 16 bit), JPEG, WebP</span>
+      <span>{{ texts.orDropFileHereTiff }}</span>
     </PressCard>
     <div v-else class="NegativeStation-look">
       <FilmAndPrint

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { CoreError, type Refusal } from '@core/errors'
 import { laidOut } from '@core/calibration/calibration'
 import { chartPlaces, type ChartPlan } from '@core/chart/chart'
@@ -43,6 +44,10 @@ export const wrongCount = (count: number, plan: ChartPlan): CoreError =>
   new CoreError({
     code: 'wrong-count',
     field: 'chart',
-    problem: `There are ${count} readings, but the chart has ${chartPlaces(plan).length} patches of ${plan.steps} tones.`,
-    remedy: 'Enter every patch row by row, or one reading per tone. Use a dash for a patch you cannot read.',
+    problem: texts.readingsDoNotMatchChart({
+      readings: count,
+      patches: chartPlaces(plan).length,
+      tones: plan.steps,
+    }),
+    remedy: texts.enterEveryPatchRowBy,
   })

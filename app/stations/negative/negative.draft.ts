@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { parseQuantity } from '@core/quantity/parse'
 import { numberOrNull, parseNumber, writtenNumber } from '@core/quantity/number'
 import { MOST_LAYERS } from '@core/negative/registerMarks'
@@ -193,18 +194,10 @@ function readLayer(written: LayerDraft, i: number): Layer {
     isMixed &&
     (![red, green, blue].every((share) => share >= -2 && share <= 3) || !(red + green + blue > 0.01))
   )
-    throw refuse(
-      'layers',
-      `The channel mix of ${name} gives no light.`,
-      'Enter percentages of red, green and blue.',
-    )
+    throw refuse('layers', texts.channelMixGivesNoLight({ layer: name }), texts.enterPercentagesRedGreenAnd)
   const [from, to] = [toneIn(written.from), toneIn(written.to)]
   if (!(from >= 0 && to <= 100 && to - from >= 5))
-    throw refuse(
-      'layers',
-      `${name} has no valid tone range.`,
-      'Enter two L* values from 0 to 100, at least 5 apart.',
-    )
+    throw refuse('layers', `${name} has no valid tone range.`, texts.enterTwoLightnesses)
   return { name, mix: isMixed ? { red, green, blue } : null, from, to }
 }
 

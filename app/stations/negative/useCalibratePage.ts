@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { numberOrNull, writtenNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -98,15 +99,11 @@ export function useCalibratePage() {
   useMarginNotes(() => [
     {
       title: 'What calibration does',
-      lines: [
-        'You print and read a chart once. Every later negative then gives the planned tones at one fixed exposure. Calibration takes an evening, and you can pause at any step for days.',
-      ],
+      lines: [texts.youPrintAndReadChart],
     },
     {
       title: 'What a curve applies to',
-      lines: [
-        'A curve applies to its process, paper, light, film and base exposure. When you change one of these, print a check chart.',
-      ],
+      lines: [texts.curveAppliesItsProcessPaper],
     },
     ...(base.value || !isBeginning.value
       ? []
@@ -114,9 +111,7 @@ export function useCalibratePage() {
           {
             title: 'Find the base exposure first',
             tone: 'caution' as const,
-            lines: [
-              'No base exposure is saved for this process and light. Print a test strip through clear film first. A chart with the wrong exposure is of little use.',
-            ],
+            lines: [texts.noBaseExposureSavedFor2],
           },
         ]),
   ])

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { removeCalibration } from '../../state/actions/calibration.actions'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -59,7 +60,7 @@ export function useCalibrationPath() {
           i === index ? { ...check, isUsed: true } : check,
         ),
       },
-      'The curve was corrected with this check.',
+      texts.curveWasCorrectedWithThis,
     )
 
   const others = computed(() =>
@@ -118,7 +119,12 @@ export function useCalibrationPath() {
       {
         title: 'Largest error',
         lines: [
-          `Tone ${Math.round(100 * worst.tone)} should print at L* ${wanted.toFixed(1)} but printed at ${worst.read.toFixed(1)}, density ${densityFromLightness(Math.max(1, worst.read)).toFixed(2)}.`,
+          texts.worstTone({
+            tone: Math.round(100 * worst.tone),
+            wanted: wanted.toFixed(1),
+            read: worst.read.toFixed(1),
+            density: densityFromLightness(Math.max(1, worst.read)).toFixed(2),
+          }),
         ],
       },
     ]
@@ -129,9 +135,7 @@ export function useCalibrationPath() {
       notes.push({
         title: 'Drift',
         tone: 'caution',
-        lines: [
-          'The last check is clearly worse than an earlier one. Has the lamp dimmed, or did you change lot or paper? Correct the curve with the check, or print a new chart.',
-        ],
+        lines: [texts.lastCheckClearlyWorseThan],
       })
     if (curve.value)
       notes.push(
@@ -145,17 +149,12 @@ export function useCalibrationPath() {
     if (open.value === 'print')
       notes.push({
         title: 'How to print the chart',
-        lines: [
-          'Coat a sheet a little larger than the film, expose at the base exposure, then process and dry as usual. The coat must reach beyond all four rings.',
-          'You can cut off the strip of clear film and expose it in steps first. Its black shows whether the exposure is right.',
-        ],
+        lines: [texts.coatSheetLittleLargerThan, texts.youCanCutOffStrip],
       })
     if (open.value === 'read' || open.value === 'check')
       notes.push({
         title: 'Scanning',
-        lines: [
-          'Scan the dry, flat print in any orientation with all automatic corrections off. A photo works too: from straight above, in even light, not too bright.',
-        ],
+        lines: [texts.scanDryFlatPrintIn],
       })
     return notes
   })

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type FileChoice from '../../kit/FileChoice.vue'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { placeOf } from '@core/run/place'
@@ -115,15 +116,13 @@ export function useNegativeStation() {
       ...notes.value,
       {
         title: 'Emulsion to emulsion',
-        lines: ['Lay the printed (duller) side of the film on the coat. The film is therefore mirrored.'],
+        lines: [texts.layPrintedDullerSideFilm],
       },
     ]
     if (!withCurve.value.length)
       own.push({
         title: 'Controlled tones',
-        lines: [
-          'Print a chart once on film at your base exposure and scan it in Calibrate. Every later negative then gives the planned tones.',
-        ],
+        lines: [texts.printChartOnceOnFilm],
       })
     return own
   })

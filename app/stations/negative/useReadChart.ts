@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type { ReadOfChart } from './chartReading'
 import type FileChoice from '../../kit/FileChoice.vue'
 import { parseQuantity } from '@core/quantity/parse'
@@ -51,8 +52,8 @@ export function useReadChart(
       : {
           code: 'unreadable',
           field: 'white',
-          problem: 'This is not a plausible density for paper white.',
-          remedy: 'Enter a density, usually 0.05 to 0.12 for paper.',
+          problem: texts.thisNotPlausibleDensityFor,
+          remedy: texts.enterPaperWhiteDensity,
         },
   )
   const blackFault = computed<Refusal | undefined>(() =>
@@ -61,8 +62,8 @@ export function useReadChart(
       : {
           code: 'unreadable',
           field: 'black',
-          problem: 'This black is not darker than the white.',
-          remedy: 'Enter the density of the print under clear film, or leave the field empty.',
+          problem: texts.thisBlackNotDarkerThan,
+          remedy: texts.enterDensityPrintUnderClear,
         },
   )
   const byHand = computed(() =>
@@ -131,10 +132,14 @@ export function useReadChart(
       throw new CoreError({
         code: 'other-chart',
         field: 'the scan',
-        problem: `This is a different chart: ${found.steps} tones, each ${found.repeats} times${found.tag ? `, made with curve ${found.tag}` : ', without a curve'}.`,
+        problem: texts.differentChart({
+          tones: found.steps,
+          repeats: found.repeats,
+          curve: found.tag ?? null,
+        }),
         remedy: props.plan.tag
-          ? `Scan the check chart of this calibration, marked ${props.plan.tag}.`
-          : 'Scan the chart that was made for this calibration.',
+          ? texts.scanCheckChartMarked({ tag: props.plan.tag })
+          : texts.scanChartThatWasMade,
       })
     return read
   }

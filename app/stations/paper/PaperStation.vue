@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import KitButton from '../../kit/KitButton.vue'
 import PressCard from '../../kit/PressCard.vue'
 import { computed } from 'vue'
@@ -93,22 +94,18 @@ useMarginNotes((): MarginNote[] => [
     ? [
         {
           title: 'Buffered paper',
-          lines: [
-            'Untreated, this paper prints weak in every iron process. Treat it with acid first, or treat one half of a piece and compare.',
-          ],
+          lines: [texts.untreatedThisPaperPrintsWeak],
           tone: 'caution' as const,
         },
       ]
     : []),
   {
     title: 'Printing side',
-    lines: [
-      'Some papers have a smoother side: use that one. A wetted sheet dries with a curl: print on the side it curls away from. Mark the side in pencil before you tear.',
-    ],
+    lines: [texts.somePapersHaveSmootherSide],
   },
   {
     title: 'Measure the sheet',
-    lines: ['A sheet sold as 22 x 30 in often measures 22.5 x 30. Use the measured size.'],
+    lines: [texts.useMeasuredSize],
   },
 ])
 </script>
@@ -143,8 +140,7 @@ useMarginNotes((): MarginNote[] => [
       @act="router.push({ name: 'new-paper' })"
     >
       <p>
-        Measure a large sheet and enter its weight. Ember Sheet finds the best way to tear it, and works out
-        the acid bath and the size.
+        {{ texts.measureLargeSheetAndEnter }}
       </p>
     </EmptyPage>
     <div v-else class="PaperStation-sheets" role="group" aria-label="Papers">

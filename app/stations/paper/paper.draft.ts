@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { parsePaperWeight } from '@core/paper/weight'
 import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
@@ -47,7 +48,7 @@ export function readPaperDraft(
     new CoreError({ code: 'unreadable', field, problem, remedy })
   const name = attempt('name', () => {
     if (draft.name.trim()) return draft.name.trim()
-    throw wrong('name', 'The paper has no name.', 'Enter the name you use for it.')
+    throw wrong('name', 'The paper has no name.', texts.enterNameYouUseFor)
   })
   const size = attempt('size', (): Size => parseSize(draft.size, { field: 'size', bareUnit: lengthUnit }))
   const weight = attempt('weight', () => parsePaperWeight(draft.weight))

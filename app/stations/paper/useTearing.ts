@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { ref, watch } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
 import type { TearingPlan } from '@core/paper/tearing'
@@ -34,7 +35,7 @@ export function useTearing(question: () => TearingQuestion | null) {
             : {
                 code: 'unexpected',
                 field: 'tearing',
-                problem: 'The tearing plan could not be computed.',
+                problem: texts.tearingPlanCouldNotBe,
                 remedy: 'Try again.',
               }
       } finally {

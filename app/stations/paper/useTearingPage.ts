@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { parseNumber } from '@core/quantity/number'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -133,16 +134,11 @@ export function useTearingPage() {
   useMarginNotes(() => [
     {
       title: 'How to tear',
-      lines: [
-        'Lay a steel rule on the mark, hold the sheet flat and tear upwards along the rule. Keep the sheet the same way round for every tear.',
-        'Before the first tear, mark the printing side of every piece with a pencil cross.',
-      ],
+      lines: [texts.laySteelRuleOnMark, texts.beforeFirstTearMarkPrinting],
     },
     {
       title: 'How the plan is found',
-      lines: [
-        'The plan uses as much of the sheet as possible with straight tears through the whole piece, and then the fewest tears.',
-      ],
+      lines: [texts.planUsesAsMuchSheet],
     },
   ])
   return {

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { parseNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -134,7 +135,7 @@ export function useTreatPage() {
       ...(capacity
         ? [
             {
-              label: `can be treated; your sheets are ${digits(area)} m²`,
+              label: texts.areaThatCanBeTreated({ area: digits(area) }),
               figure: capacity,
               text: `${digits(capacity.value)} m²`,
             },
@@ -153,7 +154,7 @@ export function useTreatPage() {
         { name: 'strength', symbol: 'c', value: percentWv, unit: '% w/v', standing: 'practice' },
       ],
       standing: 'practice',
-      source: 'Definition of percent weight per volume, at the strength of common practice',
+      source: texts.definitionPercentWeightPerVolume,
     },
   })
   const isOverCapacity = computed(() => {
@@ -220,9 +221,7 @@ export function useTreatPage() {
       : []),
     {
       title: 'Half-treated test',
-      lines: [
-        'Dip only one half of a piece and print it. A hard line shows that the paper needs the treatment; no line shows that it does not.',
-      ],
+      lines: [texts.dipOnlyOneHalfPiece],
     },
   ])
   return {

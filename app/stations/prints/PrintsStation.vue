@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { counted } from '../../words/counted'
+import { texts } from './words'
 import InlineField from '../../kit/InlineField.vue'
 import KitButton from '../../kit/KitButton.vue'
 import BigTarget from '../../kit/BigTarget.vue'
@@ -37,7 +39,7 @@ const {
     action="New sheet"
     @act="router.push({ name: 'begin' })"
   >
-    <p>Every sheet you start appears here from its first drop, with its whole record.</p>
+    <p>{{ texts.everySheetYouStartAppears }}</p>
     <p v-if="workroom.binned.length">
       <RouterLink :to="{ name: 'bin' }">{{ workroom.binned.length }} in the bin</RouterLink>
     </p>
@@ -106,7 +108,7 @@ const {
       </p>
     </div>
     <p v-if="!shown.length">
-      Nothing here answers that. Try one word, or part of one; words in “quotes” are found as they stand.
+      {{ texts.noPrintMatches }}
     </p>
     <PrintsLines
       :key="String(isNarrow)"
@@ -116,9 +118,9 @@ const {
       @open="open"
     />
     <div v-if="picks.ids.length" class="PrintsStation-picks">
-      <p>{{ picks.ids.length === 1 ? 'One print picked' : `${picks.ids.length} prints picked` }}</p>
+      <p>{{ counted(picks.ids.length, 'print') }} selected</p>
       <BigTarget v-if="picks.ids.length > 1" label="Compare" hint="c" @press="compare" />
-      <BigTarget plain label="Pick none" hint="escape" @press="picks.clear" />
+      <BigTarget plain label="Clear selection" hint="escape" @press="picks.clear" />
     </div>
   </div>
 </template>

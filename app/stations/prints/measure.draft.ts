@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { parseQuantity } from '@core/quantity/parse'
 import { numberOrNull } from '@core/quantity/number'
 import { CoreError } from '@core/errors'
@@ -35,12 +36,7 @@ export function readReadings(drafts: readonly ReadingDraft[]): Reading[] {
       ...(density !== undefined && { density }),
       ...(lab && { lab }),
     })
-    if (!read.success)
-      throw refuse(
-        `density-${i}`,
-        'This value is not plausible for a print.',
-        'Enter a density from −0.5 to 6, or an L* from 0 to 100.',
-      )
+    if (!read.success) throw refuse(`density-${i}`, texts.thisValueNotPlausibleFor, texts.enterDensityFrom05)
     return [read.data]
   })
   if (!readings.length)
@@ -48,7 +44,7 @@ export function readReadings(drafts: readonly ReadingDraft[]): Reading[] {
       code: 'nothing',
       field: 'density-0',
       problem: 'There is no measurement to save.',
-      remedy: 'Enter at least one density or colour.',
+      remedy: texts.enterAtLeastOneDensity,
     })
   const names = readings.map((one) => `${one.of}/${one.name}`)
   if (new Set(names).size < names.length)
@@ -63,7 +59,7 @@ function labOf(text: string, field: string): [number, number, number] {
     .filter(Boolean)
     .map(numberOrNull)
   if (parts.length !== 3 || parts.some((part) => part === null))
-    throw refuse(field, `“${text}” is not a colour.`, 'Enter L*, a* and b*, such as 20 -1 -30.')
+    throw refuse(field, `“${text}” is not a colour.`, texts.enterLab)
   return parts as [number, number, number]
 }
 

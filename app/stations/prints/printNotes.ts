@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { dryDown, wetAim, type DriedPrint } from '@core/tone/dryDown'
 import { changesSince, densityAt, DRY, fadingOf } from '@core/tone/measured'
 import { driftPerDay, settlesTo, settling, STANDS_STILL, type Settling } from '@core/tone/settling'
@@ -10,8 +11,8 @@ import { dateOf } from '../../words/moments'
 
 const FADING = {
   none: 'No visible change.',
-  seen: 'Slight change: just visible beside a new print.',
-  strong: 'Clear change. Find the cause while other prints of that batch can still be washed or fixed again.',
+  seen: texts.slightChangeJustVisibleBeside,
+  strong: texts.clearChangeFindCauseWhile,
 } as const
 
 /** How a print has changed since it was first measured dry. */
@@ -32,7 +33,7 @@ export function fadingNote({ state }: SheetInRoom, now: number): MarginNote[] {
           ].filter(Boolean)
           return `${one.of === 'patch' ? one.name : one.of}: ${parts.join(', ')} since ${dateOf(one.from.at, now)}`
         }),
-        fading ? FADING[fading] : 'This change is settling. Any later change is fading.',
+        fading ? FADING[fading] : texts.thisChangeSettlingAnyLater,
       ],
       tone: fading === 'strong' ? 'caution' : 'plain',
     },
@@ -66,7 +67,12 @@ export function settlingNote(
     return [
       ...(others && to && to.difference >= SEEN
         ? [
-            `${name}: will settle by about ΔE₀₀ ${to.difference.toFixed(1)}, to L* a* b* ${labSaid(to.lab)}, as ${countSaid(others)} did. Judge the colour then.`,
+            texts.willSettle({
+              name,
+              difference: to.difference.toFixed(1),
+              lab: labSaid(to.lab),
+              others: texts.printsThatSettled(others),
+            }),
           ]
         : []),
       ...(drift
@@ -83,11 +89,6 @@ export function settlingNote(
 /** Less than this nobody sees side by side: common practice. */
 const SEEN = 1
 const labSaid = (lab: readonly number[]) => lab.map((value) => value.toFixed(1).replace('-', '−')).join(' ')
-function countSaid({ prints, onThisPaper }: Settling): string {
-  const count = prints === 1 ? 'one print' : `${prints} prints`
-  if (prints === onThisPaper) return `${count} of the process on this paper`
-  return `${count} of the process${onThisPaper ? `, ${onThisPaper} of them on this paper,` : ''}`
-}
 
 const dried = (one: SheetInRoom): DriedPrint => ({
   processId: one.sheet.process.id,
@@ -129,9 +130,7 @@ export function dryDownNote(one: SheetInRoom, all: readonly SheetInRoom[]): Marg
       lines: [
         `Net density increases by ${digits(100 * share.value, 2)}${spread} % (${share.working.source.toLowerCase()}).`,
         ...(aim && wanted !== null
-          ? [
-              `For a black of ${wanted.toFixed(2)} above paper white when dry, aim for ${aim.value.toFixed(2)} in the tray.`,
-            ]
+          ? [texts.aimForWetBlack({ wanted: wanted.toFixed(2), aim: aim.value.toFixed(2) })]
           : []),
       ],
     },

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { faults } from '@library/index'
@@ -88,7 +89,7 @@ export function useDiagnosePage() {
       title: 'What the record says',
       lines: recorded.value.filter((fact) => fact.is).length
         ? recorded.value.filter((fact) => fact.is).map((fact) => fact.said)
-        : ['Nothing in the record points to a fault. Steps that were not recorded cannot be checked.'],
+        : [texts.nothingInRecordPointsFault],
       tone: recorded.value.some((fact) => fact.is) ? 'caution' : 'plain',
     },
     {
@@ -98,11 +99,11 @@ export function useDiagnosePage() {
     {
       title: 'How causes are ranked',
       lines: [
-        'Each cause starts with how often it occurs. What you see and what is recorded then makes it more or less likely.',
+        texts.eachCauseStartsWithHow,
         `${faults.source}.`,
         confirmed.value.length
-          ? `${confirmed.value.length} of your own confirmed cases are included.`
-          : 'Causes you confirm adjust the ranking for your prints.',
+          ? texts.ownCasesIncluded({ count: confirmed.value.length })
+          : texts.causesYouConfirmAdjustRanking,
       ],
     },
   ])

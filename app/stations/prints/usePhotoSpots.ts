@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type { Reading } from '@core/schema/judgement'
 import { parseQuantity } from '@core/quantity/parse'
 import { numberOrNull } from '@core/quantity/number'
@@ -127,8 +128,8 @@ export function usePhotoSpots(
         throw new CoreError({
           code: 'half-a-strip',
           field: 'photo',
-          problem: 'The step scale needs both ends and a number of steps.',
-          remedy: 'Point at its first and last step, and enter the number of steps.',
+          problem: texts.stepScaleNeedsBothEnds,
+          remedy: texts.pointAtItsFirstAnd,
         })
       const { readings, doubtful } = readPhoto(image, spots.value, density, radius.value)
       emit('read', readings, doubtful)

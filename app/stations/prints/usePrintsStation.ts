@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type InlineField from '../../kit/InlineField.vue'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, useTemplateRef } from 'vue'
@@ -34,11 +35,11 @@ export function usePrintsStation() {
     lights: new Map(workroom.lights.map((one) => [one.id, one])),
     bottles: new Map(workroom.bottles.map((one) => [one.id, one])),
   }))
-  const texts = new ThreadTexts()
+  const threadTexts = new ThreadTexts()
   /** Where it looks is looked up once for all prints, not once for each. */
   const textOf = computed(() => {
     const [layered, known] = [workroom.layered, names.value]
-    return (one: SheetInRoom) => texts.of(layered.get(one.sheet.id) ?? [one], known)
+    return (one: SheetInRoom) => threadTexts.of(layered.get(one.sheet.id) ?? [one], known)
   })
   /** Prints of which one value lies between two others. */
   const range = ref<{ of: ValueId | ''; from: string; to: string }>({ of: '', from: '', to: '' })
@@ -108,7 +109,7 @@ export function usePrintsStation() {
       return [
         {
           title: `Sheet ${first.sheet.number} is selected`,
-          lines: ['Select another print to see the differences.'],
+          lines: [texts.selectAnotherPrintSeeDifferences],
         },
       ]
     const differences = differencesOf(records.map(threadFacts), effects)
@@ -145,7 +146,7 @@ export function usePrintsStation() {
               title: 'Checks due',
               lines: [
                 ...due.slice(0, 12).map((one) => `${one.sheet.number} ${one.sheet.title}`),
-                'Judge each beside your last good print, in the same light.',
+                texts.judgeEachBesideYourLast,
               ],
               tone: 'caution' as const,
             },
@@ -156,9 +157,7 @@ export function usePrintsStation() {
         : [
             {
               title: 'Judge prints dry',
-              lines: [
-                'Prints dry darker, and blue deepens for a day. Judge after one day, and check again after two weeks.',
-              ],
+              lines: [texts.printsDryDarkerAndBlue],
             },
           ]),
     ]

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { writtenNumber } from '@core/quantity/number'
 import type FileChoice from '../../kit/FileChoice.vue'
 import { addRegisterCheck, undoRegisterCheck } from '../../state/actions/register.actions'
@@ -84,8 +85,8 @@ export function useRegisterPage() {
           throw new CoreError({
             code: 'out-of-range',
             field: 'border',
-            problem: 'The border must be 8 to 100 mm wide to hold register marks.',
-            remedy: 'Enter the border the films were made with.',
+            problem: texts.borderTooNarrow,
+            remedy: texts.enterBorderFilmsWereMade,
           })
       })) &&
       (await attempt('layers', () => {
@@ -165,18 +166,13 @@ export function useRegisterPage() {
   useMarginNotes(() => [
     {
       title: 'How register is measured',
-      lines: [
-        'The film of each layer has its own crosses in the middle of each side. The crosses in the corners are for aligning the films.',
-        'Scan the whole sheet with its borders at 300 ppi or more. A photo at an angle works too.',
-      ],
+      lines: [texts.filmEachLayerHasIts, texts.scanWholeSheetWithIts],
     },
     ...(register.value
       ? [
           {
             title: 'What is visible',
-            lines: [
-              'An error of 0.2 mm is not visible at reading distance. A larger one shows as a coloured edge.',
-            ],
+            lines: [texts.registerErrorThatShows],
           },
         ]
       : []),

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Signal } from '@core/judge/controlChart'
@@ -34,11 +35,11 @@ export function useTrendsPage() {
     residual: 'Calibration check error',
   } as const
   const MEANS: Readonly<Record<Trend['kind'], string>> = {
-    lamp: 'Less light at the same distance: the tubes are ageing or something blocks the light. Expose by dose, or replace the tubes.',
-    base: 'A rising base exposure means a dimming lamp or an ageing lot. A falling one means a stronger mix.',
-    black: 'A falling Dmax is the first sign of an old lot, a thin coat or a dim lamp.',
-    white: 'A darker paper white means poor clearing, fogged coat, or too much light in the room.',
-    residual: 'Check errors grow when printer, film, mix or light has changed. Print a new chart.',
+    lamp: texts.lessLightAtSameDistance,
+    base: texts.risingBaseExposureMeansDimming,
+    black: texts.fallingDmaxFirstSignOld,
+    white: texts.darkerPaperWhiteMeansPoor,
+    residual: texts.checkErrorsGrowWhenPrinter,
   }
   const placeOf = ({ processId, paperId, lightId }: Trend) =>
     [
@@ -109,16 +110,11 @@ export function useTrendsPage() {
   useMarginNotes(() => [
     {
       title: 'How control limits are computed',
-      lines: [
-        'Limits are the mean of the first eight values ± three standard deviations, estimated from the mean moving range divided by 1.128.',
-        'NIST/SEMATECH e-Handbook of Statistical Methods, 6.3.2.2. At least four values are needed.',
-      ],
+      lines: [texts.limitsMeanFirstEightValues, texts.controlLimitSource],
     },
     {
       title: 'Change one thing',
-      lines: [
-        'A new lot, lamp or paper changes the level, as expected. Check what changed that day before you correct anything.',
-      ],
+      lines: [texts.newLotLampOrPaper],
     },
   ])
   return {

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { toSignificant } from '@core/quantity/number'
 import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
@@ -74,7 +75,7 @@ export function readProcess(
         code: 'empty',
         field: 'name',
         problem: 'The process has no name.',
-        remedy: 'Enter a name so that you can find it later.',
+        remedy: texts.enterNameSoThatYou,
       })
     },
     definition.name,

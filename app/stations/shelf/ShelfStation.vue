@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import { computed, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { readinessOf } from '@core/shelf/readiness'
@@ -65,7 +66,7 @@ useMarginNotes((): MarginNote[] => {
     })
   notes.push({
     title: 'Shelf',
-    lines: ['Choose a bottle to see its contents and hazards.'],
+    lines: [texts.chooseBottleSeeItsContents],
   })
   return notes
 })
@@ -111,13 +112,12 @@ useMarginNotes((): MarginNote[] => {
       @act="router.push({ name: 'take-in' })"
     >
       <p>
-        Add the chemicals you have, then make solutions from them. Ember Sheet works out what to weigh, checks
-        it, and tracks amounts and age.
+        {{ texts.addChemicalsYouHaveThen }}
       </p>
-      <p>You can plan sheets without a shelf. The app then assumes the usual strengths.</p>
+      <p>{{ texts.youCanPlanSheetsWithout }}</p>
     </EmptyPage>
 
-    <p v-if="standing.length && !boards.length" role="status">No bottle or jar has that name.</p>
+    <p v-if="standing.length && !boards.length" role="status">{{ texts.noBottleOrJarHas }}</p>
     <section v-for="board in boards" :key="board.name" class="ShelfStation-board" :aria-label="board.name">
       <div class="ShelfStation-bottles">
         <BottleFigure
@@ -140,7 +140,7 @@ useMarginNotes((): MarginNote[] => {
             : `enough for about ${one.sheets} ${one.sheets === 1 ? 'sheet' : 'sheets'}`
         }}
       </span>
-      <span v-if="!ready.length">No process has all its solutions yet. See the shopping list.</span>
+      <span v-if="!ready.length">{{ texts.noProcessHasAllIts }}</span>
     </p>
   </section>
 </template>

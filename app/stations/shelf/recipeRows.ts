@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { concentratePerLitre } from '@core/chemistry/dilution'
 import { digits } from '@core/quantity/format'
 import { substances } from '@library/index'
@@ -99,5 +100,10 @@ export function percentWords(row: RecipeRow): string {
   if (!liquid || liquid.percentWw >= 99 || !(percent > 0)) return ''
   if (!['percentWv', 'percentVv'].includes(row.measure)) return ''
   const { byWeight, byVolume } = concentratePerLitre(percent, liquid)
-  return `${digits(percent)} % w/v, by weight: ${digits(byWeight)} ml of ${digits(liquid.percentWw)} % concentrate in a litre. ${digits(percent)} % v/v, by volume: ${digits(byVolume)} ml.`
+  return texts.byWeightOrByVolume({
+    percent: digits(percent),
+    byWeight: digits(byWeight),
+    concentrate: digits(liquid.percentWw),
+    byVolume: digits(byVolume),
+  })
 }

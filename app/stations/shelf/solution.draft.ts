@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { type Mend } from '@core/chemistry/audits'
 import { dilute, scaleToHand, densityByStrength } from '@core/chemistry/dilution'
 import { solutesIn } from '@core/chemistry/lots'
@@ -120,7 +121,7 @@ function ingredientOf(row: RecipeRow, room: SolutionRoom, volumeMillilitres: num
     throw new CoreError({
       code: 'unknown',
       field: 'what',
-      problem: 'This ingredient is not in the library.',
+      problem: texts.thisIngredientNotInLibrary,
       remedy: 'Choose a substance or a bottle.',
     })
   const jar = bottleOf(row.jarId, room)

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type { StandingBottle } from './useShelf'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -94,8 +95,8 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
       fault.value = {
         code: 'not-measured',
         field: 'amount',
-        problem: 'The amount in this bottle is not known.',
-        remedy: 'Enter how much you pour into the waste jar; an estimate is fine.',
+        problem: texts.amountInThisBottleNot,
+        remedy: texts.enterHowMuchYouPour2,
       }
       return
     }
@@ -119,7 +120,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
   }
   async function unmake(): Promise<void> {
     await takeBottleBack(bottle.value.id)
-    notice.say(`${bottle.value.label} removed. Its ingredients are back in their bottles.`)
+    notice.say(texts.bottleRemoved({ label: bottle.value.label }))
     emit('gone')
   }
   const relabel = () => changeBottle(bottle.value.id, { statedPercent: undefined })

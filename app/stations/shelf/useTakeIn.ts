@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { parseNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -128,9 +129,7 @@ export function useTakeIn() {
       return [
         {
           title: 'Adding a chemical',
-          lines: [
-            'Enter what the label says and what you paid. Ember Sheet handles hydrates and purity and tracks what is left.',
-          ],
+          lines: [texts.enterWhatLabelSaysAnd],
         },
       ]
     return [

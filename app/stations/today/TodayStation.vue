@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import KitButton from '../../kit/KitButton.vue'
 import { hasServer } from '../../storage/server'
 import { goToWorkroom } from '../../storage/whichWorkroom'
@@ -42,12 +43,10 @@ function move(cue: Cue, quarters: number): void {
     @act="router.push({ name: 'start' })"
   >
     <p>
-      You need two bottles (iron citrate and ferricyanide), a brush, a sheet of paper, something to print, and
-      UV light.
+      {{ texts.youNeedTwoBottlesIron }}
     </p>
     <p>
-      Ember Sheet counts the drops with you, times the coat, the exposure and the wash, and keeps the record
-      as you work. Nothing leaves this computer.
+      {{ texts.emberSheetCountsDropsWith }}
     </p>
     <p>
       <RouterLink :to="{ name: 'begin' }">New sheet with all options</RouterLink>
@@ -93,7 +92,7 @@ function move(cue: Cue, quarters: number): void {
     <p v-else class="TodayStation-still">
       No sheet is in progress. Press
       <strong>n</strong>
-      to start one, or open Prints to see finished prints.
+      {{ texts.startOneOrOpenPrints }}
     </p>
   </div>
 </template>

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type { EventAttributes } from 'ics'
 import { CoreError } from '@core/errors'
 import type { DiaryEntry } from '@core/schedule/diary'
@@ -17,7 +18,7 @@ function words(
     case 'look':
       return {
         title: `${what.lookId === 'dry' ? 'Dry check' : 'Two-week check'}: ${named(what.sheetId)}`,
-        description: 'Judge it beside your last good print, in the same light.',
+        description: texts.judgeItBesideYourLast,
       }
   }
 }
@@ -48,8 +49,8 @@ export async function calendarFile(
     throw new CoreError({
       code: 'calendar',
       field: 'calendar',
-      problem: 'The calendar file could not be saved.',
-      remedy: error ? error.message : 'Plan again, then save the calendar file once more.',
+      problem: texts.calendarFileCouldNotBe,
+      remedy: error ? error.message : texts.planAgainThenSaveCalendar,
     })
   return value
 }

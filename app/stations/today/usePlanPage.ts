@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { numberOrNull } from '@core/quantity/number'
 import { computed, onUnmounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
@@ -67,7 +68,7 @@ export function usePlanPage() {
             code: 'nothing',
             field: 'sheets',
             problem: 'The plan has no sheets.',
-            remedy: 'Choose a sheet, or start a new one.',
+            remedy: texts.chooseSheetOrStartNew,
           })
         found = { ...found, sheetIds }
       })) &&
@@ -88,7 +89,7 @@ export function usePlanPage() {
           throw new CoreError({
             code: 'out-of-range',
             field: 'room',
-            problem: 'One of the equipment numbers is not a whole number.',
+            problem: texts.oneEquipmentNumbersNotWhole,
             remedy: 'Enter whole numbers of 1 or more.',
           })
         found = { ...found, room: read.data }
@@ -152,25 +153,19 @@ export function usePlanPage() {
     const ids = sheets.map((sheet) => sheet.id)
     await shareGlass(ids)
     made.value = null
-    notice.say(`Sheets ${numbersOf(sheets)} will be coated from one mix.`, () => partGlass(ids))
+    notice.say(texts.coatedFromOneMix({ sheets: numbersOf(sheets) }), () => partGlass(ids))
   }
   const numbersOf = (sheets: readonly { number: number }[]) => sheets.map((sheet) => sheet.number).join(', ')
   useMarginNotes(() => [
     {
       title: 'Rules of the plan',
-      lines: [
-        'Coats dry fully and are printed within their life. Prints go straight from the frame to the bath. No bath runs over its maximum time.',
-        'For one person: mix 3 min, coat 2 min, load a frame 1 min, unload 30 s, move between trays 20 s, hang 1 min (common practice).',
-      ],
+      lines: [texts.coatsDryFullyAndPrinted, texts.forOnePersonMix3],
     },
     ...(made.value?.plan.spent.length
       ? [
           {
             title: 'Past its shelf life',
-            lines: made.value.plan.spent.map(
-              (one) =>
-                `${named(one.sheetId)}: this coat is past its life. It is planned as if it were still good.`,
-            ),
+            lines: made.value.plan.spent.map((one) => texts.coatPastItsLife({ sheet: named(one.sheetId) })),
             tone: 'caution' as const,
           },
         ]

@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { clocksOf } from '@core/run/deadlines'
@@ -65,10 +66,10 @@ export function useTodayStation() {
   const DUE_LOOK = {
     dry: {
       title: 'Dry checks due',
-      line: 'These prints have dried for a day. Judge them now.',
+      line: texts.thesePrintsHaveDriedFor,
     },
-    settled: { title: 'Two-week checks due', line: 'Has the colour held for two weeks?' },
-    later: { title: 'Repeat checks due', line: 'Measure the same spots in the same light as before.' },
+    settled: { title: 'Two-week checks due', line: texts.hasColourHeldForTwo },
+    later: { title: 'Repeat checks due', line: texts.measureSameSpotsInSame },
   } as const
   const numbered = (sheetId: string) => `Sheet ${workroom.find(sheetId)?.sheet.number ?? ''}`
   const titleOf = (sheetId: string, stepId: string) =>
@@ -93,10 +94,10 @@ export function useTodayStation() {
           new CoreError({
             code: 'no-plan',
             field: 'plan',
-            problem: 'This plan can no longer be met.',
+            problem: texts.thisPlanCanNoLonger,
             remedy:
               answer.reasons.map((reason) => reasonLine(reason, numbered, now.now, titleOf))[0] ??
-              'Plan again from now with fewer sheets.',
+              texts.planAgainFromNowWith,
           }),
           'this',
         )
@@ -149,13 +150,10 @@ export function useTodayStation() {
     return [
       {
         title: 'What you need',
-        lines: [
-          ...bottles,
-          'A soft brush without metal, distilled water, and a contact frame or a sheet of glass.',
-        ],
+        lines: [...bottles, texts.softBrushWithoutMetalDistilled],
       },
       ...cautions.flatMap((id) => cautionNotes(classicCyanotype, id)),
-      { title: 'Keys', lines: ['Space does the next step, d switches to the dim room, ? lists all keys.'] },
+      { title: 'Keys', lines: [texts.spaceDoesNextStepD] },
     ]
   }
 
@@ -169,7 +167,7 @@ export function useTodayStation() {
           ...plans.slipping
             .slice(0, 4)
             .map((slip) => slipLine(slip, numbered, stepTitle(slip.sheetId, slip.stepId))),
-          'Press r to plan again from now.',
+          texts.pressRPlanAgainFrom,
         ],
         tone: 'caution',
       })
@@ -210,9 +208,7 @@ export function useTodayStation() {
     if (plans.current)
       notes.push({
         title: 'Move a step',
-        lines: [
-          'Press − 15 min or + 15 min, or use Alt and the arrow keys on a step. The app plans the rest again.',
-        ],
+        lines: [texts.moveStepByKeys],
       })
     return notes
   })

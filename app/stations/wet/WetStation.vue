@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './words'
 import BigClock from '../../kit/BigClock.vue'
 import BigTarget from '../../kit/BigTarget.vue'
 import EmptyPage from '../../kit/EmptyPage.vue'
@@ -50,8 +51,7 @@ const {
     @act="router.push({ name: 'light' })"
   >
     <p>
-      A print appears here when its exposure is finished. Each tray has a clock; you decide by eye when to
-      move on.
+      {{ texts.printAppearsHereWhenIts }}
     </p>
   </EmptyPage>
 
@@ -85,7 +85,7 @@ const {
     <BathPanel v-if="opened && openedFor" :tray="opened.tray" :one="openedFor" @close="opened = null" />
 
     <template v-if="hasMovedOn">
-      <p class="WetStation-doing">Hung to dry. You can look at it wet, but judge it dry.</p>
+      <p class="WetStation-doing">{{ texts.hungDryYouCanLook }}</p>
       <div class="WetStation-acts">
         <BigTarget :label="`Go to ${placeTitle}`" hint=" " @press="next" />
         <BigTarget
@@ -104,7 +104,7 @@ const {
         <div>
           <p class="WetStation-doing">{{ stepWords.doing }}</p>
           <BigClock v-if="reading" :reading="reading" />
-          <p v-if="rocking" class="es-quiet">Rock the tray or turn the print in {{ rocking }}.</p>
+          <p v-if="rocking" class="es-quiet">{{ texts.rockTray({ wait: rocking }) }}</p>
         </div>
         <div>
           <LeastTime :step="stepWords" :sheet="inHand.sheet" />

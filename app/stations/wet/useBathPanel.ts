@@ -1,3 +1,4 @@
+import { texts } from './words'
 import type { BenchTray } from '@core/process/bench'
 import type { SheetInRoom } from '../../state/workroom.store'
 import { computed, ref, watch } from 'vue'
@@ -184,7 +185,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     await attempt('discard', async () => {
       const wasteId = await discardBath(what)
       notice.say(
-        `${held.name} into waste jar: ${jarName.value}.${next ? ' The second bath becomes the first. Fill a fresh second bath.' : ''}`,
+        `${held.name} into waste jar: ${jarName.value}.${next ? ` ${texts.secondBathBecomesFirstFill}` : ''}`,
         () => takeDiscardBack(what, wasteId),
       )
     })

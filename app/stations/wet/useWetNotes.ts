@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { computed, type Ref } from 'vue'
 import { slipsOf } from '@core/run/timing'
 import { wordsIdOf } from '@core/run/runState'
@@ -69,9 +70,7 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
     return [
       {
         title: 'Tray occupied',
-        lines: [
-          `${names} ${lying.length === 1 ? 'lies' : 'lie'} in it. Wait until the tray is free, or add this print so that they do not overlap.`,
-        ],
+        lines: [texts.printsInTray({ names, prints: lying.length })],
         tone: 'caution',
       },
     ]
@@ -86,7 +85,7 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
       return [
         {
           title: 'This tray is not filled',
-          lines: ['Press the line below the tray to fill it, so that prints can be counted.'],
+          lines: [texts.pressLineBelowTrayFill],
         },
       ]
     return [{ title: isWaiting.value ? 'Next bath' : 'This bath', lines: meetsLines(bath, standing) }]

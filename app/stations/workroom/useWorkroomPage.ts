@@ -1,3 +1,4 @@
+import { texts } from './words'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { logCsv, printsCsv } from '@core/archive/tables'
 import { allLogs } from '../../state/queries'
@@ -64,8 +65,7 @@ export function useWorkroomPage() {
     busy('Writing the tables…', async () => {
       const records = [...workroom.sheets].reverse().flatMap((one) => recordOf(one.sheet.id) ?? [])
       const { logs, lost } = await allLogs()
-      if (lost > 0)
-        notice.say(`${lost} logs cannot be read and are missing from the tables. Check the stored data.`)
+      if (lost > 0) notice.say(texts.logsNotRead({ logs: lost }))
       const day = new Date().toISOString().slice(0, 10)
       const csv = (text: string) => new Blob(['\ufeff', text], { type: 'text/csv' })
       saveFile(csv(printsCsv(records)), `ember-sheet-prints-${day}.csv`)
@@ -85,8 +85,7 @@ export function useWorkroomPage() {
   async function notify(isOn: boolean): Promise<void> {
     if (isOn && 'Notification' in window) await Notification.requestPermission()
     preferences.chosen.notify = isOn && 'Notification' in window && Notification.permission === 'granted'
-    if (isOn && !preferences.chosen.notify)
-      notice.say('This browser blocks notifications here. Sounds and the clock bar still work.')
+    if (isOn && !preferences.chosen.notify) notice.say(texts.thisBrowserBlocksNotificationsHere)
   }
   const speakNow = (isOn: boolean) => {
     if (isOn) speak('Spoken cues are on.')
@@ -95,8 +94,8 @@ export function useWorkroomPage() {
     busy('Asking the browser…', async () => {
       notice.say(
         (await storage.askToKeep())
-          ? 'The browser has promised to keep your data.'
-          : 'The browser refused. Choose a backup folder instead.',
+          ? texts.browserHasPromisedKeepYour
+          : texts.browserRefusedChooseBackupFolder,
       )
     })
 
@@ -107,14 +106,11 @@ export function useWorkroomPage() {
   useMarginNotes(() => [
     {
       title: 'Backups',
-      lines: [
-        'A backup is a ZIP file with all records as JSON and the original pictures. Any ZIP tool can open it. See docs/formats.md.',
-        'A restore never overwrites your data. You see all differences and choose.',
-      ],
+      lines: [texts.backupZipFileWithAll, texts.restoreNeverOverwritesYourData],
     },
     {
       title: 'Where your data is',
-      lines: ['In this browser, on this computer. Nothing is sent anywhere.'],
+      lines: [texts.inThisBrowserOnThis],
     },
   ])
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import { digits, formatSpan } from '@core/quantity/format'
 import BigTarget from '../../../kit/BigTarget.vue'
@@ -140,7 +141,7 @@ const {
       />
     </div>
     <details class="BeginSheet-more">
-      <summary>Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio</summary>
+      <summary>{{ texts.numberSheetsCoatsCoverageDropper }}</summary>
       <div class="BeginSheet-row">
         <TextField
           v-if="!changing"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { parseAir } from '@core/quantity/air'
 import { computed, ref } from 'vue'
@@ -43,7 +44,7 @@ function keep(): void {
         code: 'out-of-range',
         field: 'room',
         problem: `${Math.round(celsius)} °C cannot be a room temperature.`,
-        remedy: 'Enter temperature and humidity, for example 21 °C, 48 % or 70 F, 48 %.',
+        remedy: texts.enterTemperatureAndHumidity,
       })
     write(celsius, relativeHumidity)
     typed.value = ''

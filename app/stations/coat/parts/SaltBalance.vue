@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { computed } from 'vue'
 import type { SaltBalance } from '@core/chemistry/saltBalance'
 import FigureValue from '../../../kit/FigureValue.vue'
@@ -7,9 +8,9 @@ import FigureValue from '../../../kit/FigureValue.vue'
 const props = defineProps<{ balance: SaltBalance }>()
 
 const WORDS = {
-  silverShort: 'Too little silver for the salt: expect pale grey-red patches. Use less salt or more silver.',
-  even: 'Barely enough silver for the salt. A second silver coat or a weaker salt solution is safer.',
-  silverAmple: 'Enough silver, with an excess that printing out needs.',
+  silverShort: texts.tooLittleSilverForSalt,
+  even: texts.barelyEnoughSilverForSalt,
+  silverAmple: texts.enoughSilverWithExcessThat,
 } as const
 const words = computed(() => WORDS[props.balance.verdict])
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { addBase, undoBase } from '../../../state/actions/light.actions'
 import { computed, ref } from 'vue'
@@ -66,7 +67,7 @@ async function add(): Promise<void> {
         code: 'missing',
         field: 'base exposure',
         problem: 'Process and light are missing.',
-        remedy: 'Choose both. Add the light in Lights first if needed.',
+        remedy: texts.chooseBothAddLightIn,
       })
     const light = lights.lightNow(lightId.value)
     const id = await addBase({
@@ -93,15 +94,11 @@ const ofProcess = computed(() => workroom.allProcesses.map((one) => ({ id: one.i
 useMarginNotes(() => [
   {
     title: 'What it applies to',
-    lines: [
-      'One combination of process, sensitizer, paper, light and film. A new sheet of the same combination starts from this exposure.',
-    ],
+    lines: [texts.oneCombinationProcessSensitizerPaper],
   },
   {
     title: 'Saved as a dose where possible',
-    lines: [
-      'If the light was measured, the base exposure is saved as a dose. When the lamp dims, the app lengthens the time.',
-    ],
+    lines: [texts.ifLightWasMeasuredBase],
   },
 ])
 </script>
@@ -112,7 +109,7 @@ useMarginNotes(() => [
       <h1>Base exposures</h1>
     </header>
     <EmptyPage v-if="!shown.length" under kicker="Base exposures" title="No base exposure yet">
-      <p>Print and read one test strip. Every later sheet then starts from its result.</p>
+      <p>{{ texts.printAndReadOneTest }}</p>
       <p><RouterLink :to="{ name: 'strip' }">Plan a test strip</RouterLink></p>
     </EmptyPage>
     <article

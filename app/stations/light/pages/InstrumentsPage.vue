@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, ref } from 'vue'
 import { CoreError } from '@core/errors'
@@ -99,22 +100,15 @@ const meterOptions = computed(() => [
 useMarginNotes(() => [
   {
     title: 'Stand-ins',
-    lines: [
-      'These instruments are simulated by the server that comes with Ember Sheet, so that you can try everything without real ones.',
-      'You can make them fail to see how the exposure clock copes.',
-    ],
+    lines: [texts.theseInstrumentsSimulatedByServer, texts.youCanMakeThemFail],
   },
   {
     title: hasSerial ? 'Your own device' : 'No serial ports',
-    lines: [
-      hasSerial
-        ? 'You can connect a device that uses the same protocol. See docs/instruments.md.'
-        : 'This browser cannot connect to your own device. Try another browser, or type the values.',
-    ],
+    lines: [hasSerial ? texts.youCanConnectDeviceThat : texts.thisBrowserCannotConnectYour],
   },
   {
     title: 'Without instruments',
-    lines: ['You can type every value. Exposures are then counted by time or from the model of the light.'],
+    lines: [texts.youCanTypeEveryValue],
   },
 ])
 </script>
@@ -164,7 +158,7 @@ useMarginNotes(() => [
         </template>
       </div>
       <p v-if="id === 'exposure-unit'" class="es-quiet">
-        Close the cover before you switch the lamp on. Do not look into the lamp.
+        {{ texts.closeCoverBeforeYouSwitch }}
       </p>
       <ChoiceRow
         v-if="isStandIn(id) && instruments.devices[id].isWanted"

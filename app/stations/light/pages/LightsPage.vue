@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import PressCard from '../../../kit/PressCard.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
@@ -18,7 +19,7 @@ const { standing, chosen, choose, name, kind, kinds, isAdding, add } = useLights
     </header>
     <EmptyPage v-if="!standing.length" under kicker="Lights" title="No lights yet">
       <p>
-        Add the lamp or the window you print with. Ember Sheet counts its hours and warns you when it dims.
+        {{ texts.addLampOrWindowYou }}
       </p>
     </EmptyPage>
     <ul v-else class="LightsPage-row">

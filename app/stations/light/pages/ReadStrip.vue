@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import PressCard from '../../../kit/PressCard.vue'
 import { digits, formatSpan } from '@core/quantity/format'
@@ -18,7 +19,7 @@ const {
   seconds,
   way,
   WAYS,
-  texts,
+  typedRows,
   white,
   difference,
   mark,
@@ -36,15 +37,15 @@ const {
 </script>
 
 <template>
-  <EmptyPage v-if="!one?.sheet.strip" kicker="Test strip" title="This sheet is not a test strip">
-    <p>Plan a test strip first, then read it here.</p>
+  <EmptyPage v-if="!one?.sheet.strip" kicker="Test strip" :title="texts.thisSheetNotTestStrip">
+    <p>{{ texts.planTestStripFirstThen }}</p>
   </EmptyPage>
   <EmptyPage
     v-else-if="!exposed"
     :kicker="`Sheet ${one.sheet.number} · ${one.sheet.title}`"
-    title="This strip has not been exposed yet"
+    :title="texts.thisStripHasNotBeen"
   >
-    <p>Expose and process the strip and let it dry, then read it here.</p>
+    <p>{{ texts.exposeAndProcessStripAnd }}</p>
   </EmptyPage>
   <section v-else class="ReadStrip">
     <header>
@@ -60,24 +61,24 @@ const {
         </PressCard>
       </template>
     </StripCard>
-    <p v-if="way === 'eye'" class="es-quiet">Choose the first step that looks as black as all later steps.</p>
+    <p v-if="way === 'eye'" class="es-quiet">{{ texts.chooseFirstStepThatLooks }}</p>
     <template v-else>
       <StripCard :times="seconds" :covered="0" :densities="densities" />
       <div class="ReadStrip-fields">
         <TextField
           v-for="(time, at) in seconds"
           :key="at"
-          :model-value="texts[at] ?? ''"
+          :model-value="typedRows[at] ?? ''"
           :label="`Step ${at + 1}`"
           :fault="typed.faults[at]"
           :hint="formatSpan(Math.round(time))"
-          @update:model-value="texts[at] = $event"
+          @update:model-value="typedRows[at] = $event"
         />
       </div>
       <div class="ReadStrip-row">
         <TakeReading quantity="density" label="Read next step" @read="take" />
         <KitButton v-if="canReadWhole" @click="readWhole">
-          Read all steps with the simulated densitometer
+          {{ texts.readAllStepsWithSimulated }}
         </KitButton>
         <TextField v-model="difference" label="Tolerance in density" hint="usually 0.04" />
         <TextField

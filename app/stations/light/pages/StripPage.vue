@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { makeStrip } from '../../../state/actions/sheet.actions'
 import { parseNumber } from '@core/quantity/number'
@@ -83,22 +84,15 @@ const strips = computed(() => workroom.sheets.filter((one) => one.sheet.strip))
 useMarginNotes(() => [
   {
     title: 'How to lay the strip',
-    lines: [
-      'Lay clear film along one half of a coated strip and leave the other half bare. Step 1 is at the edge where the card starts.',
-      'Steps of equal ratio look even to the eye. A third of a stop is fine enough.',
-    ],
+    lines: [texts.layClearFilmAlongOne, texts.stepsEqualRatioLookEven],
   },
   {
     title: 'How to expose the strip',
-    lines: [
-      'The exposure clock tells you “cover to step 3”. Turn on the voice in Workroom, or watch the page.',
-    ],
+    lines: [texts.exposureClockTellsYouCover],
   },
   {
     title: 'What the strip is for',
-    lines: [
-      'The strip finds the base exposure: the shortest exposure that prints maximum black through clear film. The negative does the rest.',
-    ],
+    lines: [texts.stripFindsBaseExposureShortest],
   },
 ])
 </script>
@@ -153,7 +147,7 @@ useMarginNotes(() => [
       </li>
     </ol>
     <div class="StripPage-acts">
-      <BigTarget label="Plan a new sheet for this strip" :disabled="!read.plan" @press="begin" />
+      <BigTarget :label="texts.planNewSheetForThis" :disabled="!read.plan" @press="begin" />
     </div>
     <section v-if="waiting.length">
       <h2>Or use a planned sheet</h2>

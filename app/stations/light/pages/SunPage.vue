@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
@@ -65,23 +66,21 @@ useMarginNotes(() => [
     title: 'Uncertainty',
     lines: scene.value
       ? [
-          `Two times in three, the light is within a factor of ${digits(Math.exp(scene.value.correction.uncertainty ?? 0), 2)} of this value. The sky: ${skyText(light.value?.sky)}.`,
-          'Each meter reading under this sun, and each metered exposure, fits the model to your place.',
+          texts.likelyWithinFactor({
+            factor: digits(Math.exp(scene.value.correction.uncertainty ?? 0), 2),
+            sky: skyText(light.value?.sky),
+          }),
+          texts.eachMeterReadingUnderThis,
         ]
-      : ['Enter where you print. Nothing leaves this computer.'],
+      : [texts.enterWhereYouPrintNothing],
   },
   {
     title: 'When the sky changes',
-    lines: [
-      'Update the sky when it changes. Entries older than six hours are ignored.',
-      'A UV index forecast for the hour is better than judging by eye.',
-    ],
+    lines: [texts.updateSkyWhenItChanges, texts.uvIndexForecastForHour],
   },
   {
     title: 'Glass and wind',
-    lines: [
-      'Hold everything in place with clips and glass. Cover the frame while you carry it, and start the clock when you uncover it.',
-    ],
+    lines: [texts.holdEverythingInPlaceWith],
   },
 ])
 </script>
@@ -135,7 +134,7 @@ useMarginNotes(() => [
         </p>
         <p v-else-if="dose">
           <strong>no time</strong>
-          <span>not enough light for one print on this day</span>
+          <span>{{ texts.notEnoughLightForOne }}</span>
         </p>
         <template v-if="finish && finishFigure && finish.at">
           <FigureValue
@@ -154,7 +153,7 @@ useMarginNotes(() => [
         </template>
         <p v-else-if="finish && dose">
           <strong>not today</strong>
-          <span>start {{ timeOfDay(finish.from) }}, the print will not get its full dose before dark</span>
+          <span>{{ texts.doseNotReachedBeforeDark({ start: timeOfDay(finish.from) }) }}</span>
         </p>
       </div>
       <div class="SunPage-row">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitCheckbox from '../../../kit/KitCheckbox.vue'
 import KitButton from '../../../kit/KitButton.vue'
 import { undoTabletPrint } from '../../../state/actions/light.actions'
@@ -71,7 +72,7 @@ const {
       <TextField
         v-model="typed"
         label="Readings, clear step first"
-        placeholder="1.42 1.40 1.36 1.28 … use a dash for a step you cannot read"
+        :placeholder="texts.exampleOfTabletReadings"
         :fault="read.fault ?? refusalOfHand"
         :hint="
           read.print

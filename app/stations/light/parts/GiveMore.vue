@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitDialog from '../../../kit/KitDialog.vue'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import PressCard from '../../../kit/PressCard.vue'
@@ -41,7 +42,7 @@ function giveTyped(): void {
 
 <template>
   <KitDialog title="Change the exposure" @opened="field?.focus()" @close="emit('close')">
-    <p class="es-quiet">Planned now: {{ formatSpan(plannedSeconds) }}. Use a minus to shorten it.</p>
+    <p class="es-quiet">{{ texts.plannedNow({ planned: formatSpan(plannedSeconds) }) }}</p>
     <div class="GiveMore-offers">
       <PressCard v-for="offer in offers" :key="offer.text" @click="emit('give', offer.change, offer.said)">
         <strong>{{ offer.text }}</strong>

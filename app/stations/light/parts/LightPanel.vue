@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { measuredAgainst } from '@core/light/ageing'
 import { warmAfterSeconds } from '@core/light/lamp'
@@ -64,11 +65,7 @@ const {
             ? `Measure again in ${digits(health.nextCheckHours, 2)} h of lamp time.`
             : 'Measure again now.'
         }}
-        {{
-          isFirstReadLate
-            ? 'The percentage is relative to your first reading. Measure new tubes once they have burned in.'
-            : ''
-        }}
+        {{ isFirstReadLate ? texts.relativeToFirstReading : '' }}
       </p>
     </div>
 
@@ -144,7 +141,7 @@ const {
         />
         <QuantityField
           v-model="settles"
-          label="Warm-up time (to two thirds of the rest)"
+          :label="texts.warmUpTimeTwoThirds"
           hint="such as 90 s"
           dimension="time"
           unit="s"

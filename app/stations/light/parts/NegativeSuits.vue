@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { numberOrNull } from '@core/quantity/number'
 import { computed, ref } from 'vue'
 import { digits } from '@core/quantity/format'
@@ -16,8 +17,8 @@ const suits = computed(() => {
 })
 const SUIT_WORDS = {
   fits: 'fits',
-  shortPaper: 'too contrasty: shadows or highlights will be lost',
-  longPaper: 'too soft: the print will be flat',
+  shortPaper: texts.tooContrasty,
+  longPaper: texts.tooSoft,
   unknown: 'its tablet was too short to tell',
 } as const
 </script>
@@ -29,7 +30,7 @@ const SUIT_WORDS = {
     placeholder="1.65"
     hint="shows which of these fit it"
   />
-  <ul v-if="suits.length" aria-label="Papers and mixes that fit this negative">
+  <ul v-if="suits.length" :aria-label="texts.papersAndMixesThatFit">
     <li
       v-for="(suit, at) in suits"
       :key="suit.id"

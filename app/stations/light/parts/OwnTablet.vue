@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { addTablet } from '../../../state/actions/light.actions'
 import { ref } from 'vue'
@@ -19,8 +20,8 @@ const keepTablet = () =>
       throw new CoreError({
         code: 'too-few',
         field: 'tablet',
-        problem: 'A step tablet needs at least six steps.',
-        remedy: 'Enter the density of each step, clear film first.',
+        problem: texts.stepTabletNeedsAtLeast,
+        remedy: texts.enterDensityEachStepClear,
       })
     const clear = densities[0] ?? 0
     // Over its clear step, so that readings with and without film base are the same tablet.
@@ -40,7 +41,7 @@ const keepTablet = () =>
       <TextField v-model="ownName" label="Name" placeholder="calibrated, no. 4" />
       <TextField
         v-model="ownDensities"
-        label="Densities of its steps, clear film first"
+        :label="texts.densitiesItsStepsClearFilm"
         placeholder="0.05 0.20 0.36 …"
         :fault="faults.tablet"
       />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { restoreLight, saveLight } from '../../../state/actions/light.actions'
 import { parseQuantity } from '@core/quantity/parse'
@@ -68,7 +69,7 @@ const keepPlace = () =>
         code: 'out-of-range',
         field: 'altitude',
         problem: `“${altitude.value}” is not a valid height.`,
-        remedy: 'Enter metres above sea level, from −500 to 6000.',
+        remedy: texts.enterMetresAboveSeaLevel,
       })
     const { latitude, longitude } = readPlace(coordinates.value)
     await change({ place: { name: placeName.value.trim(), latitude, longitude, altitudeMetres: metres } })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import { dateOf } from '../../../words/moments'
@@ -52,7 +53,7 @@ const {
       </li>
     </ul>
     <p v-else-if="isLoaded && !isBeginning">
-      No calibrations yet. With plain inversion the tones are not controlled. Print a chart to control them.
+      {{ texts.noCalibrationsYetWithPlain }}
     </p>
 
     <BigTarget

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { chartPlaces } from '@core/chart/chart'
 import { formatSpan } from '@core/quantity/format'
@@ -68,8 +69,7 @@ const {
         @open="chosen = 'film'"
       >
         <p>
-          Print the chart on film at its exact size, without scaling or colour management, at the best print
-          quality.
+          {{ texts.printChartOnFilmAt }}
         </p>
         <ChartFilm
           :plan="calibration.chart"
@@ -77,12 +77,7 @@ const {
           :writing="`${calibration.name} · chart · ${dateOf(now.now, now.now)}`"
           :file-name="`${slug}-chart`"
           label="Save the chart negative"
-          @made="
-            change(
-              { filmMadeAt: moment() },
-              'Chart saved. Print it on film, then make a contact print of it.',
-            )
-          "
+          @made="change({ filmMadeAt: moment() }, texts.chartSaved)"
         />
       </PathStep>
       <PathStep
@@ -96,9 +91,9 @@ const {
       >
         <p>
           {{
-            calibration.seconds
-              ? `Expose the chart for ${formatSpan(Math.round(calibration.seconds))} (base exposure), and let the print dry for a day.`
-              : 'Expose the chart at your base exposure, and let the print dry for a day.'
+            texts.exposeChart({
+              time: calibration.seconds ? formatSpan(Math.round(calibration.seconds)) : null,
+            })
           }}
         </p>
         <BigTarget
@@ -108,7 +103,7 @@ const {
           @press="change({ seconds: base.seconds }, 'Base exposure saved.')"
         />
         <p v-else-if="!calibration.seconds">
-          No base exposure is saved for this process and light.
+          {{ texts.noBaseExposureSavedFor }}
           <RouterLink :to="{ name: 'strip' }">Plan a test strip</RouterLink>
         </p>
         <BigTarget

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { computed, shallowRef } from 'vue'
 import { checkingChart, checkOf, checkPatchesOf } from '@core/calibration/calibration'
 import type { Calibration, ChartCheck } from '@core/schema/light'
@@ -38,8 +39,7 @@ function keep(): void {
 <template>
   <CheckList :checks="checks" @mend="$emit('mend', $event)" />
   <p>
-    The same chart, made with the curve: its print should have even steps. The check shows how good the curve
-    is, and can correct it.
+    {{ texts.sameChartMadeWithCurve }}
   </p>
   <ChartFilm
     :plan="chart"

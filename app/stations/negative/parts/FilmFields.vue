@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import ColourField from '../../../kit/ColourField.vue'
 import KitCheckbox from '../../../kit/KitCheckbox.vue'
 import { computed } from 'vue'
@@ -65,7 +66,7 @@ const ground = computed({
       <QuantityField
         v-model="draft.border"
         label="Border, mm"
-        hint="8 mm or more leaves room for marks"
+        :hint="texts.marginLeavesRoomForMarks"
         :fault="fault?.field === 'border' ? fault : undefined"
         dimension="length"
         unit="mm"

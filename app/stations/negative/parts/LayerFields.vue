@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed } from 'vue'
 import type { Refusal } from '@core/errors'
@@ -77,8 +78,7 @@ function remove(index: number): void {
       Add a layer
     </KitButton>
     <p v-if="draft.layers.length" class="es-quiet">
-      Cyan absorbs red light, magenta green, yellow blue. A layer without channel percentages is made from
-      luminance. All films of one print have the same size and register marks.
+      {{ texts.cyanAbsorbsRedLightMagenta }}
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { removeNegative } from '../../../state/actions/negative.actions'
 import { useNegativeRows } from '../../../state/queries'
@@ -21,7 +22,7 @@ const made = computed(() =>
 )
 async function forget(id: string): Promise<void> {
   const bringBack = await removeNegative(id)
-  notice.say('Removed from this list. The saved file stays where it is.', bringBack)
+  notice.say(texts.removedFromThisListSaved, bringBack)
 }
 </script>
 

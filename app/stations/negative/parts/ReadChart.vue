@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import FileChoice from '../../../kit/FileChoice.vue'
 import PressCard from '../../../kit/PressCard.vue'
 import TakeReading from '../../../kit/TakeReading.vue'
@@ -72,13 +73,13 @@ const {
       <TextField
         v-model="white"
         label="Density of the white background"
-        hint="measured once, or about that of the paper"
+        :hint="texts.measuredOnceOrAboutThat"
         :fault="whiteFault"
       />
       <TextField
         v-model="black"
         label="Density of its black (optional)"
-        hint="printed through clear film; corrects scanner flare"
+        :hint="texts.printedThroughClearFilmCorrects"
         :fault="blackFault"
       />
     </FieldGrid>
@@ -86,8 +87,8 @@ const {
     <template v-if="way === 'typed'">
       <TextField
         v-model="typed"
-        label="Readings, row by row from the top left"
-        placeholder="1.42 0.08 1.37 … use a dash for a damaged patch, or one reading per tone, clear film first"
+        :label="texts.readingsRowByRowFrom"
+        :placeholder="texts.exampleOfChartReadings"
         :fault="byHand.fault"
       />
       <TakeReading quantity="density" label="Read next patch" @read="takeReading" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import FileChoice from '../../../kit/FileChoice.vue'
 import KitButton from '../../../kit/KitButton.vue'
 import { ref, useTemplateRef } from 'vue'
@@ -37,7 +38,7 @@ const take = ([file]: File[]) =>
       label="Densities of its steps, lightest first"
       placeholder="0.05 0.20 0.35 …"
       :fault="faults.tablet"
-      hint="a reflection step tablet from the same scanner, cropped to its edges"
+      :hint="texts.reflectionStepTabletFromSame"
     />
     <KitButton @click="input?.open()">Choose tablet scan</KitButton>
     <KitButton v-if="anchors" @click="anchors = null">without tablet</KitButton>

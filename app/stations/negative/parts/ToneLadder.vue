@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, ref, useTemplateRef } from 'vue'
 import { AS_IT_IS, MOST_POINTS, withPointMore, withPointMoved, type TonePoint } from '@core/negative/tone'
@@ -91,7 +92,7 @@ const nameOf = (index: number) =>
         ref="svg"
         :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
         role="group"
-        :aria-label="`Tones from picture to print; ${closed} of ${rungs.length} merge`"
+        :aria-label="texts.tonesThatMerge({ merging: closed, of: rungs.length })"
         @pointermove="follow"
         @pointerup="held = null"
       >

@@ -1,17 +1,16 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { useMarginNotes } from '../../../state/margin.store'
 import PaperPanel from '../parts/PaperPanel.vue'
 
 useMarginNotes(() => [
   {
     title: 'Measure the sheet',
-    lines: [
-      'A sheet sold as 22 x 30 in often measures 22.5 x 30. Paper of 140 lb (22 x 30 in) is about 300 g/m².',
-    ],
+    lines: [texts.sizeAndWeightOfSheets],
   },
   {
     title: 'Is the paper buffered?',
-    lines: ['Put a drop of weak acid on it: chalk fizzes. The maker’s data sheet also says.'],
+    lines: [texts.putDropWeakAcidOn],
   },
 ])
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
@@ -71,8 +72,7 @@ const {
       />
     </section>
     <p v-if="isOverCapacity" class="TreatPage-over" role="status">
-      This is more paper than one tray can treat. Replace the acid when new sheets stop fizzing, or use a
-      deeper tray.
+      {{ texts.thisMorePaperThanOne }}
     </p>
     <div class="TreatPage-acts">
       <BigTarget label="Start treatment" :disabled="!asked.sheet" @press="begin" />

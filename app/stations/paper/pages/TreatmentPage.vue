@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { clocksOf } from '@core/run/deadlines'
@@ -94,14 +95,14 @@ useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.va
     </header>
     <p v-if="pieces.length">
       {{ pieces.join(', ') }}
-      <template v-if="half">; dip only one half of {{ half }} into the bath</template>
+      <template v-if="half">{{ texts.dipOnlyHalf({ piece: half }) }}</template>
     </p>
     <template v-if="step && words">
       <p class="TreatmentPage-doing">{{ words.doing }}</p>
       <BigClock v-if="reading" :reading="reading" />
     </template>
     <p v-else class="TreatmentPage-doing">
-      The sheets are ready. A wetted sheet dries with a curl: print on the side it curls away from.
+      {{ texts.sheetsReadyWettedSheetDries }}
     </p>
     <div class="TreatmentPage-acts">
       <BigTarget v-if="step" :label="target" hint=" " @press="next" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -38,10 +39,7 @@ async function remove(ids: readonly string[]): Promise<void> {
 useMarginNotes(() => [
   {
     title: 'What is in the bin',
-    lines: [
-      'Bin keeps the whole record of a sheet: its history, photos, and what it used from bottles and baths. Restoring a sheet brings everything back.',
-      'Deleting permanently cannot be undone. Make a backup first if you are not sure.',
-    ],
+    lines: [texts.binKeepsWholeRecordSheet, texts.deletingPermanentlyCannotBeUndone],
   },
 ])
 </script>
@@ -54,7 +52,7 @@ useMarginNotes(() => [
     action="All prints"
     @act="router.push({ name: 'prints' })"
   >
-    <p>Sheets you delete come here, and you can restore them.</p>
+    <p>{{ texts.sheetsYouDeleteComeHere }}</p>
   </EmptyPage>
   <div v-else class="BinPage">
     <header>
@@ -74,8 +72,11 @@ useMarginNotes(() => [
     </ul>
     <div v-if="asking" role="alertdialog" aria-label="Delete permanently" class="BinPage-asking">
       <p>
-        {{ asking.length === 1 ? 'This sheet' : `These ${asking.length} sheets` }}will be deleted with all
-        records and photos. This cannot be undone.
+        {{
+          texts.deletePermanently({
+            sheets: asking.length,
+          })
+        }}
       </p>
       <BigTarget label="Delete permanently" @press="remove(asking)" />
       <BigTarget quiet label="Keep in the bin" @press="asking = null" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitTable from '../../../kit/KitTable.vue'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -43,17 +44,11 @@ useKeyRows('Compare', () => [
 useMarginNotes(() => [
   {
     title: 'Sorted by likely effect',
-    lines: [
-      'What usually changes a print most comes first. This is what the records say, not proof: change one thing at a time to be sure.',
-      effects.source + '.',
-    ],
+    lines: [texts.whatUsuallyChangesPrintMost, effects.source + '.'],
   },
   {
     title: 'Step back',
-    lines: [
-      'The view from two steps away shows large tones and balance, not detail. Press space to hide the text.',
-      'Photos taken in different light or with a different camera exposure do not show which print is darker. Measured densities do.',
-    ],
+    lines: [texts.viewFromTwoStepsAway, texts.photosTakenInDifferentLight],
   },
 ])
 </script>
@@ -66,7 +61,7 @@ useMarginNotes(() => [
     action="All prints"
     @act="router.push({ name: 'prints' })"
   >
-    <p>One of these prints has been deleted.</p>
+    <p>{{ texts.printDeleted }}</p>
   </EmptyPage>
 
   <div v-else class="ComparePage" :class="{ 'is-back': isStoodBack }">
@@ -102,7 +97,7 @@ useMarginNotes(() => [
             </td>
           </tr>
         </KitTable>
-        <p v-else class="es-quiet">None of these prints has been judged or measured dry yet.</p>
+        <p v-else class="es-quiet">{{ texts.noneJudgedYet }}</p>
       </section>
       <section aria-labelledby="differs">
         <h2 id="differs">Differences in their records</h2>
@@ -116,7 +111,7 @@ useMarginNotes(() => [
             </td>
           </tr>
         </KitTable>
-        <p v-else>Their records are the same. What made the difference was not recorded.</p>
+        <p v-else>{{ texts.recordsAreSame }}</p>
       </section>
     </template>
     <div class="ComparePage-acts">

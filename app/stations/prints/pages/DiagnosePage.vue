@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import ChoiceCard from '../../../kit/ChoiceCard.vue'
 import KitButton from '../../../kit/KitButton.vue'
 import BigTarget from '../../../kit/BigTarget.vue'
@@ -50,7 +51,7 @@ const {
     </header>
 
     <section v-if="isPicking" aria-labelledby="seen">
-      <h2 id="seen">What do you see? Choose everything that applies.</h2>
+      <h2 id="seen">{{ texts.whatDoYouSeeChoose }}</h2>
       <ul class="DiagnosePage-symptoms">
         <li v-for="symptom in symptoms" :key="symptom.id">
           <ChoiceCard :picked="picked.includes(symptom.id)" @pick="toggle(symptom.id)">
@@ -94,7 +95,7 @@ const {
         v-model:opened="opened"
         :causes="ranked"
         :is-settled="confirmedCause !== null"
-        @confirm="done(talk.confirm($event), 'Confirmed. This case counts for later prints.')"
+        @confirm="done(talk.confirm($event), texts.causeConfirmed)"
         @rule-out="done(talk.ruleOut($event), 'Ruled out.')"
       />
 
@@ -111,8 +112,11 @@ const {
           <BigTarget quiet label="The fault is still there" @press="done(talk.cameOut('same'), 'Saved.')" />
         </div>
         <p v-else class="es-quiet">
-          Result: {{ current.test.outcome === 'changed' ? 'without the fault' : 'the same' }}. The causes
-          above include this result.
+          {{
+            texts.resultOfTest({
+              outcome: current.test.outcome === 'changed' ? 'without the fault' : 'the same',
+            })
+          }}
         </p>
       </section>
       <section
@@ -123,13 +127,15 @@ const {
         <h2 id="next">Best next test: {{ best.test.name.toLowerCase() }}</h2>
         <p>{{ best.test.doing }}</p>
         <p class="es-quiet">
-          If the fault disappears, it points to
           {{
-            best.mends
-              .slice(0, 3)
-              .map((cause) => cause.name.toLowerCase())
-              .join(', ')
-          }}. Expected information: {{ best.bits.toFixed(2) }} bits.
+            texts.faultGonePointsTo({
+              causes: best.mends
+                .slice(0, 3)
+                .map((cause) => cause.name.toLowerCase())
+                .join(', '),
+              bits: best.bits.toFixed(2),
+            })
+          }}
         </p>
         <BigTarget label="Plan this sheet" @press="plan" />
       </section>

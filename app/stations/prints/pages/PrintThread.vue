@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import PressCard from '../../../kit/PressCard.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
@@ -60,7 +61,7 @@ const {
     action="All prints"
     @act="router.push({ name: 'prints' })"
   >
-    <p>It may belong to another workroom. Import its archive, or look in All prints.</p>
+    <p>{{ texts.sheetOfAnotherWorkroom }}</p>
   </EmptyPage>
 
   <div v-else class="PrintThread">

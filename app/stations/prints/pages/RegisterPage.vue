@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import FileChoice from '../../../kit/FileChoice.vue'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
@@ -42,7 +43,7 @@ const {
     action="All prints"
     @act="router.push({ name: 'prints' })"
   >
-    <p>A register check needs a sheet with two or more layers.</p>
+    <p>{{ texts.registerCheckNeedsSheetWith }}</p>
   </EmptyPage>
 
   <div v-else class="RegisterPage">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import ChartFigure from '../../../kit/ChartFigure.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
 import { dateOf } from '../../../words/moments'
@@ -43,8 +44,7 @@ const {
       @act="router.push({ name: 'prints' })"
     >
       <p>
-        Measure Dmax and paper white of dry prints, measure the lamp now and then, and save base exposures.
-        Anything measured twice is shown here.
+        {{ texts.measureDmaxAndPaperWhite }}
       </p>
     </EmptyPage>
     <div class="TrendsPage-charts">
@@ -65,7 +65,7 @@ const {
         />
         <p v-for="line in warnings(trend)" :key="line" class="TrendsPage-warning">{{ line }}</p>
         <p v-if="warnings(trend).length">{{ MEANS[trend.kind] }}</p>
-        <p v-else-if="!trend.chart" class="es-quiet">Control limits need at least four values.</p>
+        <p v-else-if="!trend.chart" class="es-quiet">{{ texts.controlLimitsNeedAtLeast }}</p>
         <p v-else class="es-quiet">Within control limits.</p>
       </section>
     </div>

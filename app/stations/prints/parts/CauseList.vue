@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { computed, ref } from 'vue'
 import type { RankedCause } from '@core/judge/diagnosis'
 import BigTarget from '../../../kit/BigTarget.vue'
@@ -53,8 +54,9 @@ const times = (ratio: number) =>
             </li>
           </ul>
           <p v-if="each.own.confirmed" class="es-quiet">
-            Confirmed cause in {{ each.own.confirmed }} of your own prints: starting weight
-            {{ each.own.factor.toFixed(2) }} times the usual.
+            {{
+              texts.confirmedInYourPrints({ count: each.own.confirmed, factor: each.own.factor.toFixed(2) })
+            }}
           </p>
           <p>
             <strong>What to do:</strong>

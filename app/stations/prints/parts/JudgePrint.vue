@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { writtenNumber } from '@core/quantity/number'
 import TextArea from '../../../kit/TextArea.vue'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
@@ -71,7 +72,7 @@ function write(): void {
   <form ref="form" class="JudgePrint" @submit.prevent="write" @keydown.escape.stop="emit('close')">
     <h2>{{ look.title }}</h2>
     <p v-if="isEarly && look.id !== 'wet'" class="JudgePrint-early">
-      Early check: the print may still change. The time of this check is recorded.
+      {{ texts.earlyCheckPrintMayStill }}
     </p>
     <ChoiceRow v-model="shadows" label="Shadows" :options="SHADOWS" />
     <ChoiceRow v-model="highlights" label="Highlights" :options="HIGHLIGHTS" />

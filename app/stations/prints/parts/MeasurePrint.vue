@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
@@ -114,7 +115,7 @@ const faultOf = (field: string) => (faults.value.reading?.field === field ? faul
       <TakeReading quantity="density" @read="took(i, $event)" />
     </div>
     <p v-if="doubtful.length" class="MeasurePrint-doubt" role="status">
-      Clipped in the photo: {{ doubtful.join(', ') }}. Treat these values as limits.
+      {{ texts.clippedInPhoto({ values: doubtful.join(', ') }) }}
     </p>
     <div class="MeasurePrint-more">
       <KitButton kind="quiet" @click="drafts.push({ of: 'patch', name: '', density: '', lab: '' })">
@@ -122,7 +123,7 @@ const faultOf = (field: string) => (faults.value.reading?.field === field ? faul
       </KitButton>
       <KitButton v-if="!showsColour && !hasColour" kind="quiet" @click="showColour">include colour</KitButton>
       <KitButton v-if="photo" kind="quiet" @click="isPointing = true">
-        from its photo, with a grey card
+        {{ texts.fromItsPhotoWithGrey }}
       </KitButton>
     </div>
     <div class="MeasurePrint-acts">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import type { Reading } from '@core/schema/judgement'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
@@ -33,8 +34,7 @@ const {
 <template>
   <div class="PhotoSpots">
     <p>
-      Point at the grey card, at paper white and at Dmax, and at both ends of a step scale if there is one.
-      Grey card and print need the same even light without reflections.
+      {{ texts.pointAtGreyCardAt }}
     </p>
     <ChoiceRow v-model="what" label="Point at" :options="choices" />
     <div class="PhotoSpots-figures">
@@ -57,7 +57,7 @@ const {
         ref="canvas"
         tabindex="0"
         role="application"
-        aria-label="Photo to point at; arrow keys move the selected point"
+        :aria-label="texts.photoPointAtArrowKeys"
         @click="point"
         @keydown="nudge"
       />

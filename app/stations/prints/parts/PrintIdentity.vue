@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { writtenNumber } from '@core/quantity/number'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import { ref } from 'vue'
@@ -35,7 +36,7 @@ function readEdition(text: string): Sheet['edition'] {
       code: 'unreadable',
       field: 'edition',
       problem: `“${text}” is not an edition number.`,
-      remedy: 'Enter 3/7 or proof 2, or leave it empty.',
+      remedy: texts.enterEditionNumber,
     })
   return { number, ...(of !== undefined && { of }), ...(match[1] && { isProof: true }) }
 }
@@ -46,7 +47,7 @@ async function write(): Promise<void> {
         code: 'unreadable',
         field: 'title',
         problem: title.value.trim() ? 'This text is longer than 200 characters.' : 'The print has no title.',
-        remedy: 'Enter a title so that you can find this print later.',
+        remedy: texts.enterTitleSoThatYou,
       })
   })
   let place: Sheet['edition']

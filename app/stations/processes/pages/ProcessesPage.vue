@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import FileChoice from '../../../kit/FileChoice.vue'
 import InlineField from '../../../kit/InlineField.vue'
 import KitButton from '../../../kit/KitButton.vue'
@@ -106,7 +107,7 @@ useMarginNotes(() => [
           <em v-if="one.copyOf" class="es-quiet">yours</em>
         </PressCard>
         <p v-if="listed.length > SHOWN" class="es-quiet">
-          and {{ listed.length - SHOWN }} more: type part of the name
+          {{ texts.moreSubstances({ count: listed.length - SHOWN }) }}
         </p>
         <p v-if="!listed.length" class="es-quiet">No process has that name.</p>
       </nav>

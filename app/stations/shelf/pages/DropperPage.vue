@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { addDropper, chooseDropper, removeDropper } from '../../../state/actions/shelf.actions'
 import { parseQuantity } from '@core/quantity/parse'
@@ -78,11 +79,7 @@ const known = computed(() =>
 useMarginNotes(() => [
   {
     title: 'How to calibrate a dropper',
-    lines: [
-      'Put a small glass on the balance and set it to zero. Hold the dropper upright and count 20 drops of water at your usual pace.',
-      'Do this three times. The spread shows how repeatable you and the dropper are.',
-      'Other liquids give other drop sizes. Calibrate with the liquid you use, and enter its density.',
-    ],
+    lines: [texts.putSmallGlassOnBalance, texts.doThisThreeTimesSpread, texts.otherLiquidsGiveOtherDrop],
   },
 ])
 </script>
@@ -133,7 +130,7 @@ useMarginNotes(() => [
       </li>
     </ul>
     <p v-else class="es-quiet">
-      Without calibration, the app assumes 20 drops per ml, 0.05 ml each (common practice).
+      {{ texts.withoutCalibrationAppAssumes20 }}
     </p>
   </section>
 </template>

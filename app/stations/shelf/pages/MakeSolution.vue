@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -82,9 +83,7 @@ useMarginNotes((): MarginNote[] => {
       : []),
     {
       title: 'Measuring',
-      lines: [
-        'Read a measuring cylinder at eye level, at the bottom of the curve. Rinse it into the mix with part of the water.',
-      ],
+      lines: [texts.readMeasuringCylinderAtEye],
     },
   ]
 })

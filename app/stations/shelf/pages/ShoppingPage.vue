@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { parseNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
@@ -97,18 +98,13 @@ const isShort = (need: (typeof plan.value.needs)[number]) =>
 useMarginNotes(() => [
   {
     title: 'How amounts are computed',
-    lines: [
-      'Coats: area × coverage × number of sheets. Trays: a little larger than the sheet, 15 mm deep, filled once.',
-      'Only rested solutions within their shelf life count as ready.',
-    ],
+    lines: [texts.coatsAreaCoverageNumberSheets, texts.onlyRestedSolutionsWithinTheir],
   },
   ...(plan.value.lines.length
     ? [
         {
           title: 'Before you buy',
-          lines: [
-            'Ask for the safety data sheet of each chemical, and check whether local rules allow it at home.',
-          ],
+          lines: [texts.askForSafetyDataSheet],
           tone: 'caution' as const,
         },
       ]

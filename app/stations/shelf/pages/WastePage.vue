@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, ref, watch } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
@@ -54,7 +55,7 @@ async function add(): Promise<void> {
         code: 'nothing',
         field: 'amount',
         problem: 'The amount is zero.',
-        remedy: 'Enter how much you pour in, for example 250 ml.',
+        remedy: texts.enterHowMuchYouPour,
       })
     fault.value = undefined
     const id = await addWaste({
@@ -85,16 +86,13 @@ async function give(ids: readonly string[], name: string): Promise<void> {
 useMarginNotes(() => [
   {
     title: 'Never mix',
-    lines: [
-      'Ferricyanide with strong acid: hydrogen cyanide. Sulfite or hypo with acid: sulfur dioxide. Silver with ammonia, stored: explosive. Hypochlorite with acid, ammonia or hypo: poisonous gas. Peroxide with iron: the jar can burst.',
-      'Use one labelled jar per class, at most four fifths full. Use a vented cap where gas can form.',
-    ],
+    lines: [texts.ferricyanideWithStrongAcidHydrogen, texts.useOneLabelledJarPer],
     tone: 'caution',
     isHazard: true,
   },
   {
     title: 'Who takes the waste',
-    lines: ['Ask your local licensed waste service. Their rules and local law come first.'],
+    lines: [texts.askYourLocalLicensedWaste],
   },
 ])
 </script>
@@ -111,7 +109,7 @@ useMarginNotes(() => [
         label="Contents"
         :options="substanceOptions"
         placeholder="silver nitrate, …"
-        hint="everything in it that you know of"
+        :hint="texts.everythingInItThatYou"
         clearable
       />
       <QuantityField
@@ -128,8 +126,7 @@ useMarginNotes(() => [
     <KitButton @click="add">{{ pressWords }}</KitButton>
     <EmptyPage v-if="!jars.length" under kicker="Empty jars" title="No waste collected">
       <p>
-        Waste is thrown away at the shelf, and what you pour in here, is kept by its kind until the licensed
-        service takes it.
+        {{ texts.wasteThrownAwayAtShelf }}
       </p>
     </EmptyPage>
     <article v-for="jar in jars" :key="jar.wasteClass" :aria-label="wasteClasses[jar.wasteClass].name">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import ChoiceCard from '../../../kit/ChoiceCard.vue'
 import KitButton from '../../../kit/KitButton.vue'
 import { formatSpan } from '@core/quantity/format'
@@ -41,7 +42,7 @@ const {
     action="New sheet"
     @act="router.push({ name: 'begin' })"
   >
-    <p>Add the sheets you want to print, then plan the day.</p>
+    <p>{{ texts.addSheetsYouWantPrint }}</p>
   </EmptyPage>
 
   <form v-else class="PlanPage" @submit.prevent="next">
@@ -94,7 +95,7 @@ const {
     <section v-if="none" class="PlanPage-none" role="alert" aria-label="No plan">
       <h2>{{ none.isProven ? 'No plan fits' : 'No plan found' }}</h2>
       <p v-for="line in none.lines" :key="line">{{ line }}</p>
-      <p v-if="!none.lines.length">Remove a sheet, or allow more time.</p>
+      <p v-if="!none.lines.length">{{ texts.removeSheetOrAllowMore }}</p>
     </section>
     <section v-if="made" aria-label="The plan">
       <h2>
@@ -104,8 +105,8 @@ const {
       <p class="es-quiet">
         {{
           made.plan.isProven
-            ? 'This is the shortest possible plan.'
-            : `The shortest plan found. No plan can finish before ${timeOfDay(made.plan.boundAt)}.`
+            ? texts.shortestPossiblePlan
+            : texts.shortestPlanFound({ earliest: timeOfDay(made.plan.boundAt) })
         }}
       </p>
       <PlanTable :moves="made.plan.moves" :hands="made.plan.hands" />

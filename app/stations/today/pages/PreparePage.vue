@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { diaryOf } from '@core/schedule/diary'
@@ -39,7 +40,7 @@ const entries = computed(() => {
 const costLine = computed(() => {
   const { money = 0, without = 0 } = prepared.value?.cost ?? {}
   const left = without ? `, without ${without} (no price on their bottles)` : ''
-  return `Cost of the coats: ${money.toFixed(2)} in your currency${left}.`
+  return texts.costOfCoats({ money: money.toFixed(2), left })
 })
 async function save(): Promise<void> {
   try {
@@ -59,16 +60,11 @@ useKeyRows('Preparations', () => [
 useMarginNotes(() => [
   {
     title: 'When to start',
-    lines: [
-      'Solutions that must rest are made early enough, and those that do not keep are made last. Allow 20 minutes to make a solution and 5 to fill a tray.',
-      'Only rested solutions within their shelf life count as ready.',
-    ],
+    lines: [texts.solutionsThatMustRestMade, texts.onlyRestedSolutionsWithinTheir],
   },
   {
     title: 'The calendar file',
-    lines: [
-      'Preparations, the session and the later checks of its prints, in iCalendar format for any calendar app.',
-    ],
+    lines: [texts.preparationsSessionAndLaterChecks],
   },
 ])
 </script>
@@ -81,7 +77,7 @@ useMarginNotes(() => [
     action="Plan the day"
     @act="router.push({ name: 'plan' })"
   >
-    <p>Plan the day first. This page then lists what to make, fill and treat, and when.</p>
+    <p>{{ texts.planDayFirstThisPage }}</p>
   </EmptyPage>
 
   <div v-else class="PreparePage">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitSwitch from '../../../kit/KitSwitch.vue'
 import ProgressBar from '../../../kit/ProgressBar.vue'
 import { isDemo } from '../../../storage/whichWorkroom'
@@ -58,15 +59,15 @@ const {
           storage.isPromised === null
             ? ''
             : storage.isPromised
-              ? 'The browser has promised to keep your data.'
-              : 'The browser may delete your data when the disk is nearly full.'
+              ? texts.browserHasPromisedKeepYour
+              : texts.mayBeDeleted
         }}
       </p>
       <div class="WorkroomPage-acts">
         <BigTarget
           v-if="!storage.isPromised"
           quiet
-          label="Ask the browser to keep your data"
+          :label="texts.askBrowserKeepYourData"
           :disabled="said !== ''"
           @press="keep"
         />
@@ -81,8 +82,7 @@ const {
     <section v-if="hasServer">
       <h2>Demo</h2>
       <p class="es-quiet">
-        A month of an invented printer, with running clocks. The demo is separate from your workroom: nothing
-        you do there changes your data.
+        {{ texts.monthInventedPrinterWithRunning }}
       </p>
       <div class="WorkroomPage-acts">
         <template v-if="isDemo">
@@ -108,7 +108,7 @@ const {
         </label>
         <label>
           <KitSwitch v-model="preferences.chosen.rocking" label="Rocking reminder" />
-          A tick when a tray needs rocking
+          {{ texts.tickWhenTrayNeedsRocking }}
         </label>
         <label>
           <KitSwitch

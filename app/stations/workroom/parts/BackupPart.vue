@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { writtenNumber } from '@core/quantity/number'
 import { computed } from 'vue'
 import { isDemo } from '../../../storage/whichWorkroom'
@@ -14,7 +15,7 @@ defineProps<{ isBusy: boolean }>()
 const [backup, now, preferences] = [useBackup(), useNow(), usePreferences()]
 const folder = computed(() => backup.folder)
 const lastSaid = computed(() => {
-  if (!backup.backedUpAt) return 'No backup has been made in this browser yet.'
+  if (!backup.backedUpAt) return texts.noBackupHasBeenMade
   return `Last backup: ${momentSaid(backup.backedUpAt, now.now)}${folder.value?.at === backup.backedUpAt ? ', read back and checked' : ', as a download'}.`
 })
 const triedSaid = computed(() => {
@@ -41,8 +42,7 @@ const remind = computed({
   <div class="BackupPart">
     <template v-if="folder">
       <p>
-        Backup folder: “{{ folder.handle.name }}”. A backup is written there after each working day. The last
-        ten are kept, pictures once.
+        {{ texts.backupFolder({ folder: folder.handle.name }) }}
       </p>
       <p v-if="folder.problem" class="BackupPart-fault" role="alert">
         Backup of {{ momentSaid(folder.failedAt, now.now) }} failed. {{ folder.problem }}
@@ -51,11 +51,10 @@ const remind = computed({
       <p v-else-if="triedSaid" class="es-quiet">{{ triedSaid }}</p>
     </template>
     <p v-else-if="backup.canUseFolders && !isDemo">
-      Your workroom is stored only in this browser. Choose a backup folder, preferably on another disk or
-      synchronized. The app then writes a backup there after each working day.
+      {{ texts.chooseBackupFolder }}
     </p>
     <p v-else-if="!isDemo">
-      Your workroom is stored only in this browser. Download a backup regularly and keep it on another disk.
+      {{ texts.downloadBackups }}
     </p>
     <p class="es-quiet">{{ lastSaid }}</p>
     <div class="BackupPart-acts">

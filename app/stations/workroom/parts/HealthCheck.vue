@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import ProgressBar from '../../../kit/ProgressBar.vue'
 import { computed, ref } from 'vue'
 import type { Flaw } from '@core/archive/integrity'
@@ -57,7 +58,7 @@ defineExpose({ check })
       </template>
     </div>
     <p v-if="found && !found.flaws.length" role="status">
-      {{ found.looked }} records, logs and pictures checked. No faults found.
+      {{ texts.checkedWithoutFaults({ records: found.looked }) }}
     </p>
     <template v-if="found?.flaws.length">
       <p role="status" class="HealthCheck-flawed">
@@ -68,8 +69,7 @@ defineExpose({ check })
         <li v-for="(flaw, i) in found.flaws.slice(0, 30)" :key="i">{{ flaw.problem }}</li>
       </ul>
       <p>
-        Nothing was changed. Restore your last backup to recover missing data. A restore never overwrites
-        sound data.
+        {{ texts.nothingWasChangedRestoreYour }}
       </p>
       <BigTarget v-if="repairable.length" label="Repair" @press="repair" />
     </template>

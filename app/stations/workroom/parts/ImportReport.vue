@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitTable from '../../../kit/KitTable.vue'
 import ChoiceCard from '../../../kit/ChoiceCard.vue'
 import KitButton from '../../../kit/KitButton.vue'
@@ -71,13 +72,15 @@ const fieldSaid = (name: string) =>
   <section ref="frame" class="ImportReport" aria-label="Import report">
     <h2>What this import adds</h2>
     <p v-if="report.part">
-      Part {{ report.part.number }} of {{ report.part.of }}. Each part holds all records and some of the
-      pictures. Import all parts, in any order.
+      {{ texts.partOfArchive({ part: report.part.number, of: report.part.of }) }}
     </p>
     <template v-if="report.notes.length">
       <p class="ImportReport-flawed">
-        {{ report.notes.length === 1 ? 'One part' : `${report.notes.length} parts` }} of this archive could
-        not be read. The rest is sound. Keep the file.
+        {{
+          texts.partsNotRead({
+            parts: report.notes.length,
+          })
+        }}
       </p>
       <SalvageList :notes="report.notes" />
     </template>
@@ -95,39 +98,27 @@ const fieldSaid = (name: string) =>
         <td :class="{ 'is-conflict': row.conflicts }">{{ row.conflicts }}</td>
       </tr>
     </KitTable>
-    <p v-if="same">{{ same === 1 ? 'One record is' : `${same} records are` }} identical to yours.</p>
+    <p v-if="same">{{ texts.sameAsYours({ records: same }) }}</p>
     <p v-if="report.missing">
-      {{
-        report.missing === 1
-          ? 'One missing or damaged picture will be replaced.'
-          : `${report.missing} missing or damaged pictures will be replaced.`
-      }}
+      {{ texts.picturesReplaced({ pictures: report.missing }) }}
     </p>
     <p v-if="report.bare">
-      {{
-        report.bare === 1
-          ? 'One photo has no picture in this file. The picture'
-          : `${report.bare} photos have no pictures in this file. The pictures`
-      }}
-      {{ report.part ? 'may be in another part.' : 'had been lost before this backup.' }}
+      {{ texts.photosWithoutPicture({ photos: report.bare, isPart: !!report.part }) }}
     </p>
     <p v-if="summary.events">
-      {{
-        `${summary.events} new log entries${
-          summary.continued
-            ? `; ${summary.continued === 1 ? 'one of your sheets continues' : `${summary.continued} of your sheets continue`}`
-            : ''
-        }.`
-      }}
+      {{ texts.newLogEntries({ events: summary.events, continued: summary.continued }) }}
     </p>
     <p v-if="summary.clashes.length">
-      Different sheets with the same number: {{ summary.clashes.slice(0, 12).join(', ')
-      }}{{ summary.clashes.length > 12 ? ` and ${summary.clashes.length - 12} more` : '' }}. Both keep their
-      number. Add a letter in pencil to one of each.
+      {{
+        texts.sameNumberTwice({
+          numbers: summary.clashes.slice(0, 12).join(', '),
+          more: summary.clashes.length > 12 ? ` and ${summary.clashes.length - 12} more` : '',
+        })
+      }}
     </p>
     <template v-if="summary.conflicts.length">
       <h3>Conflicts</h3>
-      <p>Your version stays unless you choose the archive’s.</p>
+      <p>{{ texts.yourVersionStaysUnlessYou }}</p>
       <fieldset v-for="conflict in summary.conflicts" :key="conflictKey(conflict)">
         <legend>{{ conflict.name }}</legend>
         <ChoiceCard
@@ -165,7 +156,7 @@ const fieldSaid = (name: string) =>
         :label="taken.size ? `Import, replacing ${taken.size}` : 'Import'"
         @press="emit('finish', taken)"
       />
-      <p v-else>You already have everything in this archive.</p>
+      <p v-else>{{ texts.youAlreadyHaveEverythingIn }}</p>
       <BigTarget quiet label="Cancel" @press="emit('close')" />
     </div>
   </section>

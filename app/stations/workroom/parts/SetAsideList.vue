@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { computed } from 'vue'
 import type { SetAside } from '@core/schema/setAside'
 import { removeSetAside } from '../../../state/actions/setAside.actions'
@@ -30,8 +31,7 @@ async function remove(entry: SetAside): Promise<void> {
   <div v-if="shown.length" class="SetAsideList">
     <h3>Set aside</h3>
     <p class="es-quiet">
-      These records are damaged. They are kept unchanged here and in every backup. Enter what you need again,
-      then remove the entry.
+      {{ texts.theseRecordsDamagedTheyKept }}
     </p>
     <ul>
       <li v-for="entry in shown" :key="entry.id">

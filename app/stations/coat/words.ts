@@ -1,0 +1,51 @@
+/** Sentences of Coat, page by page. */
+export const texts = {
+  // CoatStation
+  choosePicturePaperAndSize:
+    'Choose picture, paper and size. Ember Sheet works out the drops and counts them with you.',
+  coatedFromMixOfSheet: ({ number }: { number: number }) =>
+    `Coated from the mix counted for sheet ${number}.`,
+  countThatMatchesRatioBetter: ({ total, drops }: { total: number; drops: string }) =>
+    `${total} drops in all (${drops}) would match the ratio better.`,
+
+  // layerNotes
+  printBelowWasTonedSo: 'The print below was toned, so it can be wetted again.',
+  printBelowWasNotToned:
+    'The print below was not toned. Tone it first: re-wetting an untoned print lightens and mottles it.',
+  dryPrintRightThroughFirst:
+    'Dry the print right through first. Damp paper moves, and the layers will not register.',
+  useSeparateNegativeAndLine:
+    'Use a separate negative and line up its register marks. Keep the marks clear of the coat.',
+
+  // BeginSheet
+  numberSheetsCoatsCoverageDropper:
+    'Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio',
+
+  // RoomReading
+  enterTemperatureAndHumidity: 'Enter temperature and humidity, for example 21 °C, 48 % or 70 F, 48 %.',
+
+  // SaltBalance
+  tooLittleSilverForSalt:
+    'Too little silver for the salt: expect pale grey-red patches. Use less salt or more silver.',
+  barelyEnoughSilverForSalt:
+    'Barely enough silver for the salt. A second silver coat or a weaker salt solution is safer.',
+  enoughSilverWithExcessThat: 'Enough silver, with an excess that printing out needs.',
+
+  // sheet.draft
+  enterTitleSoThatYou: 'Enter a title so that you can find this sheet later.',
+  enterNumberSheetsCoatFrom: 'Enter the number of sheets to coat from one mix, for example 1.',
+  lightThisSheetMissingFrom: 'The light of this sheet is missing from this workroom.',
+  shortenItAndPutRest: 'Shorten it, and put the rest in a note.',
+  exposureTimeMustBeAbove: 'The exposure time must be above zero.',
+  enterTimeLike: 'Enter a time such as 7:30 or 8 min.',
+
+  // useStartPage
+  blueTwoBottlesAndWater:
+    'Blue. Two bottles and water, and the least hazardous chemicals. Start with this one.',
+  brownOneBottleWithSilver: 'Brown. One bottle, with silver: wear gloves and goggles. Fixed in weak hypo.',
+  redBrownVioletSaltAnd: 'Red-brown to violet. Salt and silver; the image appears as it prints.',
+  brownBlackDevelopedThenFour: 'Brown to black. Developed, then four baths and an optional toner.',
+  sheetPlannedWithUsualDrops:
+    'The sheet is planned with the usual drops, times and baths. In Coat, the app counts the drops with you, then guides you through each step.',
+  youCanChangeEverythingUntil: 'You can change everything until you count the first drop.',
+}

@@ -1,0 +1,112 @@
+/** Sentences of Negative, page by page. */
+export const texts = {
+  // NegativeStation
+  orDropFileHereTiff: 'or drop a file here: TIFF or PNG (8 or 16 bit), JPEG, WebP',
+
+  // chartReading
+  readingsDoNotMatchChart: ({
+    readings,
+    patches,
+    tones,
+  }: {
+    readings: number
+    patches: number
+    tones: number
+  }) => `There are ${readings} readings, but the chart has ${patches} patches of ${tones} tones.`,
+  enterEveryPatchRowBy:
+    'Enter every patch row by row, or one reading per tone. Use a dash for a patch you cannot read.',
+
+  // negative.draft
+  channelMixGivesNoLight: ({ layer }: { layer: string }) => `The channel mix of ${layer} gives no light.`,
+  enterPercentagesRedGreenAnd: 'Enter percentages of red, green and blue.',
+  enterTwoLightnesses: 'Enter two L* values from 0 to 100, at least 5 apart.',
+
+  // CalibratePage
+  noCalibrationsYetWithPlain:
+    'No calibrations yet. With plain inversion the tones are not controlled. Print a chart to control them.',
+
+  // CalibrationPath
+  printChartOnFilmAt:
+    'Print the chart on film at its exact size, without scaling or colour management, at the best print quality.',
+  noBaseExposureSavedFor: 'No base exposure is saved for this process and light.',
+
+  // CheckPart
+  sameChartMadeWithCurve:
+    'The same chart, made with the curve: its print should have even steps. The check shows how good the curve is, and can correct it.',
+
+  // FilmFields
+  marginLeavesRoomForMarks: '8 mm or more leaves room for marks',
+
+  // LayerFields
+  cyanAbsorbsRedLightMagenta:
+    'Cyan absorbs red light, magenta green, yellow blue. A layer without channel percentages is made from luminance. All films of one print have the same size and register marks.',
+
+  // MadeList
+  removedFromThisListSaved: 'Removed from this list. The saved file stays where it is.',
+
+  // ReadChart
+  measuredOnceOrAboutThat: 'measured once, or about that of the paper',
+  printedThroughClearFilmCorrects: 'printed through clear film; corrects scanner flare',
+  readingsRowByRowFrom: 'Readings, row by row from the top left',
+  exampleOfChartReadings:
+    '1.42 0.08 1.37 … use a dash for a damaged patch, or one reading per tone, clear film first',
+
+  // ScanTablet
+  reflectionStepTabletFromSame: 'a reflection step tablet from the same scanner, cropped to its edges',
+
+  // useCalibratePage
+  youPrintAndReadChart:
+    'You print and read a chart once. Every later negative then gives the planned tones at one fixed exposure. Calibration takes an evening, and you can pause at any step for days.',
+  curveAppliesItsProcessPaper:
+    'A curve applies to its process, paper, light, film and base exposure. When you change one of these, print a check chart.',
+  noBaseExposureSavedFor2:
+    'No base exposure is saved for this process and light. Print a test strip through clear film first. A chart with the wrong exposure is of little use.',
+
+  // useCalibrationPath
+  curveWasCorrectedWithThis: 'The curve was corrected with this check.',
+  worstTone: ({
+    tone,
+    wanted,
+    read,
+    density,
+  }: {
+    tone: number
+    wanted: string
+    read: string
+    density: string
+  }) => `Tone ${tone} should print at L* ${wanted} but printed at ${read}, density ${density}.`,
+  lastCheckClearlyWorseThan:
+    'The last check is clearly worse than an earlier one. Has the lamp dimmed, or did you change lot or paper? Correct the curve with the check, or print a new chart.',
+  coatSheetLittleLargerThan:
+    'Coat a sheet a little larger than the film, expose at the base exposure, then process and dry as usual. The coat must reach beyond all four rings.',
+  youCanCutOffStrip:
+    'You can cut off the strip of clear film and expose it in steps first. Its black shows whether the exposure is right.',
+  scanDryFlatPrintIn:
+    'Scan the dry, flat print in any orientation with all automatic corrections off. A photo works too: from straight above, in even light, not too bright.',
+
+  // useNegativeStation
+  layPrintedDullerSideFilm:
+    'Lay the printed (duller) side of the film on the coat. The film is therefore mirrored.',
+  printChartOnceOnFilm:
+    'Print a chart once on film at your base exposure and scan it in Calibrate. Every later negative then gives the planned tones.',
+
+  // useReadChart
+  thisNotPlausibleDensityFor: 'This is not a plausible density for paper white.',
+  enterPaperWhiteDensity: 'Enter a density, usually 0.05 to 0.12 for paper.',
+  thisBlackNotDarkerThan: 'This black is not darker than the white.',
+  enterDensityPrintUnderClear: 'Enter the density of the print under clear film, or leave the field empty.',
+  differentChart: ({ tones, repeats, curve }: { tones: number; repeats: number; curve: number | null }) =>
+    `This is a different chart: ${tones} tones, each ${repeats} times, ${curve ? `made with curve ${curve}` : 'without a curve'}.`,
+  scanCheckChartMarked: ({ tag }: { tag: number }) =>
+    `Scan the check chart of this calibration, marked ${tag}.`,
+  scanChartThatWasMade: 'Scan the chart that was made for this calibration.',
+
+  // CalibrationPath
+  chartSaved: 'Chart saved. Print it on film, then make a contact print of it.',
+  exposeChart: ({ time }: { time: string | null }) =>
+    `Expose the chart ${time ? `for ${time} (base exposure)` : 'at your base exposure'}, and let the print dry for a day.`,
+
+  // ToneLadder
+  tonesThatMerge: ({ merging, of }: { merging: number; of: number }) =>
+    `Tones from picture to print; ${merging} of ${of} merge`,
+}

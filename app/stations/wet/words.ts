@@ -1,0 +1,16 @@
+/** Sentences of the wet side, page by page. */
+export const texts = {
+  // WetStation
+  printAppearsHereWhenIts:
+    'A print appears here when its exposure is finished. Each tray has a clock; you decide by eye when to move on.',
+  hungDryYouCanLook: 'Hung to dry. You can look at it wet, but judge it dry.',
+  rockTray: ({ wait }: { wait: string }) => `Rock the tray or turn the print in ${wait}.`,
+
+  // useBathPanel
+  secondBathBecomesFirstFill: 'The second bath becomes the first. Fill a fresh second bath.',
+
+  // useWetNotes
+  printsInTray: ({ names, prints }: { names: string; prints: number }) =>
+    `${names} ${prints === 1 ? 'is' : 'are'} in it. Wait until the tray is free, or add this print so that they do not overlap.`,
+  pressLineBelowTrayFill: 'Press the line below the tray to fill it, so that prints can be counted.',
+}
