@@ -9,7 +9,13 @@ export default {
     'color-named': 'never',
     'declaration-property-value-allowed-list': [
       {
-        'font-size': [/^var\(--es-size-[a-z]+\)$/, /^calc\([\d.]+ \* var\(--es-size-[a-z]+\)\)$/, 'inherit'],
+        'font-size': [
+          // The large clock is as large as its place allows.
+          /^min\(var\(--clock-size,/,
+          /^var\(--es-size-[a-z]+\)$/,
+          /^calc\([\d.]+ \* var\(--es-size-[a-z]+\)\)$/,
+          'inherit',
+        ],
         font: ['inherit', /var\(--es-size-[a-z]+\)/],
       },
       { message: 'Use one of the seven sizes of app/kit/styles/base.css.' },

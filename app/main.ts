@@ -9,7 +9,9 @@ import './kit/styles/base.css'
 import './kit/styles/palettes.css'
 import './kit/styles/element.css'
 import App from './frame/App.vue'
-import { isDemoStale, loadDemoOnce } from './state/demo'
+import { texts } from './frame/words'
+import { isDemoStale, loadDemoOnce, reloadDemo } from './state/demo'
+import { isDemo } from './storage/whichWorkroom'
 import { useStorage } from './state/persistence'
 import { repairOnce } from './state/repairOnce'
 import { useUnsaved } from './state/unsaved.store'
@@ -19,6 +21,18 @@ import { useUpdate } from './state/update.store'
 import { usePreferences } from './state/preferences.store'
 import { useBackup } from './state/backup.store'
 import { repairedSaid } from './state/backupWords'
+
+const TEN_MINUTES = 600_000
+/** A demo that is left for hours offers to start again. */
+async function watchDemo(): Promise<void> {
+  if (await isDemoStale())
+    useNotice().say(
+      texts.demoHasRunOut,
+      () => reloadDemo().then(() => location.reload()),
+      'Start the demo again',
+    )
+  if (isDemo) setTimeout(() => void watchDemo().catch(() => undefined), TEN_MINUTES)
+}
 
 const app = createApp(App).use(createPinia()).use(router)
 usePreferences() // chooses the palette before anything is drawn
@@ -35,10 +49,7 @@ const storage = useStorage()
 storage
   .open()
   .then(loadDemoOnce)
-  .then(isDemoStale)
-  .then((isStale) => {
-    if (isStale) useNotice().say('The clocks of this demo have run out. Start the demo again at Workroom.')
-  })
+  .then(watchDemo)
   .then(repairOnce)
   .then((notes) => {
     if (notes.length) useNotice().say(`From an earlier version: ${repairedSaid(notes)}`)

@@ -53,7 +53,7 @@ test('a second coat is laid over the first, each with its own clock', async ({ p
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page, '/coat/begin')
   await pick(page, 'Process', 'Kallitype', 'Kallitype')
-  await page.getByText('Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio').click()
+  await page.getByText('More settings').click()
   await page.getByLabel('Title', { exact: true }).fill('Deeper')
   await page.getByLabel('Coats', { exact: true }).fill('2')
   await expect(

@@ -67,7 +67,7 @@ test('a large sheet is measured, torn by the rule, treated on the clock, and bec
   )
 
   await page.keyboard.press('n')
-  await page.getByText('Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio').click()
+  await page.getByText('More settings').click()
   await page
     .getByRole('combobox', { name: 'Torn piece' })
     .locator('xpath=ancestor::*[contains(@class,"el-select__wrapper")]')

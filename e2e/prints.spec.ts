@@ -138,7 +138,7 @@ test('a talk with a print that went wrong: looks, record, question, test, and wh
   await expectDim(page)
   await page.keyboard.press('d')
   await button(page, /Show likely causes/).click()
-  await expect(margin(page)).toContainText('2 of your own confirmed cases are included')
+  await expect(margin(page)).toContainText('2 confirmed cases of your own are included')
   await page.keyboard.press('d')
   await expectDim(page)
 })

@@ -103,7 +103,7 @@ test('soaked paper with weak silver is told that it falls short, before a drop i
   await page.getByText('Soaked 5 min').click()
   const balance = page.getByRole('region', { name: 'Salt and silver' })
   await expect(balance).toContainText('Barely enough silver for the salt')
-  await page.getByText('Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio').click()
+  await page.getByText('More settings').click()
   await page.getByLabel('Coverage, ml/m²').fill('20')
   await expect(balance).toContainText('Too little silver for the salt')
   await page.getByLabel('Coats', { exact: true }).fill('2')

@@ -40,7 +40,7 @@ test('a plan is refused where it cannot be read, and nothing typed is lost', asy
   }
   await size.fill('20,5 x 25 cm')
   await expect(size).toHaveAttribute('aria-invalid', 'false')
-  await page.getByText('Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio').click()
+  await page.getByText('More settings').click()
   await page.getByLabel('Ratio').fill('2')
   await expect(page.getByText('“2” is not a ratio of 2 parts. Enter it like 1 : 1.')).toBeVisible()
   await page.getByLabel('Ratio').fill('2 : 1')

@@ -16,7 +16,7 @@ async function begin(
 ): Promise<void> {
   await open(page, '/coat/begin')
   await pick(page, 'Process', process, process)
-  await page.getByText('Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio').click()
+  await page.getByText('More settings').click()
   await page.getByLabel('Title', { exact: true }).fill(title)
   for (const [label, text] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(text)
   await page.getByRole('button', { name: 'Plan this sheet' }).first().click()

@@ -80,7 +80,7 @@ document.addEventListener('pointerdown', openVoice)
 </script>
 
 <template>
-  <div class="AppShell" @click="releaseFocus">
+  <div class="AppShell" :class="{ 'has-folded-notes': !preferences.chosen.notes }" @click="releaseFocus">
     <main id="page" class="AppShell-page" tabindex="-1">
       <StationNav v-if="workroom.isReady" />
       <StandingNotices :is-clock-running="isClockRunning" />
@@ -108,6 +108,10 @@ document.addEventListener('pointerdown', openVoice)
   outline: none;
 }
 
+.AppShell.has-folded-notes {
+  --es-margin-width: 3rem;
+}
+
 .AppShell-ledge {
   grid-column: 1 / -1;
 }
@@ -119,6 +123,15 @@ document.addEventListener('pointerdown', openVoice)
 /* A message takes its room from the margin, so that nothing on the page moves or is covered. */
 .AppShell-notice {
   grid-area: 2 / 2;
+}
+
+/* Without the margin there is no room but the page's own. */
+.has-folded-notes .AppShell-notice {
+  grid-area: 2 / 1;
+}
+
+.has-folded-notes .AppShell-page {
+  grid-row: 1;
 }
 
 @media (width <= 51.25em) {

@@ -69,4 +69,14 @@ a[aria-current] {
   border-color: var(--es-ember);
   color: var(--es-ink);
 }
+/* Where the system chooses the colours, a line without colour would be drawn too. */
+@media (forced-colors: active) {
+  a:not([aria-current]) {
+    border-color: Canvas;
+  }
+
+  a[aria-current] {
+    border-color: Highlight;
+  }
+}
 </style>

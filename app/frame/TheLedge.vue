@@ -8,7 +8,7 @@ import { useNow } from '../state/useNow'
 import { useWorkroom } from '../state/workroom.store'
 import { useLights } from '../state/lights.store'
 import { useNegativeQueue } from '../state/queue.store'
-import { ledgeFigure, ledgeLine } from '../words/clockWords'
+import { isLate, lateWords, ledgeFigure, ledgeLine } from '../words/clockWords'
 import { momentSaid } from '../words/moments'
 import { stationOfSheet } from '../state/stations'
 
@@ -24,6 +24,8 @@ interface LedgeItem {
   figure: string
   line: string
   isOver: boolean
+  /** Long past its time: what to do is said, without alarm. */
+  isLate: boolean
   isHeld: boolean
   share: number
   to: RouteLocationRaw
@@ -38,8 +40,9 @@ const worked = computed(() =>
       {
         key: `${clock.sheetId}/${clock.stepId}/${clock.kind}`,
         figure: ledgeFigure(clock),
-        line: `${found.name} · ${ledgeLine(found.definition, clock, now.now)}`,
-        isOver: (clock.remainingSeconds ?? 1) <= 0,
+        line: `${found.name} · ${isLate(clock) ? lateWords(found.definition, clock) : ledgeLine(found.definition, clock, now.now)}`,
+        isOver: (clock.remainingSeconds ?? 1) <= 0 && !isLate(clock),
+        isLate: isLate(clock),
         isHeld: clock.held,
         share: clock.targetSeconds ? inSteps(clock.elapsedSeconds / clock.targetSeconds) : 0,
         to: { name: stationOfSheet(found.state), params: { sheetId: clock.sheetId } },
@@ -58,6 +61,7 @@ const resting = computed(() =>
         figure: formatSpan(Math.max(60, Math.ceil((ripeAt - now.now) / 60_000) * 60)),
         line: `${name} ${label} · resting, ready ${momentSaid(ripeAt, now.now)}`,
         isOver: false,
+        isLate: false,
         isHeld: false,
         share: ripeAt > began ? Math.min(1, (now.now - began) / (ripeAt - began)) : 0,
         to: { name: 'shelf', params: { bottleId: id } },
@@ -72,6 +76,7 @@ const films = computed(() =>
     figure: `${Math.round(100 * job.share)} %`,
     line: `${job.fileName} · ${job.state === 'working' ? 'in progress' : 'waiting'}`,
     isOver: false,
+    isLate: false,
     isHeld: job.state === 'waiting',
     share: job.share,
     to: { name: 'negative' },
@@ -92,7 +97,7 @@ defineExpose({ goToNearest })
       v-for="item in items"
       :key="item.key"
       class="TheLedge-clock"
-      :class="{ 'is-over': item.isOver, 'is-held': item.isHeld }"
+      :class="{ 'is-over': item.isOver, 'is-late': item.isLate, 'is-held': item.isHeld }"
       @click="go(item)"
     >
       <i class="TheLedge-share" :style="{ width: `${100 * item.share}%` }" aria-hidden="true" />
@@ -155,6 +160,15 @@ defineExpose({ goToNearest })
 .TheLedge-clock.is-over span {
   background: var(--es-ember);
   color: var(--es-page);
+}
+
+.TheLedge-clock.is-late {
+  max-width: 15rem;
+}
+
+.TheLedge-clock.is-late strong {
+  color: var(--es-ember);
+  font-size: var(--es-size-lead);
 }
 
 .TheLedge-clock.is-held strong {

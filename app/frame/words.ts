@@ -2,12 +2,21 @@ import { counted } from '../words/counted'
 
 /** Sentences of the frame, page by page. */
 export const texts = {
+  // App
+  whatTheDemoIs:
+    'A month of an invented printer’s work is being made for this moment: sheets, bottles, papers and running clocks. It takes a few seconds, up to half a minute on a busy computer. Your own workroom stays as it is.',
+
+  // Demo that was left for hours
+  demoHasRunOut: 'The clocks of this demo ran out while it was left.',
+
   // AppShell
   clockMovedOrSlept: ({ how }: { how: string }) =>
     `${how}, or the computer slept. Running clocks count that time.`,
   doNotCountThatTime: 'The clock was changed: don’t count that time',
 
   // MarginColumn
+  notesWithCautions: ({ cautions }: { cautions: number }) =>
+    cautions ? `Notes, ${counted(cautions, 'caution')}` : 'Notes',
   readSafetyDataSheets: 'Read each safety data sheet. Local rules come first.',
 
   // StandingNotices

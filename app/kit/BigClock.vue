@@ -26,14 +26,19 @@ const line = computed(() => {
 
 <template>
   <div class="BigClock" :class="{ 'is-over': isOver, 'is-held': reading.held }">
-    <div class="BigClock-figure" role="timer">{{ shown }}</div>
+    <div class="BigClock-figure" :style="{ '--digits': shown.length }" role="timer">{{ shown }}</div>
     <p>{{ line }}</p>
   </div>
 </template>
 
 <style scoped>
+.BigClock {
+  container-type: inline-size;
+}
+
+/* As large as its place allows, however many digits it has: one takes about 0.62 of its height. */
 .BigClock-figure {
-  font-size: calc(1.6 * var(--es-size-clock));
+  font-size: min(var(--clock-size, calc(1.6 * var(--es-size-clock))), calc(155cqi / var(--digits)));
   line-height: 1;
   letter-spacing: -0.02em;
 }

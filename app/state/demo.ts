@@ -1,20 +1,32 @@
-import { ref } from 'vue'
+import { reactive } from 'vue'
 import { clearWorkroom, prepareImport } from '../workers/archives'
 import { db } from '../storage/db'
 import { isDemo } from '../storage/whichWorkroom'
 import { standingsOf } from '../storage/runStates'
 
-/** Where the server writes the demo scenario afresh, relative to the present moment, as an ordinary archive. */
+/** Where the server writes the demo scenario, relative to the present moment, as an ordinary archive. */
 const DEMO_ARCHIVE = '/demo/workroom.zip'
 
-/** While the demo is being laid out there is nothing to show yet, and an empty workroom would be a lie. */
-export const isLayingOut = ref(isDemo)
+/**
+ * While the demo is being set up there is nothing to show yet, and an empty workroom would be wrong.
+ * `share` is how much of it is done, from 0 to 1.
+ */
+export const loading = reactive({ isOn: isDemo, share: 0, doing: '' })
+
+/** Parts of the time that fetching, reading and writing take. */
+const [FETCHED, READ] = [0.15, 0.55]
 
 async function load(): Promise<void> {
+  const show = (from: number, to: number, doing: string) => (share: number) =>
+    Object.assign(loading, { share: from + (to - from) * share, doing })
+  show(0, 0, 'Drawing the prints of the past month')(0)
   const answer = await fetch(DEMO_ARCHIVE)
   if (!answer.ok) throw new Error(`the server replied ${answer.status} to the request for the demo`)
-  const prepared = await prepareImport(await answer.blob())
-  await prepared.finish(new Set())
+  const prepared = await prepareImport(
+    await answer.blob(),
+    show(FETCHED, READ, 'Reading records and pictures'),
+  )
+  await prepared.finish(new Set(), show(READ, 1, 'Saving them in this browser'))
 }
 
 /** Fills the demo workroom the first time it is opened; one's own workroom is another one and stays untouched. */
@@ -27,14 +39,14 @@ export async function loadDemoOnce(): Promise<void> {
   try {
     await ('locks' in navigator ? navigator.locks.request('ember-sheet-demo', loadIfEmpty) : loadIfEmpty())
   } finally {
-    isLayingOut.value = false
+    loading.isOn = false
   }
 }
 
-/** A demo whose newest moment lies further back than this has all its clocks run out. */
-const STALE_MS = 12 * 3_600_000
+/** A demo whose last recorded moment is older than this has all its clocks far past their time. */
+const STALE_MS = 2 * 3_600_000
 
-/** Whether the demo was laid out so long ago that nothing in it is under way any more. */
+/** Whether the demo was left for so long that its clocks show nothing useful. */
 export async function isDemoStale(): Promise<boolean> {
   if (!isDemo) return false
   let latest: number | null = null
@@ -43,7 +55,7 @@ export async function isDemoStale(): Promise<boolean> {
   return latest !== null && Date.now() - latest > STALE_MS
 }
 
-/** Sets the demo up afresh, with its clocks running from now. */
+/** Sets the demo up again, with its clocks running from now. */
 export async function reloadDemo(): Promise<void> {
   await clearWorkroom()
   await load()

@@ -8,6 +8,8 @@ const Preferences = z.object({
   sound: z.boolean().catch(true),
   speech: z.boolean().catch(false),
   notify: z.boolean().catch(false),
+  /** Whether the margin with its notes is open. */
+  notes: z.boolean().catch(true),
   /** A tick whenever a tray wants rocking. */
   rocking: z.boolean().catch(false),
   /** When the workroom was last exported from this device, and after how many days one is reminded; 0 for never. */

@@ -6,13 +6,28 @@ import { momentSaid } from './moments'
 /** From here on seconds no longer matter, and a clock is said in hours. */
 const HOURS_FROM = 3 * 3600
 
+/** From an hour past its time on, a clock is said in hours. */
+const LATE_FROM = 3600
+
 const stepOf = (definition: ProcessDefinition, id: string) => definition.steps.find((step) => step.id === id)
 
 /** The figure of a clock on the ledge. */
 export function ledgeFigure(clock: ClockReading): string {
   // A countdown shows the second it is in until that second is over, so that 0:00 is the end and not the last second.
   const seconds = clock.remainingSeconds === null ? clock.elapsedSeconds : Math.ceil(clock.remainingSeconds)
-  return seconds >= HOURS_FROM ? formatSpan(Math.floor(seconds / 60) * 60) : formatClock(seconds)
+  if (seconds >= HOURS_FROM) return formatSpan(Math.floor(seconds / 60) * 60)
+  return seconds <= -LATE_FROM ? `+${formatSpan(Math.floor(-seconds / 60) * 60)}` : formatClock(seconds)
+}
+
+/** Whether a clock is so far past its time that what to do matters more than the seconds. */
+export const isLate = (clock: ClockReading): boolean => (clock.remainingSeconds ?? 1) <= -LATE_FROM
+
+/** What to do about a clock that is long past its time. */
+export function lateWords(definition: ProcessDefinition, clock: ClockReading): string {
+  const step = stepOf(definition, clock.wordsId)
+  return clock.kind === 'atLeast' || clock.kind === 'toEnd' || clock.kind === 'within'
+    ? `overdue: ${(step?.press.finish ?? 'finish the step').replace(/^\p{Lu}(?=\p{Ll})/u, (letter) => letter.toLowerCase())}`
+    : endWords(definition, clock)
 }
 
 /** What stands under it: what the sheet is doing, or until when it keeps. */

@@ -3,7 +3,7 @@ import { replay } from '@core/run/run'
 import { logOf, SHEET, T0, wholeJob } from '@core/fixtures/logs'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { figureText } from './figureText'
-import { endWords, ledgeFigure, ledgeLine } from './clockWords'
+import { endWords, isLate, lateWords, ledgeFigure, ledgeLine } from './clockWords'
 import { dayOf, momentSaid, timeOfDay } from './moments'
 import { cautionNotes, stepNotes } from './stepNotes'
 
@@ -29,6 +29,17 @@ describe('the ledge', () => {
 
   it('says long times in hours', () => {
     expect(plain(ledgeFigure({ ...read(8, 800), remainingSeconds: 4 * 3600 + 125 }))).toBe('4 h 2 min')
+  })
+
+  it('of a clock that was left for hours says what to do instead of counting seconds', () => {
+    const left = { ...read(9, 1000), remainingSeconds: -(3600 + 55 * 60 + 41) }
+    expect(plain(ledgeFigure(left))).toBe('+1 h 55 min')
+    expect(isLate(left)).toBe(true)
+    expect(lateWords(classicCyanotype, left)).toMatch(/^overdue: finish exposure/)
+    expect(isLate({ ...left, remainingSeconds: -3599 })).toBe(false)
+    expect(lateWords(classicCyanotype, { ...read(8, 800), remainingSeconds: -7200 })).toBe(
+      'the coat is too old',
+    )
   })
 
   it('shows the second it is in until that second is over', () => {

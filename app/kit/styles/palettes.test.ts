@@ -44,6 +44,13 @@ describe('the palettes', () => {
     },
   )
 
+  // The brightest amber that the limits of the dim room allow reaches about 7 : 1 on its black.
+  it.each(['page', 'margin', 'index', 'card'])('keep words readable on the %s in the dim room', (ground) => {
+    expect(contrast(dim.ink!, dim[ground]!)).toBeGreaterThanOrEqual(6.5)
+    expect(contrast(dim.quiet!, dim[ground]!)).toBeGreaterThanOrEqual(4.8)
+    expect(contrast(dim.ember!, dim[ground]!)).toBeGreaterThanOrEqual(4)
+  })
+
   it('keep the target readable', () =>
     expect(contrast(daylight['target-ink']!, daylight.target!)).toBeGreaterThan(7))
 

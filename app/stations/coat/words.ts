@@ -18,8 +18,24 @@ export const texts = {
     'Use a separate negative and line up its register marks. Keep the marks clear of the coat.',
 
   // BeginSheet
-  numberSheetsCoatsCoverageDropper:
-    'Number of sheets, coats, coverage, dropper, ratio, torn piece, portfolio',
+  settingsInShort: (set: {
+    sheets: string
+    coats: string
+    coverage: string
+    drops: string
+    ratios: string
+    portfolio: string
+  }) =>
+    [
+      `sheets ${set.sheets}`,
+      `coats ${set.coats}`,
+      `${set.coverage}\u00A0ml/m²`,
+      `${set.drops}\u00A0drops/ml`,
+      set.ratios && `ratio ${set.ratios}`,
+      set.portfolio,
+    ]
+      .filter(Boolean)
+      .join(', '),
 
   // RoomReading
   enterTemperatureAndHumidity: 'Enter temperature and humidity, for example 21 °C, 48 % or 70 F, 48 %.',

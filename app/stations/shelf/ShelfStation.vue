@@ -183,13 +183,13 @@ useMarginNotes((): MarginNote[] => {
 
 .ShelfStation-bottles {
   display: grid;
-  grid-template-columns: repeat(auto-fill, 104px);
-  grid-auto-rows: 172px;
+  grid-template-columns: repeat(auto-fill, 6.5rem);
+  grid-auto-rows: 10.75rem;
   padding: 0 calc(var(--es-pad) - var(--es-space-6));
   background: repeating-linear-gradient(
-    transparent 0 155px,
-    var(--es-line) 155px 164px,
-    transparent 164px 172px
+    transparent 0 9.6875rem,
+    var(--es-line) 9.6875rem 10.25rem,
+    transparent 10.25rem 10.75rem
   );
 }
 

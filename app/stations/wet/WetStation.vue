@@ -161,12 +161,12 @@ const {
   font-size: var(--es-size-lead);
 }
 
-.WetStation-bath :deep(.BigClock-figure) {
-  font-size: var(--es-size-clock);
+.WetStation-bath {
+  --clock-size: var(--es-size-clock);
 }
 
-.WetStation-bath.is-low :deep(.BigClock-figure) {
-  font-size: calc(0.8 * var(--es-size-clock));
+.WetStation-bath.is-low {
+  --clock-size: calc(0.8 * var(--es-size-clock));
 }
 
 /* Always at hand, however many trays there are. */
@@ -184,6 +184,12 @@ const {
 .WetStation-acts :deep(.BigTarget.is-quiet) {
   padding-inline: var(--es-space-5);
   font-size: var(--es-size-lead);
+}
+
+@media (width <= 68.75em) {
+  .WetStation-bath.is-low {
+    --clock-size: calc(0.55 * var(--es-size-clock));
+  }
 }
 
 @media (width <= 51.25em) {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { texts } from '../words'
+import { computed } from 'vue'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import { digits, formatSpan } from '@core/quantity/format'
 import BigTarget from '../../../kit/BigTarget.vue'
@@ -40,6 +41,20 @@ const {
   components,
   bottleOptions,
 } = useBeginSheet()
+/** What is set in the folded part, so that it need not be unfolded to be checked. */
+const settingsSaid = computed(() =>
+  texts.settingsInShort({
+    sheets: draft.value.sheets || '1',
+    coats: draft.value.coats || '1',
+    coverage: draft.value.coverage || digits(coverage.value.value),
+    drops: draft.value.dropper || String(dropper.value.dropsPerMillilitre),
+    ratios: mixes.value
+      .filter(({ parts }) => parts.length > 1)
+      .map(({ mix, parts }) => draft.value.ratios[mix.id] || parts.map((part) => part.parts).join(' : '))
+      .join(', '),
+    portfolio: draft.value.portfolio,
+  }),
+)
 </script>
 
 <template>
@@ -141,7 +156,10 @@ const {
       />
     </div>
     <details class="BeginSheet-more">
-      <summary>{{ texts.numberSheetsCoatsCoverageDropper }}</summary>
+      <summary>
+        More settings:
+        <span class="es-quiet">{{ settingsSaid }}</span>
+      </summary>
       <div class="BeginSheet-row">
         <TextField
           v-if="!changing"

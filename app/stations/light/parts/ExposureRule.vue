@@ -11,8 +11,9 @@ const props = defineProps<{
   taken: readonly number[]
 }>()
 
-const full = computed(() => Math.max(props.planned, props.elapsed, 1))
-const at = (seconds: number) => `${(100 * seconds) / full.value}%`
+/** An exposure that was forgotten fills the rule, and the marks of its plan stay apart. */
+const full = computed(() => Math.max(props.planned, Math.min(props.elapsed, 2 * props.planned), 1))
+const at = (seconds: number) => `${Math.min(100, (100 * seconds) / full.value)}%`
 </script>
 
 <template>

@@ -76,7 +76,7 @@ const foot = computed(() => {
 .BottleFigure {
   display: grid;
   flex: none;
-  grid-template: 22px 132px / 104px;
+  grid-template: 1.375rem 8.25rem / 6.5rem;
   justify-items: center;
   padding: 0 0 1px;
   border: 0;
@@ -99,7 +99,7 @@ const foot = computed(() => {
   grid-row: 2;
   grid-column: 1;
   width: 3.75rem;
-  height: 132px;
+  height: 8.25rem;
 }
 
 svg {

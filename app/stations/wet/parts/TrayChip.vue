@@ -7,7 +7,7 @@ import { useNow } from '../../../state/useNow'
 import type { SheetInRoom } from '../../../state/workroom.store'
 import { ledgeFigure } from '../../../words/clockWords'
 
-/** One sheet in its tray, with its clock. It alone is drawn anew at every beat. */
+/** One sheet in its tray, with its clock. It alone is drawn at every beat. */
 const props = defineProps<{ one: SheetInRoom; isInHand: boolean; hasClock: boolean }>()
 defineEmits<{ choose: [] }>()
 const now = useNow()
@@ -41,7 +41,7 @@ const isOver = computed(() => (clock.value?.remainingSeconds ?? 1) <= 0)
   align-content: center;
   justify-items: center;
   width: 3.875rem;
-  height: 80px;
+  height: 5rem;
   border: 0;
   background: var(--es-card);
   box-shadow: var(--es-shadow);
@@ -53,6 +53,7 @@ small {
   color: var(--es-quiet);
   font-size: var(--es-size-small);
   font-variant-numeric: tabular-nums;
+  text-align: center;
 }
 
 .is-over small {

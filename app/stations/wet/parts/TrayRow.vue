@@ -118,7 +118,7 @@ const leastLine = (tray: BenchTray) =>
 
 .TrayRow {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(110px, 150px));
+  grid-template-columns: repeat(auto-fit, minmax(6.875rem, 9.375rem));
   gap: var(--es-space-5);
   margin: 0;
   padding: 0;
@@ -131,7 +131,7 @@ const leastLine = (tray: BenchTray) =>
   gap: var(--es-space-2);
   align-items: center;
   justify-content: center;
-  height: 118px;
+  height: 7.375rem;
   margin-bottom: var(--es-space-3);
   border: 2px solid var(--es-rule-strong);
   border-radius: 8px;
@@ -206,18 +206,18 @@ p {
 
 /* A long row of baths, or several rows, are drawn smaller, so that the act stays in sight below them. */
 .is-many {
-  grid-template-columns: repeat(auto-fit, minmax(78px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(4.875rem, 1fr));
   gap: var(--es-space-3) var(--es-space-3);
 }
 
 .is-many .TrayRow-tray {
-  height: 58px;
+  height: 3.625rem;
   margin-bottom: var(--es-space-2);
 }
 
 .is-many .TrayRow-sheet {
   width: 2.75rem;
-  height: 50px;
+  height: 3.125rem;
   font-size: var(--es-size-body);
 }
 
@@ -232,7 +232,7 @@ p {
   font-size: var(--es-size-tiny);
 }
 
-/* What lies in another process's trays is told beside them, in little height. */
+/* What lies in another process's trays is said beside them, in little height. */
 .is-aside {
   display: flex;
   gap: var(--es-space-3) var(--es-space-6);
@@ -240,7 +240,7 @@ p {
 
 .is-aside li {
   display: grid;
-  grid-template-columns: 86px minmax(70px, 120px);
+  grid-template-columns: 5.375rem minmax(4.375rem, 7.5rem);
   gap: 0 var(--es-space-3);
   align-content: start;
 }
@@ -251,7 +251,7 @@ p {
 
 @media (40em < width <= 68.75em) {
   .is-many:not(.is-aside) {
-    grid-template-columns: repeat(auto-fit, minmax(60px, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(3.75rem, 1fr));
     gap: var(--es-space-3) var(--es-space-3);
   }
 
@@ -262,11 +262,11 @@ p {
 
 @media (width <= 40em) {
   .TrayRow {
-    grid-template-columns: repeat(auto-fit, minmax(80px, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(5rem, 1fr));
   }
 
   .TrayRow-tray {
-    height: 96px;
+    height: 6rem;
   }
 }
 </style>
