@@ -42,7 +42,7 @@ test('archive out, storage wiped, archive in: all is as it was', async ({ page }
   for (const path of Object.keys(filesBefore))
     if (path !== 'manifest.json')
       expect([path, Buffer.compare(filesAfter[path]!, filesBefore[path]!)]).toEqual([path, 0])
-  await page.getByRole('link', { name: 'Prints' }).click()
+  await page.getByRole('link', { name: 'Prints', exact: true }).click()
   await expect(page.getByRole('img', { name: 'Photo of Tide gauge' })).toBeVisible()
 })
 

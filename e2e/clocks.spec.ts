@@ -120,7 +120,7 @@ test('a reload and a day asleep leave the clocks right, and the end of time is h
 
   // Sleep: the page is frozen for a day by the clock, then thawed.
   await page.clock.fastForward(86_400_000)
-  await expect(ledge.getByRole('button')).toHaveText(/^\+24:/)
+  await expect(ledge.getByRole('button')).toHaveText(/^\+24\sh/)
   expect(await ends()).toHaveLength(1)
 })
 

@@ -87,3 +87,25 @@ test('a print and its diagnosis are read aloud and seen whole at four sizes', as
   found.push(...(await faultsOf(page, '/prints/…/diagnose')))
   expect(found).toEqual([])
 })
+
+test('at the bench, what is pressed with a finger is at least 44 px high', async ({ browser }) => {
+  const context = await browser.newContext({
+    hasTouch: true,
+    isMobile: true,
+    viewport: { width: 1024, height: 768 },
+    reducedMotion: 'reduce',
+  })
+  const page = await context.newPage()
+  await open(page, DEMO_ADDRESS)
+  for (const path of ['/coat', '/light', '/wet']) {
+    await turnTo(page, path)
+    await expect
+      .poll(async () =>
+        (await page.evaluate(findLayoutFaults, 44)).map(
+          ({ kind, text, detail }) => `${kind}: ${text} ${detail}`,
+        ),
+      )
+      .toEqual([])
+  }
+  await context.close()
+})

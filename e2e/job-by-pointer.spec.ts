@@ -119,7 +119,7 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
   await page.clock.fastForward(14 * 86_400_000)
   await click('Two-week check')
   await click('Save')
-  await page.getByRole('link', { name: 'Prints' }).click()
+  await page.getByRole('link', { name: 'Prints', exact: true }).click()
   const hung = page.getByRole('listitem').filter({ hasText: 'Bladderwrack' })
   await expect(hung).toContainText('dry, kept')
   const small = hung.getByRole('img')

@@ -48,7 +48,8 @@ watch(
 a {
   display: grid;
   flex: none;
-  align-content: center;
+  place-content: center;
+  min-width: 2.75rem;
   min-height: 2.75rem;
   border-bottom: 3px solid transparent;
   color: var(--es-quiet);

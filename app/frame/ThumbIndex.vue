@@ -114,6 +114,9 @@ watch(
 }
 
 .ThumbIndex-small {
+  display: grid;
+  align-content: center;
+  min-height: var(--es-touch, 0);
   padding: var(--es-space-3) var(--es-space-2);
   border: 0;
   background: none;
@@ -141,6 +144,12 @@ watch(
 @media (height <= 640px) {
   .ThumbIndex-tab {
     height: 3.5rem;
+  }
+}
+
+@media (pointer: coarse) and (height <= 860px) {
+  .ThumbIndex-tab {
+    height: 3.375rem;
   }
 }
 

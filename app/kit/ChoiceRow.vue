@@ -44,7 +44,7 @@ legend {
   --el-border: 1px solid var(--es-rule);
 
   height: auto;
-  min-height: 2.5rem;
+  min-height: 2.75rem;
   margin: 0;
   padding: var(--es-space-2) var(--es-space-4);
   border-radius: 0;

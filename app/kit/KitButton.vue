@@ -30,7 +30,7 @@ const { kind = 'plain', type = 'button' } = defineProps<{
   --el-button-outline-color: var(--es-ember);
 
   height: auto;
-  min-height: 2.5rem;
+  min-height: 2.75rem;
   padding: var(--es-space-2) var(--es-space-5);
   border-radius: 0;
   font: inherit;
@@ -44,9 +44,9 @@ const { kind = 'plain', type = 'button' } = defineProps<{
   --el-button-border-color: var(--es-rule);
 
   justify-self: start;
-  min-height: 1.875rem;
+  min-height: var(--es-touch, 1.875rem);
   padding: 0 var(--es-space-4);
-  border-radius: 1rem;
+  border-radius: 1.375rem;
   font-size: var(--es-size-small);
   vertical-align: baseline;
 }

@@ -169,7 +169,7 @@ p {
 .TrayRow-bath {
   display: block;
   width: 100%;
-  min-height: 1.875rem;
+  min-height: var(--es-touch, 1.875rem);
   margin-top: var(--es-space-1);
   padding: var(--es-space-1) 0;
   border: 0;
