@@ -20,7 +20,7 @@ function printOf(tired: number): (ink: number) => number {
   return (ink) => density(dose * 10 ** -(FILM_RANGE * ink ** FILM_BEND))
 }
 
-/** Two calibrations: one that was read, checked, mended and checked again; one whose film waits to be printed. */
+/** Two calibrations: one that was read, checked, corrected and checked again; one whose film waits to be printed. */
 export function chartStory(
   shelf: DemoShelf,
   random: () => number,

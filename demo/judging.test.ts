@@ -79,7 +79,7 @@ describe('what the record of a print says', () => {
     const record = recordOf(24)
     const ranked = diagnosed(24, ['fogged'])
     const [best] = rankTests(faults, ranked, traitsOf(record.definition, record.sheet))
-    expect(best?.mends.map((one) => one.id)).toContain(ranked[0]?.cause.id)
+    expect(best?.cures.map((one) => one.id)).toContain(ranked[0]?.cause.id)
   })
 })
 

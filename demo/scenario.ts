@@ -73,7 +73,7 @@ export function demoScenario(
   const drawer = paperDrawer(shelf, random, now)
   records.sheets.push(...others.sheets)
   records.events.push(...others.events, ...drawer.events)
-  // A source of its own, so that what is told of light moves nobody else's identity.
+  // A source of its own, so that what is told of light moves no one else's identity.
   const light = lightStory(shelf, seededRandom(seed + 1), now)
   records.lights = light.lights
   records.lightEntries.push(...light.lightEntries)

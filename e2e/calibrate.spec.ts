@@ -93,7 +93,7 @@ test('from a base exposure over chart, print, scan and curve to a check, left an
   await open(page, '/negative/calibrate')
   await expect(page.getByText('ready to use, not checked yet')).toBeVisible()
 
-  // A negative through the mended curve lands, printed by the process as it is now.
+  // A negative through the corrected curve lands, printed by the process as it is now.
   await page.getByRole('link', { name: 'rag and box' }).click()
   const again = await filmOf(await saved(page, 'Save the check chart negative'))
   await scan(page, await printedAndScanned(again, later, -4))

@@ -10,7 +10,7 @@ import { measureAll, plan, secondsOf } from './workroom.ts'
 /** Kills in one run; `npm run faults` asks for 50. */
 const KILLS = Number(process.env.FAULT_KILLS ?? 4)
 
-/** What a clock has to show: seconds by the stamps on the disk alone, or `null` for a clock that is not reckoned here. */
+/** What a clock has to show: seconds by the stamps on the disk alone, or `null` for a clock that is not computed here. */
 function secondsLeft(log: readonly StoredEvent[], words: string, now: number): number | null {
   const plan = log.find((event) => event.type === 'begun')?.steps ?? []
   const planned = (id: string) => {

@@ -133,7 +133,7 @@ test('a strip that is too short says so; by eye the last mark cannot be chosen; 
 })
 
 /** A stand-in does as it was told until told otherwise; the next test, or the next try, begins with one that behaves. */
-async function mend(device: string, address = OWN_ADDRESS): Promise<void> {
+async function correction(device: string, address = OWN_ADDRESS): Promise<void> {
   const socket = new WebSocket(`${address.replace('http', 'ws')}/instruments/${device}`)
   await new Promise((resolve) => socket.once('open', resolve))
   socket.send('SIM:FAULT NONE\n')
@@ -144,7 +144,7 @@ async function mend(device: string, address = OWN_ADDRESS): Promise<void> {
 test('a meter counts the dose; when it drops out the clock goes on, says so, and marks the record', async ({
   page,
 }) => {
-  await mend('uv-meter')
+  await correction('uv-meter')
   await addLamp(page, 'the attic box', '4.82')
   await open(page, '/light/instruments')
   await connect(page, 'UV meter')
@@ -419,7 +419,7 @@ test('a lamp that is lit cold is counted by its warm-up, and the ledger of its h
 })
 
 test('a meter that sticks or sends garbage is not believed, and says so', async ({ page }) => {
-  await mend('uv-meter', DEMO_ADDRESS)
+  await correction('uv-meter', DEMO_ADDRESS)
   await open(page, `${DEMO_ADDRESS}/light/instruments`)
   await connect(page, 'UV meter')
   const meter = page.getByRole('article', { name: 'UV meter' })

@@ -27,7 +27,7 @@ async function line(page: Page, n: number, what: string, amount: string, measure
   await page.getByLabel(`Ingredient ${n}, amount`).fill(amount)
   await pick(page, `Ingredient ${n}, unit`, measure)
 }
-const mend = (page: Page, words: string | RegExp) =>
+const correction = (page: Page, words: string | RegExp) =>
   findings(page).getByRole('button', { name: words }).click()
 
 test.describe('slips are noticed, said plainly and mended', () => {
@@ -37,7 +37,7 @@ test.describe('slips are noticed, said plainly and mended', () => {
     await expect(findings(page)).toContainText(
       '30 g in 1000 ml is 3 %, not 30 %. Possibly a factor-of-ten error.',
     )
-    await mend(page, 'Change the label to 3 %')
+    await correction(page, 'Change the label to 3 %')
     await expect(page.getByLabel('Strength on the label, %')).toHaveValue('3')
     await expect(findings(page)).toBeHidden()
   })
@@ -46,19 +46,19 @@ test.describe('slips are noticed, said plainly and mended', () => {
     await recipe(page, 'potassium chloropalladite', '1', 'g', '6 ml')
     await page.getByLabel('Strength on the label, %').fill('15')
     await expect(findings(page)).toContainText('is 16.7 %, not 15 %')
-    await mend(page, /Top up to 6.67 ml/)
+    await correction(page, /Top up to 6.67 ml/)
     await expect(findings(page)).toBeHidden()
   })
 
   test('more than stays dissolved, a spoon, and neighbours that must not meet', async ({ page }) => {
     await recipe(page, 'oxalic acid', '30', '% w/v')
     await expect(findings(page)).toContainText('above the solubility at 20 °C')
-    await mend(page, /^Make it/)
+    await correction(page, /^Make it/)
     await expect(findings(page)).toBeHidden()
 
     await recipe(page, 'sodium thiosulfate', '40', 'ml by spoon')
     await expect(findings(page)).toContainText('40 ml by spoon can be from')
-    await mend(page, 'Weigh 40 g')
+    await correction(page, 'Weigh 40 g')
     await expect(findings(page)).toBeHidden()
     await page.getByRole('button', { name: 'Add ingredient' }).click()
     await line(page, 2, 'citric acid', '3', '% w/v')
@@ -85,7 +85,7 @@ test.describe('slips are noticed, said plainly and mended', () => {
     await expect(findings(page)).toContainText(
       'The recipe is for the anhydrous form, but your jar holds the monohydrate form',
     )
-    await mend(page, 'Use the form in your jar')
+    await correction(page, 'Use the form in your jar')
     await expect(findings(page)).toBeHidden()
     // 6 g × 210.14 / 192.12 at 99.5 %.
     await expect(page.getByRole('button', { name: /6.6 g weigh/ })).toBeVisible()
@@ -98,7 +98,7 @@ test.describe('slips are noticed, said plainly and mended', () => {
     await expect(findings(page)).toContainText('This solution is still resting')
     await page.getByLabel('Strength on the label, %').fill('20')
     await expect(findings(page)).toContainText('The bottle is 20 %, but the combined mix is 10 %.')
-    await mend(page, 'Change the label to 10 %')
+    await correction(page, 'Change the label to 10 %')
     await expect(page.getByLabel('Strength on the label, %')).toHaveValue('10')
     await page.clock.setFixedTime(new Date(Date.now() + 400 * 86_400_000))
     await page.reload()

@@ -233,7 +233,7 @@ test('a plan is made, slips, is made again, refuses what cannot be, and goes int
   await expect(page.getByText(/finish 1\d:\d\d/)).toBeVisible()
   await expect(page.getByText(/earliest finish|shortest possible plan/)).toBeVisible()
 
-  // Nobody begins: it slips, and is planned again from now.
+  // No one begins: it slips, and is planned again from now.
   await page.clock.fastForward('20:00')
   await expect(margin(page)).toContainText('Behind the plan')
   await page.keyboard.press('r')

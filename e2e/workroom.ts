@@ -151,7 +151,7 @@ export async function leftIn(page: Page, label: string): Promise<string> {
     .trim()
 }
 
-/** Counts whatever is due at the bench, all of a bottle at once as with a measure, and goes on. */
+/** Counts what is due at the bench, all of a bottle at once as with a measure, and goes on. */
 export async function measureAll(page: Page): Promise<void> {
   const all = page.getByRole('button', { name: 'All measured' })
   await expect(all).toBeVisible()

@@ -5,7 +5,7 @@ import { startingChoices, stepsFor } from '@core/process/plan'
 import { silverLaid } from '@core/process/silverOnPaper'
 import { slipsOf } from '@core/run/timing'
 import { emptyRun, type RunState } from '@core/run/runState'
-import { bathStanding } from '@core/process/baths'
+import { bathCondition } from '@core/process/baths'
 import { PRINT_SQUARE_METRES } from '@core/process/bathCapacity'
 import { saltBalance, USUAL_UPTAKE } from '@core/chemistry/saltBalance'
 import { layingsOf } from '@core/process/silverOnPaper'
@@ -289,7 +289,7 @@ describe('silver', () => {
       const passes = Array.from({ length: prints }, (_, at) => ({
         sheetId: '', at, squareMetres: PRINT_SQUARE_METRES, silverGrams: silverPerM2.value * PRINT_SQUARE_METRES,
       })) // prettier-ignore
-      return bathStanding(bath, use, passes, undefined, 100, { isFirstOfTwo, silverPerM2 })
+      return bathCondition(bath, use, passes, undefined, 100, { isFirstOfTwo, silverPerM2 })
     }
     // 2.96 g/m² on 0.0516 m² are 0.153 g a print: 3 in a single litre, 13 in the first of two.
     expect(left(false).printsLeft).toBe(3)

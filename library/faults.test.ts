@@ -66,13 +66,13 @@ describe('the book of faults', () => {
       expect(Object.keys(cause.facts).filter((id) => !facts.has(id))).toEqual([])
     }
     for (const test of faults.tests)
-      expect(Object.keys(test.mends).filter((id) => !causes.has(id))).toEqual([])
+      expect(Object.keys(test.cures).filter((id) => !causes.has(id))).toEqual([])
   })
 
   it('has a symptom for every cause and a test for every cause', () => {
     for (const cause of faults.causes) {
       expect([cause.id, Math.max(...Object.values(cause.shows)) >= 0.4]).toEqual([cause.id, true])
-      const best = Math.max(0, ...faults.tests.map((test) => test.mends[cause.id] ?? 0))
+      const best = Math.max(0, ...faults.tests.map((test) => test.cures[cause.id] ?? 0))
       expect([cause.id, best >= 0.5]).toEqual([cause.id, true])
     }
   })
@@ -85,7 +85,7 @@ describe('the book of faults', () => {
       ])
     const shares = [
       ...faults.causes.flatMap((cause) => [...Object.values(cause.shows), ...Object.values(cause.facts)]),
-      ...faults.tests.flatMap((test) => Object.values(test.mends)),
+      ...faults.tests.flatMap((test) => Object.values(test.cures)),
       ...[...faults.symptoms, ...faults.facts].map((one) => one.base),
     ]
     expect(shares.filter((share) => !(share > 0 && share < 1))).toEqual([])
@@ -131,7 +131,7 @@ describe('by the look alone', () => {
     const input = { traits: traits('classic-cyanotype'), symptoms: ['soft'], observed: [], confirmed: [] }
     const [first] = rankTests(faults, diagnose(faults, input), input.traits)
     expect(first?.test.id).toBe('pressed')
-    expect(first?.mends[0]?.id).toBe('contact')
+    expect(first?.cures[0]?.id).toBe('contact')
   })
 
   it('never speaks of fixers where nothing is fixed', () => {

@@ -1,4 +1,4 @@
-/** A place to pick where nobody knows its degrees by heart. Rounded to a tenth, from memory: the sun does not mind. */
+/** A place to pick where no one knows its degrees by heart. Rounded to a tenth, from memory: the sun does not mind. */
 export interface KnownPlace {
   name: string
   latitude: number

@@ -3,7 +3,7 @@ import { orderFindings } from '@core/process/orderRules'
 import { startingChoices, stepsFor } from '@core/process/plan'
 import { slipsOf } from '@core/run/timing'
 import { trayOf } from '@core/process/trays'
-import { bathStanding } from '@core/process/baths'
+import { bathCondition } from '@core/process/baths'
 import { PRINT_SQUARE_METRES } from '@core/process/bathCapacity'
 import { leastTime } from '@core/process/plan'
 import { emptyRun, type RunState } from '@core/run/runState'
@@ -108,7 +108,7 @@ describe('figures of practice', () => {
     } // prettier-ignore
     const passes = (n: number) =>
       Array.from({ length: n }, (_, i) => ({ sheetId: '', at: i, squareMetres: PRINT_SQUARE_METRES }))
-    const verdict = (n: number) => bathStanding(record, bath?.use, passes(n), undefined, 100).verdict
+    const verdict = (n: number) => bathCondition(record, bath?.use, passes(n), undefined, 100).verdict
     expect([7, 8, 10].map(verdict)).toEqual(['serves', 'replenishSoon', 'replenish'])
   })
 

@@ -116,7 +116,7 @@ export async function benchCore({ load }) {
     ['dose of eight hours at 10 Hz', dose, 30],
     ['the sun of a day, minute by minute', day, 20],
     ['a hundred step tablets', fits, 200],
-    ['a recipe of ten components, worked out afresh', recipe, 2],
+    ['a recipe of ten components, worked out again', recipe, 2],
     ['tearing plan, three mixed sizes in eighths of an inch', tearing, 100],
     ['tearing plan, one size', single, 100],
   ]

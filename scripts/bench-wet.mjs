@@ -1,4 +1,4 @@
-// The wet side with twenty prints in its trays, each with its clock, and nobody pressing anything.
+// The wet side with twenty prints in its trays, each with its clock, and no one pressing anything.
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { tmpdir } from 'node:os'

@@ -5,7 +5,7 @@ import { nextRocking } from '@core/run/timing'
 import { useNow } from '../state/useNow'
 import { useWorkroom } from '../state/workroom.store'
 import { useLights } from '../state/lights.store'
-import { stripStanding } from '@core/light/stripProgress'
+import { stripState } from '@core/light/stripProgress'
 import { endWords } from '../words/clockWords'
 import { usePreferences } from '../state/preferences.store'
 import { chime, speak, tick } from '../state/voice'
@@ -40,7 +40,7 @@ export function useAlarms(): void {
   /** A strip's card is moved by hand, wherever the page is: its cues are said like the end of a clock. */
   function sayCues(moment: number): void {
     for (const one of workroom.open.filter(({ sheet }) => sheet.strip)) {
-      const strip = stripStanding(one, lights.courseOf(one.state), lights.samplesOf(one.sheet.id), moment)
+      const strip = stripState(one, lights.courseOf(one.state), lights.samplesOf(one.sheet.id), moment)
       const cue = strip?.last
       if (!strip?.isRunning || !cue) continue
       const key = `${one.sheet.id}/${cue.atSeconds}`

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import KitButton from './KitButton.vue'
-import type { Finding, Mend } from '@core/chemistry/audits'
-import { mendWords } from '../words/findingWords'
+import type { Finding, Correction } from '@core/chemistry/audits'
+import { correctionWords } from '../words/findingWords'
 
-/** Slips that were noticed: each said once, plainly, with what would mend it. One may go on. */
+/** Slips that were noticed: each said once, plainly, with what would correct it. One may go on. */
 defineProps<{ findings: readonly Finding[] }>()
-const emit = defineEmits<{ mend: [finding: Finding, mend: Mend] }>()
+const emit = defineEmits<{ correct: [finding: Finding, correction: Correction] }>()
 </script>
 
 <template>
@@ -15,8 +15,12 @@ const emit = defineEmits<{ mend: [finding: Finding, mend: Mend] }>()
         <strong>{{ finding.subject }}</strong>
         {{ finding.problem }} {{ finding.remedy }}
       </p>
-      <KitButton v-for="mend in finding.mends" :key="mend.act" @click="emit('mend', finding, mend)">
-        {{ mendWords(mend) }}
+      <KitButton
+        v-for="correction in finding.corrections"
+        :key="correction.act"
+        @click="emit('correct', finding, correction)"
+      >
+        {{ correctionWords(correction) }}
       </KitButton>
     </li>
   </ul>

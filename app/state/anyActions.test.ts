@@ -87,7 +87,7 @@ const ACTIONS: ((press: Press) => Promise<unknown>)[] = [
     app.takeOut({ bottleId: idOf(await pick(app.db.bottles, which)), amount, why: 'counted', note: '' }),
   async ({ which, text, amount }) =>
     app.changeBottle(idOf(await pick(app.db.bottles, which)), which % 2 ? { note: text } : { amount }),
-  async ({ which }) => app.takeBottleBack(idOf(await pick(app.db.bottles, which))),
+  async ({ which }) => app.undoBottle(idOf(await pick(app.db.bottles, which))),
   async ({ which, amount, text }) => {
     const found = await app.db.bottles.get(idOf(await pick(app.db.bottles, which)))
     if (found) await app.throwAway(found, { wasteClass: 'silver', amount, unit: 'ml', what: text })

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { USUAL_UPTAKE } from '@core/chemistry/saltBalance'
-import { bathStanding, passesOf, standingBath, useOf, type BathStanding } from '@core/process/baths'
+import { bathCondition, passesOf, bathInTray, useOf, type BathCondition } from '@core/process/baths'
 import { type Pass } from '@core/process/bathCapacity'
 import { schoolStocks, startingChoices } from '@core/process/plan'
 import { stepInHand, wordsIdOf } from '@core/run/runState'
@@ -36,7 +36,7 @@ export const useBaths = defineStore('baths', () => {
     solution: BathDefinition | ComponentDefinition,
     choices: Readonly<Record<string, string>>,
   ): Bath | null {
-    return standingBath(all.value, solution.id, solutesOf(definition, solution, choices))
+    return bathInTray(all.value, solution.id, solutesOf(definition, solution, choices))
   }
 
   /** The solution of the step that a sheet is at; with `isIn`, only where it has gone in. */
@@ -70,7 +70,7 @@ export const useBaths = defineStore('baths', () => {
 
   const standings = computed(() => {
     const under = new Map(workroom.sheets.map((one) => [one.sheet.id, bathUnder(one)?.id]))
-    return new Map<string, BathStanding>(
+    return new Map<string, BathCondition>(
       all.value.map((bath) => {
         const { use, keepsSeconds } = useOf(workroom.definitionOf(bath.processId), bath.bath)
         const passes = passesOf(
@@ -83,10 +83,10 @@ export const useBaths = defineStore('baths', () => {
           isFirstOfTwo: all.value.some((other) => other.bath === use.followedBy && !other.ended),
           silverPerM2: silverOf(bath, passes),
         }
-        return [bath.id, bathStanding(bath, use, passes, keepsSeconds, minute.value, fixer)]
+        return [bath.id, bathCondition(bath, use, passes, keepsSeconds, minute.value, fixer)]
       }),
     )
   })
-  const standingOf = (bath: Bath): BathStanding | null => standings.value.get(bath.id) ?? null
+  const standingOf = (bath: Bath): BathCondition | null => standings.value.get(bath.id) ?? null
   return { all, solutesOf, standing, standingOf, solutionOf, bathUnder }
 })

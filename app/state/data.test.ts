@@ -235,7 +235,7 @@ describe('writeImport', () => {
     expect(await placeIn()).toBe('line')
   })
 
-  it('works the merge out afresh, so that what was written meanwhile is not lost', async () => {
+  it('works the merge out again, so that what was written meanwhile is not lost', async () => {
     const half = workroom()
     half.records.events = half.records.events.slice(0, 5)
     half.records.photos = []
@@ -517,9 +517,9 @@ describe('files that the browser has lost', () => {
     const before = await data.contentsOf(data.db)
     const find = lose(data.db.standingBundles)
     const states = new Map<string, RunState>()
-    for await (const piece of data.standingsOf(data.db).pieces())
+    for await (const piece of data.runStatesOf(data.db).pieces())
       for (const [id, state] of piece) states.set(id, state)
-    const some = await data.standingsOf(data.db).some([SHEET])
+    const some = await data.runStatesOf(data.db).some([SHEET])
     const here = await data.legibleContents(data.db)
     const lostRows = await data.db.standings.lostRows()
     find()

@@ -2,7 +2,7 @@ import { reactive } from 'vue'
 import { clearWorkroom, prepareImport } from '../workers/archives'
 import { db } from '../storage/db'
 import { isDemo } from '../storage/whichWorkroom'
-import { standingsOf } from '../storage/runStates'
+import { runStatesOf } from '../storage/runStates'
 
 /** Where the server writes the demo scenario, relative to the present moment, as an ordinary archive. */
 const DEMO_ARCHIVE = '/demo/workroom.zip'
@@ -50,7 +50,7 @@ const STALE_MS = 2 * 3_600_000
 export async function isDemoStale(): Promise<boolean> {
   if (!isDemo) return false
   let latest: number | null = null
-  for await (const piece of standingsOf(db).pieces())
+  for await (const piece of runStatesOf(db).pieces())
     for (const [, { lastAt }] of piece) latest = Math.max(latest ?? 0, lastAt)
   return latest !== null && Date.now() - latest > STALE_MS
 }

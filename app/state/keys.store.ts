@@ -21,7 +21,7 @@ export const useKeys = defineStore('keys', () => {
     [...groups].map(([name, list]) => ({ name, rows: list() })).filter((group) => group.rows.length),
   )
 
-  /** Runs what a key press asks for; leaves alone whatever is being typed, and the browser's own chords. */
+  /** Runs what a key press asks for; leaves alone what is being typed, and the browser's own chords. */
   function answer(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || isTyping(event.target)) return
     const key = event.key.toLowerCase()

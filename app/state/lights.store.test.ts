@@ -173,7 +173,7 @@ describe('the ledger of a light', () => {
     meter.irradiance = { value: 4.4 }
     expect(lights.lightNow(box.id)).toEqual({ milliwattsPerCm2: 4.4, by: 'meter' })
     meter.irradiance = null
-    lights.takeBack(id)
+    lights.undoLast(id)
     await until(() => lights.lightNow(box.id) === null)
   })
 

@@ -201,7 +201,7 @@ export const useLights = defineStore('lights', () => {
     await db.lightEntries.add({ id, lightId, at: Date.now(), what, note })
     return id
   }
-  /** Writes a reading into a light's ledger; of a sun with what the model had reckoned for that moment. */
+  /** Writes a reading into a light's ledger; of a sun with what the model had computed for that moment. */
   function tellReading(
     lightId: string,
     milliwattsPerCm2: number,
@@ -218,7 +218,7 @@ export const useLights = defineStore('lights', () => {
       ...(reckoned > 0.01 && { reckonedMilliwattsPerCm2: reckoned }),
     })
   }
-  const takeBack = (id: string) => db.lightEntries.update(id, { takenBackAt: Date.now() })
+  const undoLast = (id: string) => db.lightEntries.update(id, { takenBackAt: Date.now() })
 
   const isReady = computed(() => rows.value !== null)
 
@@ -241,6 +241,6 @@ export const useLights = defineStore('lights', () => {
     tellReading,
     doubtOf,
     believeMeter,
-    takeBack,
+    undoLast,
   }
 })

@@ -133,7 +133,7 @@ export const usePlan = defineStore('plan', () => {
     return plan.id
   }
   /** Takes a plan back: the one before it, if any, is worked by again. */
-  const takeBack = (id: string) => db.plans.update(id, { endedAt: Date.now(), changedAt: Date.now() })
+  const undoLast = (id: string) => db.plans.update(id, { endedAt: Date.now(), changedAt: Date.now() })
 
   /** What the plan in hand asks, from this moment on. */
   function wishFromNow(pins?: readonly Pin[]): PlanWish | null {
@@ -161,7 +161,7 @@ export const usePlan = defineStore('plan', () => {
     isBusy,
     look,
     keep,
-    takeBack,
+    undoLast,
     wishFromNow,
     QUICK,
   }

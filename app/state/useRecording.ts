@@ -20,7 +20,7 @@ export function useRecording(sheetId: () => string | null) {
     try {
       if (unsaved.stateOf(id)) keep(id, happening, at)
       else await append(id, happening, at)
-      if (said) notice.say(said, takeBack)
+      if (said) notice.say(said, undoLast)
       return true
     } catch (error) {
       if (!storageFault(error)) {
@@ -45,7 +45,7 @@ export function useRecording(sheetId: () => string | null) {
     }
   }
 
-  async function takeBack(): Promise<void> {
+  async function undoLast(): Promise<void> {
     const id = sheetId()
     if (!id) return
     const last = workroom.work(id)?.state.last
@@ -56,5 +56,5 @@ export function useRecording(sheetId: () => string | null) {
       notice.refuse(error, 'undo')
     }
   }
-  return { record, takeBack }
+  return { record, undoLast }
 }

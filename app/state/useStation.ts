@@ -64,7 +64,7 @@ export function useStation(
   const hasMovedOn = computed(() => place.value !== null && place.value !== station)
   const placeTitle = computed(() => stations.find((one) => one.name === place.value)?.title ?? 'Prints')
 
-  const { record, takeBack } = useRecording(() => inHand.value?.sheet.id ?? null)
+  const { record, undoLast } = useRecording(() => inHand.value?.sheet.id ?? null)
 
   /** The next thing, as core sees it. */
   async function move(said?: string): Promise<void> {
@@ -94,7 +94,7 @@ export function useStation(
     hasMovedOn,
     placeTitle,
     record,
-    takeBack,
+    undoLast,
     move,
     follow,
     choose,

@@ -10,7 +10,7 @@ import type { ProcessDefinition } from '@core/schema/definition'
 import type { PaperRun, Sheet } from '@core/schema/records'
 import { db } from '../storage/db'
 import { useLiveQuery } from './useLiveQuery'
-import { standingsOf } from '../storage/runStates'
+import { runStatesOf } from '../storage/runStates'
 import { useUnsaved } from './unsaved.store'
 import { rowsOf } from '../storage/rows'
 import { useRowsById } from './useRowsById'
@@ -51,7 +51,7 @@ async function sheetRevisions(): Promise<[id: string, changedAt: number][]> {
 /** What the workroom holds. Stores no sums: everything that can be computed is asked of core. */
 export const useWorkroom = defineStore('workroom', () => {
   const sheetRows = useRowsById(rowsOf(db.sheets, sheetRevisions))
-  const standings = useRowsById(standingsOf(db))
+  const standings = useRowsById(runStatesOf(db))
   const paperRuns = useLiveQuery(() => db.paperRuns.orderBy('number').reverse().toArray(), null)
   const shelf = useLiveQuery(
     async () => ({

@@ -4,7 +4,7 @@ import { inPieces } from './pieces'
 
 /**
  * Texts of many sheets in one row: the browser takes its time for every row, and little of it for what the row holds.
- * A text that is written anew leaves its bundle for a row of its own, so that each lies in one place only.
+ * A text that is written again leaves its bundle for a row of its own, so that each lies in one place only.
  */
 export interface BundleRow {
   id: string
@@ -13,7 +13,7 @@ export interface BundleRow {
   texts: string[]
 }
 
-/** Sheets to a row: enough for the browser to lay the row into a file, few enough to be written anew when one leaves. */
+/** Sheets to a row: enough for the browser to lay the row into a file, few enough to be written again when one leaves. */
 const TOGETHER = 50
 
 export const bundleKey = (sheetId: string, revision: string | number) => `${sheetId}/${revision}`
@@ -37,7 +37,7 @@ export class Bundles {
   /**
    * The texts of some sheets, for as many of them as have one.
    *
-   * @throws CoreError `lost-file`: nobody may go on from a text that cannot be read as if there were none.
+   * @throws CoreError `lost-file`: no one may go on from a text that cannot be read as if there were none.
    */
   async textsOf(sheetIds: readonly string[]): Promise<Map<string, string>> {
     const texts = new Map<string, string>()

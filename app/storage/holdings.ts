@@ -76,7 +76,7 @@ export async function legibleContents(db: WorkroomDb): Promise<StoredContents> {
   }
 }
 
-/** In the order of identities, as tables give their rows: what lies with what in a bundle is nobody's business. */
+/** In the order of identities, as tables give their rows: what lies with what in a bundle is no one's business. */
 const inOrder = ({ texts }: Legible) => texts.sort(([a], [b]) => (a < b ? -1 : 1))
 
 /** Rows written at once: few enough that progress is seen and a stop is heard. */
@@ -98,7 +98,7 @@ export async function writeImport(
   damage: Damage = { spoilt: [], gone: new Set(), rows: NO_ROWS },
 ): Promise<void> {
   await db.transaction('rw', tables(db), async () => {
-    // Worked out afresh: another window may have gone on since the archive was read.
+    // Worked out again: another window may have gone on since the archive was read.
     const here = await contentsOf(db, damage.rows)
     const plan = planMerge(here, theirs)
     const { records, logs: taken } = applyMerge(plan, theirs, takeTheirs)

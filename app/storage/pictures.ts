@@ -1,7 +1,7 @@
 import { v4 as uuid } from 'uuid'
 import { packOf, type Picture, type Spans, type WorkroomDb } from './workroomDb'
 
-/** Pictures to a pack: enough to be quick, few enough to be read at once, and packed anew when one of them goes. */
+/** Pictures to a pack: enough to be quick, few enough to be read at once, and packed again when one of them goes. */
 const TOGETHER = { pictures: 200, bytes: 64 * 2 ** 20 }
 
 /** Pictures as they go into packs: a large one lies by itself. */
@@ -61,9 +61,9 @@ export const picturedIds = async (db: WorkroomDb): Promise<Set<string>> =>
   new Set((await db.packs.orderBy('photoIds').keys()) as string[])
 
 /**
- * Removes pictures for good. What else lies in their packs is packed anew, so that nothing of them stays on the disk.
+ * Removes pictures for good. What else lies in their packs is packed again, so that nothing of them stays on the disk.
  *
- * @param gone pictures of which nothing can be read: they cannot be packed anew.
+ * @param gone pictures of which nothing can be read: they cannot be packed again.
  */
 export async function dropPictures(
   db: WorkroomDb,

@@ -28,13 +28,13 @@ export const stateEntry = (state: RunState): [key: string, text: string] => [
 ]
 
 /** Lays out the standing of a sheet or a treatment on which nothing has happened. */
-export const addStanding = (db: WorkroomDb, id: string): Promise<void> =>
+export const addRunState = (db: WorkroomDb, id: string): Promise<void> =>
   db.standings.add([stateEntry(emptyRun(id))])
 
 type Standing = readonly [id: string, state: RunState]
 
 /** Every standing, for lists of all sheets. Where a file of them is lost, their logs tell the same. */
-export function standingsOf(db: WorkroomDb): Rows<RunState> {
+export function runStatesOf(db: WorkroomDb): Rows<RunState> {
   async function* pieces(): AsyncGenerator<Standing[]> {
     const read = new Set<string>()
     for await (const piece of db.standings.pieces()) {
@@ -59,12 +59,12 @@ export function standingsOf(db: WorkroomDb): Rows<RunState> {
 const statesIn = (texts: Iterable<readonly [id: string, text: string]>) =>
   [...texts].map(([id, text]) => [id, JSON.parse(text) as RunState] as const)
 
-/** Works out standings afresh from the logs, for sheets that were written by other means than `append`. */
+/** Works out standings again from the logs, for sheets that were written by other means than `append`. */
 export async function rebuildAllRunStates(db: WorkroomDb, sheetIds: readonly string[]): Promise<void> {
   for (const id of sheetIds) await writeState(db, replay(id, await logIn(db, id)))
 }
 
-/** Makes anew what lists show of sheets, also where it lay in files that are lost. */
+/** Makes again what lists show of sheets, also where it lay in files that are lost. */
 export async function rebuildRunStates(db: WorkroomDb, sheetIds: readonly string[]): Promise<void> {
   await db.standings.forget(await db.standings.lostRows())
   await rebuildAllRunStates(db, sheetIds)

@@ -17,7 +17,7 @@ export function whichWorkroom(): 'own' | 'demo' {
   }
 }
 
-/** Turns this window to the other workroom, and begins it anew there. */
+/** Turns this window to the other workroom, and begins it again there. */
 export function goToWorkroom(which: 'own' | 'demo'): void {
   sessionStorage.setItem(KEY, which)
   location.assign(basePath)

@@ -1,4 +1,4 @@
-import { bathStanding } from '@core/process/baths'
+import { bathCondition } from '@core/process/baths'
 import { PRINT_SQUARE_METRES } from '@core/process/bathCapacity'
 import { workroom } from '@core/fixtures/workroom'
 import { T0, uuid } from '@core/fixtures/logs'
@@ -9,7 +9,7 @@ const bath = { ...workroom().records.baths[0]!, replenished: [] }
 const use = kallitype.baths.find((one) => one.id === 'citrate')?.use
 const acid = kallitype.baths.find((one) => one.id === 'clearing')?.use
 const standing = (count: number, rule = use, keeps?: number, now = T0 + 1e6) =>
-  bathStanding(
+  bathCondition(
     bath,
     rule,
     Array.from({ length: count }, (_, i) => ({

@@ -1,11 +1,11 @@
-import type { BathStanding, BathVerdict } from '@core/process/baths'
+import type { BathCondition, BathVerdict } from '@core/process/baths'
 import type { Slip } from '@core/run/timing'
 import { digits, formatQuantity, formatSpan } from '@core/quantity/format'
 import type { Bath } from '@core/schema/bath'
 import type { BathUse } from '@core/schema/definition'
 
 /** How a bath stands, in a few words below its tray. */
-export function bathLine(standing: BathStanding, use: BathUse | undefined): string {
+export function bathLine(standing: BathCondition, use: BathUse | undefined): string {
   const count = standing.passes.length
   const prints = count === 1 ? '1 print' : `${count} prints`
   switch (standing.verdict) {
@@ -36,7 +36,7 @@ const ml = (value: number) => formatQuantity(value, 'volume')
 export const isWanting = (verdict: BathVerdict): boolean => !['fresh', 'serves'].includes(verdict)
 
 /** What the next print will meet, for the margin. */
-export function meetsLines(bath: Bath, standing: BathStanding): string[] {
+export function meetsLines(bath: Bath, standing: BathCondition): string[] {
   const lines = [
     `${bath.name}, ${ml(bath.millilitres)}, ${bath.contents.map((one) => `${digits(one.percent)} %`).join(' + ')}${
       bath.celsius === undefined ? '' : `, ${digits(bath.celsius)} °C`

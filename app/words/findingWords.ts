@@ -1,18 +1,18 @@
-import type { Mend } from '@core/chemistry/audits'
+import type { Correction } from '@core/chemistry/audits'
 import { digits } from '@core/quantity/format'
 
-/** What a mend does, as the words on its button. */
-export function mendWords(mend: Mend): string {
-  switch (mend.act) {
+/** What a correction does, as the words on its button. */
+export function correctionWords(correction: Correction): string {
+  switch (correction.act) {
     case 'restate':
-      return `Change the label to ${digits(mend.percent)} %`
+      return `Change the label to ${digits(correction.percent)} %`
     case 'topUpTo':
-      return `Top up to ${digits(mend.millilitres)} ml`
+      return `Top up to ${digits(correction.millilitres)} ml`
     case 'weigh':
-      return `Weigh ${digits(mend.grams)} g`
+      return `Weigh ${digits(correction.grams)} g`
     case 'useForm':
       return 'Use the form in your jar'
     case 'weaken':
-      return `Make it ${digits(mend.percent)} %`
+      return `Make it ${digits(correction.percent)} %`
   }
 }

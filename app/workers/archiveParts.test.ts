@@ -196,7 +196,7 @@ describe('pictures that a disk has spoilt', () => {
     const bytes = new Uint8Array(await row!.bytes.arrayBuffer())
     await db.packs.put({ ...row!, bytes: new Blob([change(bytes) as Uint8Array<ArrayBuffer>]) })
   }
-  const mended = async (found: Omit<Damage, 'rows'>, theirs = archive()) => {
+  const corrected = async (found: Omit<Damage, 'rows'>, theirs = archive()) => {
     const rows = { logs: [], standings: [] }
     await writeImport(db, theirs, new Set(), undefined, undefined, { ...found, rows })
     return picturesOf(db)
@@ -212,14 +212,14 @@ describe('pictures that a disk has spoilt', () => {
     expect(await damage()).toEqual({ spoilt: [], gone: new Set() })
     const found = await damage(summed())
     expect(found).toEqual({ spoilt: [PHOTOS[0]], gone: new Set() })
-    expect(await mended(found)).toEqual(whole)
+    expect(await corrected(found)).toEqual(whole)
   })
 
   it('one that is no picture any more, and those that were cut off', async () => {
     await overwrite((bytes) => { bytes[0] = 0; return bytes.slice(0, 60) }) // prettier-ignore
     const found = await damage()
     expect(found.spoilt).toEqual([PHOTOS[0], PHOTOS[3], PHOTOS[4]])
-    expect(await mended(found)).toEqual(whole)
+    expect(await corrected(found)).toEqual(whole)
   })
 
   it('a file that is gone: what the archive has comes back, and what it has not is gone', async () => {
@@ -228,7 +228,7 @@ describe('pictures that a disk has spoilt', () => {
     const found = await damage(room().records.photos, part)
     reading.mockRestore()
     expect(found).toEqual({ spoilt: PHOTOS.slice(0, 2), gone: new Set(PHOTOS) })
-    expect(await mended(found, part)).toEqual(new Map([...whole].slice(0, 2)))
+    expect(await corrected(found, part)).toEqual(new Map([...whole].slice(0, 2)))
   })
 
   it('the archive’s is not taken where it is not what was added either', async () => {

@@ -190,7 +190,7 @@ export async function eachPicture(
 }
 
 /**
- * Looks which pictures here an archive can mend: those that cannot be read, are cut short or have changed.
+ * Looks which pictures here an archive can replace: those that cannot be read, are cut short or have changed.
  *
  * @param theirs pictures of the archive, by photo.
  */

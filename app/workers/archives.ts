@@ -97,7 +97,7 @@ export interface PreparedImport {
 /**
  * Reads an archive and works out what importing it would do.
  *
- * @throws CoreError for whatever is wrong with the file.
+ * @throws CoreError for what is wrong with the file.
  */
 export const prepareImport = (file: Blob, progress?: Progress, signal?: AbortSignal) =>
   prepared({ act: 'read', file }, progress, signal)

@@ -5,7 +5,7 @@ import { ARCHIVE_SCHEMAS } from './archive'
 
 const FOLDER = join(__dirname, '..', '..', 'docs', 'schema')
 
-/** `npm run schema` writes the published schemas anew; otherwise they are only compared. */
+/** `npm run schema` writes the published schemas again; otherwise they are only compared. */
 const isWriting = process.env.WRITE_SCHEMA === '1'
 
 describe('the published JSON Schema', () => {

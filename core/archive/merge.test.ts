@@ -36,7 +36,7 @@ const contentsOf = ({ events, ...records }: WorkroomRecords) => ({ records, logs
 const planned = (here: WorkroomRecords, theirs: WorkroomRecords) =>
   planMerge(contentsOf(here), contentsOf(theirs))
 
-/** A workroom after an import, as a set: order is nobody's. */
+/** A workroom after an import, as a set: order is no one's. */
 function merged(here: WorkroomRecords, theirs: WorkroomRecords, take = new Set<string>()): WorkroomRecords {
   const { records, logs } = applyMerge(planned(here, theirs), contentsOf(theirs), take)
   const taken = new Set(logs)

@@ -44,7 +44,7 @@ describe('the way of a calibration', () => {
     ],
   ])('%j stands at %s', (of, stage) => expect(stageOf(of)).toBe(stage))
 
-  it('from readings to a curve, its checking chart, a check and a mended curve', () => {
+  it('from readings to a curve, its checking chart, a check and a corrected curve', () => {
     const curve = curveOf(calibration)
     const ink = inkOf(curve)
     const chart = checkingChart(PLAN, curve)
@@ -61,9 +61,9 @@ describe('the way of a calibration', () => {
     const check = checkOf(calibration, patches(ink), 7, 'scan')
     expect(check).toMatchObject({ at: 7, by: 'scan', isUsed: false })
     expect(check.worst).toBeGreaterThan(4)
-    const mended = { ...calibration, checks: [{ ...check, isUsed: true }] }
-    const again = inkOf(curveOf(mended))
-    expect(checkCurve(curveOf(mended), 'lightness', patches(again)).worst).toBeLessThan(check.worst / 2)
+    const corrected = { ...calibration, checks: [{ ...check, isUsed: true }] }
+    const again = inkOf(curveOf(corrected))
+    expect(checkCurve(curveOf(corrected), 'lightness', patches(again)).worst).toBeLessThan(check.worst / 2)
     // A check that was not taken changes nothing.
     expect(curveOf({ ...calibration, checks: [check] })).toEqual(curve)
   })

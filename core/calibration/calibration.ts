@@ -24,7 +24,7 @@ export function stageOf(
   return of.filmMadeAt === undefined ? 'film' : 'print'
 }
 
-/** The patches of a calibration after the checks that were taken to mend it. */
+/** The patches of a calibration after the checks that were taken to correct it. */
 export const mendedPatches = (of: Pick<Calibration, 'patches' | 'checks'>): ChartPatch[] =>
   of.checks
     .filter((check) => check.isUsed)

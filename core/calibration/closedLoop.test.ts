@@ -8,7 +8,7 @@ import { tagOf, type ChartPlan } from '../chart/chart'
 import { scaleOf, scanChart } from '../scan/chartScan'
 
 /**
- * A process that nobody has seen before: a coat, a film and its ink, printed at its base exposure. Some are ugly: too
+ * A process that no one has seen before: a coat, a film and its ink, printed at its base exposure. Some are ugly: too
  * much ink for the paper, a film that lays most of its density at the end, a coat that masks itself.
  */
 function unknownProcess(seed: number): (ink: number) => number {

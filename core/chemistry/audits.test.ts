@@ -13,11 +13,11 @@ import {
 const HOUR = 3_600_000
 
 describe('audits', () => {
-  // Slips of the trade, common practice: each is caught in plain words, with what would mend it.
+  // Slips of the trade, common practice: each is caught in plain words, with what would correct it.
   it('30 g in a litre is 3 %, not 30', () => {
     const finding = auditStrength('oxalic acid', 30, 30, 1000)
     expect(finding?.problem).toBe('30 g in 1000 ml is 3 %, not 30 %. Possibly a factor-of-ten error.')
-    expect(finding?.mends).toEqual([
+    expect(finding?.corrections).toEqual([
       { act: 'restate', percent: 3 },
       { act: 'weigh', grams: 300 },
     ])
@@ -26,7 +26,7 @@ describe('audits', () => {
   it('1 g topped up to 6 ml is 16.7 %, not 15', () => {
     const finding = auditStrength('palladium', 15, 1, 6)
     expect(finding?.problem).toBe('1 g in 6 ml is 16.7 %, not 15 %.')
-    expect(finding?.mends).toContainEqual({ act: 'topUpTo', millilitres: 6.67 })
+    expect(finding?.corrections).toContainEqual({ act: 'topUpTo', millilitres: 6.67 })
   })
 
   it('a label within what a label means is left alone', () => {
@@ -36,7 +36,7 @@ describe('audits', () => {
   it('two 10 % stocks half and half hold 5 % of each', () => {
     expect(auditMixing('iron', 10, 10, 5)).toMatchObject({
       code: 'halved-by-mixing',
-      mends: [{ act: 'restate', percent: 5 }],
+      corrections: [{ act: 'restate', percent: 5 }],
     })
     expect(auditMixing('iron', 7, 10, 5)?.code).toBe('stated-strength')
     expect(auditMixing('iron', 5, 10, 5)).toBeNull()
@@ -47,7 +47,7 @@ describe('audits', () => {
     const finding = auditSolubility(book['oxalic-acid'], 20, 20)
     expect(finding?.problem).toMatch(/20 % is above the solubility at 20 °C: about 12\.7 %/)
     expect(finding?.remedy).toMatch(/30 °C/)
-    expect(finding?.mends).toEqual([{ act: 'weaken', percent: 12.7 }])
+    expect(finding?.corrections).toEqual([{ act: 'weaken', percent: 12.7 }])
     expect(auditSolubility(book['oxalic-acid'], 3, 20)).toBeNull()
     expect(auditSolubility(book['iron-citrate'], 90, 20)).toBeNull()
   })
@@ -55,7 +55,7 @@ describe('audits', () => {
   it('a spoon where a balance is needed', () => {
     expect(auditSpoon(book['citric-acid'], 10)).toMatchObject({
       code: 'spoon',
-      mends: [{ act: 'weigh', grams: 8.5 }],
+      corrections: [{ act: 'weigh', grams: 8.5 }],
     })
     expect(auditSpoon(book['silver-nitrate'], 10)).toBeNull()
   })

@@ -6,7 +6,7 @@ import { labelElements } from './ghs'
 import { solubilityLimit } from './solubility'
 
 /** What would put it right, as something a program can do when the user says so. */
-export type Mend =
+export type Correction =
   | { act: 'restate'; percent: number }
   | { act: 'topUpTo'; millilitres: number }
   | { act: 'weigh'; grams: number }
@@ -30,7 +30,7 @@ export interface Finding {
   subject: string
   problem: string
   remedy: string
-  mends: readonly Mend[]
+  corrections: readonly Correction[]
 }
 
 /** Departures under this share of the true strength are within what a label means. */
@@ -64,7 +64,7 @@ export function auditStrength(
       stated < truth
         ? `Label it ${neat(truth)} %, or top up to ${neat((100 * grams) / stated)} ml.`
         : `Label it ${neat(truth)} %, or weigh ${neat((stated * millilitres) / 100)} g.`,
-    mends: [
+    corrections: [
       { act: 'restate', percent: rounded(truth) },
       stated < truth
         ? { act: 'topUpTo', millilitres: rounded((100 * grams) / stated) }
@@ -89,7 +89,7 @@ export function auditMixing(subject: string, stated: number, inStock: number, in
       ? `The bottle is ${neat(inStock)} %, but the combined mix is ${neat(inMix)} %.`
       : `The mix is ${neat(inMix)} %, not ${neat(stated)} %.`,
     remedy: `Use ${neat(inMix)} % for the mix.`,
-    mends: [{ act: 'restate', percent: rounded(inMix) }],
+    corrections: [{ act: 'restate', percent: rounded(inMix) }],
   }
 }
 
@@ -117,7 +117,7 @@ export function auditSolubility(
     remedy: warmer
       ? `Make it weaker, or keep it at ${warmer} °C and check for crystals before each use.`
       : `Make it at most ${neat(limit.value)} %. Crystals at the bottom mean that the solution is saturated.`,
-    mends: [{ act: 'weaken', percent: floored(limit.value) }],
+    corrections: [{ act: 'weaken', percent: floored(limit.value) }],
   }
 }
 
@@ -134,7 +134,7 @@ export function auditSpoon(substance: Substance, spoonMillilitres: number): Find
     subject: substance.name,
     problem: `${neat(spoonMillilitres)} ml by spoon can be from ${neat(spoonMillilitres * bulk.least)} to ${neat(spoonMillilitres * bulk.most)} g.`,
     remedy: `Weigh ${neat(grams)} g instead.`,
-    mends: [{ act: 'weigh', grams: rounded(grams) }],
+    corrections: [{ act: 'weigh', grams: rounded(grams) }],
   }
 }
 
@@ -157,7 +157,7 @@ export function auditHydrate(
     subject: substance.name,
     problem: `The recipe is for the ${from.name} form, but your jar holds the ${to.name} form. You need ${neat(factor)} times as much.`,
     remedy: `Weigh ${neat(grams * factor)} g from this jar.`,
-    mends: [{ act: 'useForm', form: to.id }],
+    corrections: [{ act: 'useForm', form: to.id }],
   }
 }
 
@@ -176,7 +176,7 @@ export function auditAge(bottle: Aged, now: number): Finding | null {
       subject: bottle.name,
       problem: `This solution is still resting: ${formatSpan((bottle.ripeAt - now) / 1000)} to go.`,
       remedy: 'Let it rest, or use an older bottle.',
-      mends: [],
+      corrections: [],
     }
   if (bottle.bestUntil !== undefined && now > bottle.bestUntil)
     return {
@@ -184,7 +184,7 @@ export function auditAge(bottle: Aged, now: number): Finding | null {
       subject: bottle.name,
       problem: `This bottle is past its shelf life by ${formatSpan((now - bottle.bestUntil) / 1000)}.`,
       remedy: 'Make a test strip first, or make a fresh solution.',
-      mends: [],
+      corrections: [],
     }
   return null
 }
@@ -206,7 +206,7 @@ export function auditNeighbours(
       subject: group.map((one) => one.name).join(' and '),
       problem: danger,
       remedy,
-      mends: [],
+      corrections: [],
     })),
   )
 }
@@ -239,7 +239,7 @@ export function auditAmount(name: string, needed: number, left: number, unit: st
     subject: name,
     problem: `You need ${neat(needed)} ${unit}, but ${neat(Math.max(0, left))} ${unit} are left.`,
     remedy: 'Open another lot, make more, or scale the recipe to what you have.',
-    mends: [],
+    corrections: [],
   }
 }
 

@@ -12,7 +12,7 @@ export type SubstanceBook = Readonly<Record<string, Substance>>
 export interface Lot {
   name: string
   solutes: readonly Solute[]
-  /** `null` where nobody measured. */
+  /** `null` where no one measured. */
   leftMillilitres: number | null
   /** Absent for a bottle that is not on the shelf. */
   bottleId?: string

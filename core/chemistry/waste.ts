@@ -65,7 +65,7 @@ export function wasteJars(wastes: readonly Waste[]): WasteJar[] {
 
 /**
  * What speaks against pouring something into a waste jar: parts of it that must not meet one another, what is in the jar
- * that it must not meet, and entries of the jar that nobody recorded.
+ * that it must not meet, and entries of the jar that no one recorded.
  *
  * @param poured its name and contents; @param wasteClass the jar; @param wastes every waste of the workroom.
  * @param table what must not meet.
@@ -100,7 +100,7 @@ export function auditPour(
       subject: poured.name,
       problem: `The contents of this jar are not fully recorded: ${unknown.map((one) => one.what).join(', ')}.`,
       remedy: 'Read the label of the jar first. Use a new jar if you are not sure.',
-      mends: [],
+      corrections: [],
     })
   return [...new Map(findings.map((one) => [`${one.subject}: ${one.problem}`, one])).values()]
 }

@@ -224,7 +224,7 @@ export interface Difference {
   change: string
 }
 
-/** Numbers nearer than this share of each other are the same; nobody counts finer at the bench. */
+/** Numbers nearer than this share of each other are the same; no one counts finer at the bench. */
 const SAME = 0.03
 
 /**
@@ -241,7 +241,7 @@ export function differencesOf(threads: readonly (readonly ThreadFact[])[], book:
       const found = threads.map((thread) => thread.find((one) => keyOf(one) === key) ?? null)
       const known = found.flatMap((one) => (one ? [one.value] : []))
       if (known.length < threads.length && sample.kind !== 'bath') {
-        // What only one record tells is worth a word where it is a step or a choice, not where nobody looked.
+        // What only one record tells is worth a word where it is a step or a choice, not where no one looked.
         if (!TOLD_BY_ONE.has(sample.kind)) return []
       } else if (isSame(known, book.weights[sample.kind])) return []
       const effect = effectOf(known, known.length < threads.length, book.weights[sample.kind])

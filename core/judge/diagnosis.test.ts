@@ -3,7 +3,7 @@ import { afterTest, diagnose, entropy, expectedBits, rankTests, type RankedCause
 import type { Cause, FaultBook } from './faultBook'
 
 const cause = (id: string, weight: number, parts: Partial<Cause> = {}): Cause => ({
-  id, name: id, why: '', mend: '', weight, shows: {}, facts: {}, ...parts,
+  id, name: id, why: '', cure: '', weight, shows: {}, facts: {}, ...parts,
 }) // prettier-ignore
 const book: FaultBook = {
   symptoms: [
@@ -18,9 +18,9 @@ const book: FaultBook = {
     cause('fixer', 9, { needs: ['fixes'], shows: { pale: 0.9 } }),
   ],
   tests: [
-    { id: 'more', name: '', doing: '', effort: 1, mends: { light: 0.9 } },
-    { id: 'other', name: '', doing: '', effort: 1, mends: { paper: 0.9 } },
-    { id: 'same-dear', name: '', doing: '', effort: 3, mends: { light: 0.9 } },
+    { id: 'more', name: '', doing: '', effort: 1, cures: { light: 0.9 } },
+    { id: 'other', name: '', doing: '', effort: 1, cures: { paper: 0.9 } },
+    { id: 'same-dear', name: '', doing: '', effort: 3, cures: { light: 0.9 } },
   ],
   standing: 'practice',
   source: '',
@@ -87,9 +87,9 @@ describe('the next test', () => {
           symptoms: [],
           facts: [],
           causes,
-          tests: tests.map((mends, i) => ({
+          tests: tests.map((cures, i) => ({
             id: `t${i}`, name: '', doing: '', effort: 1,
-            mends: Object.fromEntries(mends.map((share, j) => [`c${j}`, share])),
+            cures: Object.fromEntries(cures.map((share, j) => [`c${j}`, share])),
           })),
         } // prettier-ignore
         const list = diagnose(small, { ...input, symptoms: [] })
@@ -98,7 +98,7 @@ describe('the next test', () => {
           let sum = 0
           for (const outcome of ['changed', 'same'] as const) {
             const p = list.map((one) => {
-              const share = test.mends[one.cause.id]!
+              const share = test.cures[one.cause.id]!
               return one.probability * (outcome === 'changed' ? share : 1 - share)
             })
             const marginal = p.reduce((a, b) => a + b, 0)

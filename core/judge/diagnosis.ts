@@ -38,7 +38,7 @@ export interface DiagnosisInput {
 
 /** The book's weights are trusted like so many prints of one's own. */
 const BOOK_PRINTS = 20
-/** A symptom nobody picked speaks against a cause, but people leave some out. */
+/** A symptom no one picked speaks against a cause, but people leave some out. */
 const SILENCE = 0.35
 /** What a cause does not make shows beside it by chance: in so much of the prints that show it at all. */
 const BESIDE = 0.25
@@ -144,7 +144,7 @@ export interface RankedTest {
   /** Expected information, bits. */
   bits: number
   /** Causes it would point to, likeliest first. */
-  mends: readonly Cause[]
+  cures: readonly Cause[]
 }
 
 /**
@@ -162,9 +162,9 @@ export function rankTests(
       test,
       bits: expectedBits(
         ranked,
-        ranked.map(({ cause }) => test.mends[cause.id] ?? BY_CHANCE),
+        ranked.map(({ cause }) => test.cures[cause.id] ?? BY_CHANCE),
       ),
-      mends: ranked.filter(({ cause }) => cause.id in test.mends).map(({ cause }) => cause),
+      cures: ranked.filter(({ cause }) => cause.id in test.cures).map(({ cause }) => cause),
     }))
     .sort((a, b) => {
       const [x, y] = [Math.round(100 * a.bits), Math.round(100 * b.bits)]
@@ -179,7 +179,7 @@ export function afterTest(
   outcome: 'changed' | 'same',
 ): RankedCause[] {
   const weighed = ranked.map((one) => {
-    const share = test.mends[one.cause.id] ?? BY_CHANCE
+    const share = test.cures[one.cause.id] ?? BY_CHANCE
     return { ...one, probability: one.probability * (outcome === 'changed' ? share : 1 - share) }
   })
   const sum = weighed.reduce((all, one) => all + one.probability, 0)

@@ -76,7 +76,7 @@ export interface Cause {
   /** How it makes what is seen, in plain words. */
   why: string
   /** What to do about it. */
-  mend: string
+  cure: string
   /** How often it is the cause, against the others. */
   weight: number
   needs?: readonly Trait[]
@@ -93,7 +93,7 @@ export interface FaultTest {
   /** What to do differently, and nothing else. */
   doing: string
   /** Share in which the fault is gone, for causes that it answers; all others come out `same`. */
-  mends: Readonly<Record<string, number>>
+  cures: Readonly<Record<string, number>>
   /** What is changed on the planned sheet itself. */
   change?: { stops?: number; coverage?: number; coats?: number }
   /** What it costs: 1 a scrap of paper, 2 a sheet, 3 a new solution. */

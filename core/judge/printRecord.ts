@@ -4,7 +4,7 @@ import { saltBalance, USUAL_UPTAKE, type SaltBalance } from '../chemistry/saltBa
 import { solutesIn, solutesOf, type SubstanceBook } from '../chemistry/lots'
 import { baseFor, type FoundBase } from '../light/bases'
 import { healthOf, historyOf } from '../light/lightLedger'
-import { bathStanding, passesOf, useOf, type BathStanding } from '../process/baths'
+import { bathCondition, passesOf, useOf, type BathCondition } from '../process/baths'
 import { schoolStocks } from '../process/plan'
 import { elapsedSeconds } from '../run/clock'
 import { clockOf, wordsIdOf, type RunState, type StepState } from '../run/runState'
@@ -42,7 +42,7 @@ export interface RoomRecords {
 export interface BathMet {
   wordsId: string
   bath: Bath
-  standing: BathStanding
+  standing: BathCondition
 }
 
 /** One print with all that its thread hangs on. */
@@ -157,7 +157,7 @@ function bathsMet({ sheet, state, definition }: PrintWork, room: RoomRecords): B
       {
         wordsId: wordsIdOf(step.planned),
         bath,
-        standing: bathStanding(known, use, passes, keepsSeconds, at, {
+        standing: bathCondition(known, use, passes, keepsSeconds, at, {
           isFirstOfTwo: room.baths.some(
             (other) =>
               other.bath === use?.followedBy && state.steps.some((later) => later.bathId === other.id),

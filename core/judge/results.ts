@@ -10,7 +10,7 @@ export interface ResultRow {
   id: 'verdict' | 'shadows' | 'highlights' | 'whites' | 'black' | 'white' | 'net' | 'patch'
   /** Name of a patch. */
   name: string
-  /** `null` where nobody judged or measured. */
+  /** `null` where no one judged or measured. */
   said: readonly (string | null)[]
   /** Difference of each from the first, CIEDE2000; only where colours were read. */
   colour: readonly (number | null)[]

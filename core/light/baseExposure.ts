@@ -13,7 +13,7 @@ const APPROACH: Model = {
   },
 }
 
-/** Density of bare paper is about this where nobody read it; common practice for rag papers. */
+/** Density of bare paper is about this where no one read it; common practice for rag papers. */
 const USUAL_WHITE = 0.06
 /** A usual difference of blacks that the eye does not see side by side; common practice. */
 export const USUAL_DIFFERENCE = 0.04

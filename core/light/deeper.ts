@@ -67,7 +67,7 @@ export function printDeeper(usual: UsualAllowance | undefined, states: readonly 
 const MOST = 1
 
 /**
- * What one print's last judgement asks for, in stops; `null` where nobody judged. A print that was found right while wet
+ * What one print's last judgement asks for, in stops; `null` where no one judged. A print that was found right while wet
  * and was measured wet and dry asks to hold back what drying added, unless it was judged dry too.
  */
 function asksFor(state: RunState): number | null {

@@ -41,7 +41,7 @@ export function historyOf(
   return { light, entries: standing(entries), bases: standing(bases), exposures }
 }
 
-/** When the lamp was last lit and has burnt since; `null` when it is out or nobody said. */
+/** When the lamp was last lit and has burnt since; `null` when it is out or no one said. */
 export function litSince({ entries }: Pick<LightHistory, 'entries'>): number | null {
   const last = entries.filter((one) => one.what.type === 'lit' || one.what.type === 'out').at(-1)
   return last?.what.type === 'lit' ? last.at : null
@@ -80,7 +80,7 @@ export function hoursAt({ entries, exposures }: LightHistory, at: number): numbe
 }
 
 /**
- * Looks at how strong a lamp is, since it was new: its readings, or where nobody read it its base exposures, each as
+ * Looks at how strong a lamp is, since it was new: its readings, or where no one read it its base exposures, each as
  * one over its seconds. Bases count only among themselves: of the one combination that was found most often.
  */
 export function readingsOf(history: LightHistory): { readings: LampReading[]; from: 'meter' | 'bases' } {

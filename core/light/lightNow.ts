@@ -8,10 +8,10 @@ import { healthOf, litSince, type LightHistory } from './lightLedger'
 
 /** A sky that was said so long ago is no longer believed for today. */
 const SKY_KEEPS = 6 * 3_600_000
-/** How far the sky may be out when nobody has said how it is. */
+/** How far the sky may be out when no one has said how it is. */
 const UNSAID = 1.8
 
-/** Results of one's own under this sun: what a meter read over what was reckoned then. */
+/** Results of one's own under this sun: what a meter read over what was computed then. */
 export const sunResults = ({ entries }: LightHistory) =>
   entries.flatMap(({ what }) =>
     what.type === 'read' && what.reckonedMilliwattsPerCm2

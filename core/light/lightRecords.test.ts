@@ -53,7 +53,7 @@ describe('the ledger of a lamp', () => {
     expect(litSince(told)).toBe(T0 + 5 * H)
   })
 
-  it('begins afresh with new tubes', () => {
+  it('begins again with new tubes', () => {
     const told = history([
       entry(0, { type: 'hours', hours: 900 }),
       entry(1, { type: 'read', milliwattsPerCm2: 3, by: 'typed' }),

@@ -6,14 +6,14 @@ import { clockOf, stepInHand, type RunState, type StepState } from '../run/runSt
 import type { Sheet } from '../schema/records'
 
 /** How a test strip stands in the frame at a moment. */
-export interface StripStanding {
+export interface StripState {
   /** Seconds that each mark is to have, shortest first. */
   times: number[]
   /** Marks under the card. */
   covered: number
   last: (StripCue & { words: string }) | null
   next: (StripCue & { words: string }) | null
-  /** Seconds counted so far: of the dose, or of the wall where nobody counts. */
+  /** Seconds counted so far: of the dose, or of the wall where no one counts. */
   counted: number
   isRunning: boolean
 }
@@ -24,12 +24,12 @@ export interface StripStanding {
  * @param now milliseconds.
  * @returns `null` for a sheet that is no strip or does not lie in the light.
  */
-export function stripStanding(
+export function stripState(
   { sheet, state }: { sheet: Sheet; state: RunState },
   course: LightCourse | null,
   samples: readonly Sample[],
   now: number,
-): StripStanding | null {
+): StripState | null {
   const [plan, step] = [sheet.strip, stepInHand(state)]
   if (!plan || step?.planned.kind !== 'expose') return null
   const clock = clockOf(step)

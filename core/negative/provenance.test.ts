@@ -34,7 +34,7 @@ describe('standing of a calibration', () => {
     expect(standingOf([{ mean: 0.8, worst: 1.9 }])).toEqual({ mean: 0.8, worst: 1.9, hasDrifted: false })
   })
 
-  it('is not known again after the curve was mended by its last check', () => {
+  it('is not known again after the curve was corrected by its last check', () => {
     const checks = [{ mean: 4, worst: 8, isUsed: true }]
     expect(standingOf(checks)).toEqual({ mean: null, worst: null, hasDrifted: false })
     expect(standingOf([...checks, { mean: 0.9, worst: 2 }]).mean).toBe(0.9)

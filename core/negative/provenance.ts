@@ -57,7 +57,7 @@ export interface Standing {
 /** L* by which a later check must be worse than an earlier one before it is called drift. */
 const DRIFT = 1.5
 
-/** A check by which the curve was mended tells of the curve before it, and no longer of this one. */
+/** A check by which the curve was corrected tells of the curve before it, and no longer of this one. */
 export function standingOf(
   checks: readonly { mean: number; worst: number; isUsed?: boolean | undefined }[],
 ): Standing {

@@ -8,7 +8,7 @@ const CHALK = 'CaCO3'
 /**
  * Weight of a paper from its basis weight: 140 lb at 22 x 30 in is about 300 g/m².
  *
- * @param pounds of a ream; @param basis size of the sheets it is reckoned in, inches; @param ream sheets in it.
+ * @param pounds of a ream; @param basis size of the sheets it is computed in, inches; @param ream sheets in it.
  * @returns g/m².
  */
 export function gramsPerM2(

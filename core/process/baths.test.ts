@@ -3,7 +3,7 @@ import { sheet, workroom } from '../fixtures/workroom'
 import { T0, uuid } from '../fixtures/logs'
 import type { Bath } from '../schema/bath'
 import type { BathUse } from '../schema/definition'
-import { bathStanding, passesOf, standingBath, wasteOf } from './baths'
+import { bathCondition, passesOf, bathInTray, wasteOf } from './baths'
 import { PRINT_SQUARE_METRES, type Pass } from './bathCapacity'
 import { emptyRun, type RunState, type StepState } from '../run/runState'
 
@@ -25,7 +25,7 @@ const standing = (
   passes: Pass[],
   keeps?: number,
   now = T0 + 3_600_000,
-) => bathStanding(bath, rule, passes, keeps, now)
+) => bathCondition(bath, rule, passes, keeps, now)
 
 describe('a bath', () => {
   // Common practice: 200 ml of fresh citrate developer every 8 to 10 prints of 8 x 10 in.
@@ -95,13 +95,13 @@ describe('the bath that stands', () => {
   it('is of the tray’s name and solution, the newest first, and not one that was poured away', () => {
     const newer = { ...fresh, id: uuid(80), madeAt: T0 + 1 }
     const gone = { ...fresh, id: uuid(81), madeAt: T0 + 2, ended: { at: T0 + 3, why: 'discarded' as const } }
-    expect(standingBath([fresh, newer, gone], 'citrate', solutes)?.id).toBe(newer.id)
-    expect(standingBath([fresh], 'clearing', solutes)).toBeNull()
-    expect(standingBath([fresh], 'citrate', [{ substanceId: 'citric-acid', percentWv: 20 }])).toBeNull()
-    expect(standingBath([fresh], 'citrate', [{ substanceId: 'sodium-citrate', percentWv: 25 }])?.id).toBe(
+    expect(bathInTray([fresh, newer, gone], 'citrate', solutes)?.id).toBe(newer.id)
+    expect(bathInTray([fresh], 'clearing', solutes)).toBeNull()
+    expect(bathInTray([fresh], 'citrate', [{ substanceId: 'citric-acid', percentWv: 20 }])).toBeNull()
+    expect(bathInTray([fresh], 'citrate', [{ substanceId: 'sodium-citrate', percentWv: 25 }])?.id).toBe(
       fresh.id,
     )
-    expect(standingBath([fresh], 'citrate', [{ substanceId: 'sodium-citrate', percentWv: 3 }])).toBeNull()
+    expect(bathInTray([fresh], 'citrate', [{ substanceId: 'sodium-citrate', percentWv: 3 }])).toBeNull()
   })
 
   it('belongs in the jar of the worst that it holds', () => {

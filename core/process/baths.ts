@@ -19,7 +19,7 @@ type SheetSize = Pick<Sheet, 'id' | 'widthMillimetres' | 'heightMillimetres'>
 
 /** What the bath asks for next. */
 export type BathVerdict =
-  /** Nobody has used it. */
+  /** No one has used it. */
   | 'fresh'
   | 'serves'
   /** The earliest number of prints is reached: it may be replenished now. */
@@ -31,7 +31,7 @@ export type BathVerdict =
   | 'spent'
   | 'old'
 
-export interface BathStanding {
+export interface BathCondition {
   passes: readonly Pass[]
   squareMetres: number
   /** Prints of 8 × 10 in that this comes to, since it was replenished last. */
@@ -49,7 +49,7 @@ export interface BathStanding {
 /**
  * The bath that stands for this tray: of this name and solution, whichever process it was made up for, the newest first.
  */
-export function standingBath(
+export function bathInTray(
   baths: readonly Bath[],
   bathId: string,
   solutes: readonly { substanceId: string; percentWv: number }[],
@@ -108,14 +108,14 @@ export function passesOf<Work extends { sheet: SheetSize; state: RunState }>(
  * @param now milliseconds.
  * @param fixer for baths whose capacity is a weight of silver; without it they have none.
  */
-export function bathStanding(
+export function bathCondition(
   bath: Bath,
   use: BathUse | undefined,
   passes: readonly Pass[],
   keepsSeconds: number | undefined,
   now: number,
   fixer?: FixerAim,
-): BathStanding {
+): BathCondition {
   const squareMetres = passes.reduce((sum, pass) => sum + pass.squareMetres, 0)
   const lastFresh = bath.replenished.at(-1)?.at ?? bath.madeAt
   const since = passes.filter((pass) => pass.at >= lastFresh)

@@ -32,7 +32,7 @@ export function auditMix(
             subject: lot.name,
             problem: `This bottle has ${digits(held.percentWv)} % ${held.name}; the process uses ${digits(meant.percentWv)} %.`,
             remedy: 'The mix shows the actual strengths. Change the ratio if you want the usual strength.',
-            mends: [],
+            corrections: [],
           })
       }
     }

@@ -79,7 +79,7 @@ export function mixesFor(
   return counted.flatMap((step) => definition.mixes.filter((mix) => mix.id === step.mix))
 }
 
-/** The ratio of every mix as the process has it, for a plan that starts afresh. */
+/** The ratio of every mix as the process has it, for a plan that starts again. */
 export const startingParts = (
   definition: ProcessDefinition,
   choices: Readonly<Record<string, string>>,

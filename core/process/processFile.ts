@@ -41,7 +41,7 @@ const withWashesOf = (file: unknown) => ({
 /**
  * Reads a shared process.
  *
- * @param knownSubstances ids of the substances known here; a process of others cannot be reckoned with.
+ * @param knownSubstances ids of the substances known here; a process of others cannot be computed with.
  * @throws CoreError `not-json`, `not-a-process`, or `wrong-process` with the path of the first thing that is wrong.
  */
 export function readProcessFile(text: string, knownSubstances: ReadonlySet<string>): ProcessDefinition {

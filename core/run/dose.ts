@@ -68,7 +68,7 @@ function firstAfter(samples: readonly Sample[], moment: number): number {
   return low
 }
 
-/** Who says how much light falls: a meter that reads it, a model of the light, or nobody, and it is taken as steady. */
+/** Who says how much light falls: a meter that reads it, a model of the light, or no one, and it is taken as steady. */
 export type CountedBy = 'meter' | 'model' | 'steady'
 
 /**

@@ -38,7 +38,7 @@ export function dueLooks(state: RunState): DueLook[] {
   return again === undefined ? planned : [...planned, { id: 'later', dueAt: again }]
 }
 
-/** A planned look that was missed by so many days is no longer waited for. From memory: nobody has written one down. */
+/** A planned look that was missed by so many days is no longer waited for. From memory: no one has written one down. */
 const MISSED_LOOK_DAYS = 60
 
 /**

@@ -54,7 +54,7 @@ export function advance(state: RunState, event: SheetEvent): RunState {
 }
 
 /**
- * A state that has just been made, marked with the event that made it. Changed in place: it belongs to nobody yet, and to
+ * A state that has just been made, marked with the event that made it. Changed in place: it belongs to no one yet, and to
  * copy it once more would take a third of the time of replaying a log.
  */
 export const stamped = (fresh: RunState, event: SheetEvent): RunState =>

@@ -13,7 +13,7 @@ export interface ThreadStretch {
   to: number
   /** `hands` while someone must work, `alone` while it works by itself, `waits` while it may lie. */
   manner: 'hands' | 'alone' | 'waits'
-  /** Whether it lies ahead: reckoned from the least times, not yet happened. */
+  /** Whether it lies ahead: computed from the least times, not yet happened. */
   ahead: boolean
 }
 

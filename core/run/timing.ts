@@ -12,7 +12,7 @@ export interface Slip {
   blames: 'paper' | 'bath' | 'hand' | null
 }
 
-/** A press comes when the hands are free: under this nobody calls it early. */
+/** A press comes when the hands are free: under this no one calls it early. */
 const SLACK_SECONDS = 5
 const SLACK_SHARE = 0.03
 

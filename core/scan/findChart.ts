@@ -52,7 +52,7 @@ export function findChart(picture: GreyPicture): FoundChart {
   )
 }
 
-/** Fours of marks that may be a chart, in order around their middle; of three the fourth is reckoned. */
+/** Fours of marks that may be a chart, in order around their middle; of three the fourth is computed. */
 function* quadrilaterals(picture: GreyPicture, marks: readonly FoundMark[]): Generator<Point[]> {
   const point = ({ x, y }: FoundMark): Point => [x, y]
   for (const [a, b, c, d] of fours(marks)) yield around([point(a), point(b), point(c), point(d)])

@@ -30,7 +30,7 @@ export const Light = z.strictObject({
   kind: z.enum(['sun', 'uvBox', 'lamp', 'tubes']),
   /** The exposure that has served under it, as the user found it. */
   usualSeconds: Seconds.gt(0).max(604_800).optional(),
-  /** How a lamp comes to its full light; absent where it is lit ahead, or nobody knows. */
+  /** How a lamp comes to its full light; absent where it is lit ahead, or no one knows. */
   warmUp: z
     .strictObject({ startsAt: z.number().min(0).max(1), settlesSeconds: z.number().min(0).max(7200) })
     .optional(),
@@ -74,7 +74,7 @@ export const LightEntry = z.strictObject({
   what: z.discriminatedUnion('type', [
     z.strictObject({ type: z.literal('lit') }),
     z.strictObject({ type: z.literal('out') }),
-    /** Read at the frame; of the sun with what the model reckoned for that moment. */
+    /** Read at the frame; of the sun with what the model computed for that moment. */
     z.strictObject({
       type: z.literal('read'),
       milliwattsPerCm2: z.number().gt(0).max(1000),
@@ -85,7 +85,7 @@ export const LightEntry = z.strictObject({
     z.strictObject({ type: z.literal('sky'), share: z.number().gt(0).max(1.2) }),
     /** Hours it had burnt by then, as a counter or a memory has them. */
     z.strictObject({ type: z.literal('hours'), hours: z.number().min(0).max(1_000_000) }),
-    /** New tubes or a new bulb: hours and readings begin afresh. */
+    /** New tubes or a new bulb: hours and readings begin again. */
     z.strictObject({ type: z.literal('renewed') }),
   ]),
   note: Line,
@@ -189,7 +189,7 @@ export const ChartCheck = z.strictObject({
   /** Difference from the aim when it was read, L*. */
   mean: z.number().min(0).max(100),
   worst: z.number().min(0).max(100),
-  /** Whether the curve was mended by it. */
+  /** Whether the curve was corrected by it. */
   isUsed: z.boolean(),
 })
 

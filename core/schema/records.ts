@@ -80,7 +80,7 @@ export const Bottle = z.strictObject({
   statedPercent: z.number().gt(0).max(1000).optional(),
   /** Density of a bought liquid. */
   gramsPerMillilitre: z.number().gt(0).max(25).optional(),
-  /** How much it held when it was new, g of a solid and ml of all else; absent where nobody measured. */
+  /** How much it held when it was new, g of a solid and ml of all else; absent where no one measured. */
   amount: z.number().gt(0).max(1_000_000).optional(),
   /** What all of it cost. */
   price: z.number().min(0).max(10_000_000).optional(),

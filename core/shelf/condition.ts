@@ -13,7 +13,7 @@ const DAY_MS = 86_400_000
 /**
  * The one thing to know of a bottle before it is taken in hand: what is wrong with it, else how it stands.
  *
- * @param left ml or g, `null` where nobody measured; @param now milliseconds.
+ * @param left ml or g, `null` where no one measured; @param now milliseconds.
  */
 export function conditionOf(bottle: Bottle, left: number | null, now: number): Condition | null {
   const first = bottle.contents[0]

@@ -14,7 +14,7 @@ export interface Need {
   solutes: readonly SoluteDefinition[]
   use: 'coat' | 'bath'
   millilitres: number
-  /** Ripe and within its life; `null` where a bottle stands that nobody measured. */
+  /** Ripe and within its life; `null` where a bottle stands that no one measured. */
   readyMillilitres: number | null
 }
 
@@ -128,7 +128,7 @@ export function readinessOf(
     coverageMillilitresPerM2: definition.coverage?.millilitresPerM2 ?? BRUSH_COVERAGE,
     dropsPerMillilitre: DROPS_PER_MILLILITRE,
   }
-  // Nothing has to be reckoned for a process of which a bottle is missing, and most are such.
+  // Nothing has to be computed for a process of which a bottle is missing, and most are such.
   const missing = missingFor(definition, choices, shelf)
   if (missing.length) return { definition, sheets: 0, missing }
   const needs = needsOf(definition, { ...shelf, input })

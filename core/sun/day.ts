@@ -7,7 +7,7 @@ export interface SunScene {
   place: Place
   sky: Sky
   facing: FrameFacing
-  /** What one's own results make of the model: 1.2 where the sun gives a fifth more than reckoned. */
+  /** What one's own results make of the model: 1.2 where the sun gives a fifth more than computed. */
   correction: number
 }
 

@@ -3,7 +3,7 @@ import type { Figure } from '../quantity/figure'
 
 /** One time that one's own result told what the sun really gave. */
 export interface SunResult {
-  /** What the model reckoned for that exposure or reading, and what it turned out to be, in one unit. */
+  /** What the model computed for that exposure or reading, and what it turned out to be, in one unit. */
   reckoned: number
   found: number
 }
@@ -14,7 +14,7 @@ const MODEL_WEIGHT = 1
 const MODEL_SPREAD = Math.log(1.2)
 
 /**
- * What one's own results make of the sun's model: the geometric mean of found over reckoned, drawn towards 1 while
+ * What one's own results make of the sun's model: the geometric mean of found over computed, drawn towards 1 while
  * there are few.
  *
  * @param skyFactor how far the guess of the sky may be out, as a factor from 1 up (see `SKIES`).

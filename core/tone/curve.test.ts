@@ -268,11 +268,11 @@ describe('a check through the curve', () => {
     expect(bad.mean).toBeLessThanOrEqual(bad.worst)
   })
 
-  it('mends the curve', () => {
+  it('corrects the curve', () => {
     const patches = chart(today, 51)
     const curve = solveCurve(patches)
-    const mended = solveCurve(refinedPatches(patches, check(later, inkOf(curve))))
-    const after = checkCurve(mended, 'lightness', check(later, inkOf(mended)))
+    const corrected = solveCurve(refinedPatches(patches, check(later, inkOf(curve))))
+    const after = checkCurve(corrected, 'lightness', check(later, inkOf(corrected)))
     expect(after.worst).toBeLessThan(1)
   })
 

@@ -193,7 +193,7 @@ export function checkCurve(curve: NegativeCurve, aim: CurveAim, patches: readonl
 }
 
 /**
- * A chart's patches, mended by a later print through the curve that came of them: the whole row is moved by what the
+ * A chart's patches, corrected by a later print through the curve that came of them: the whole row is moved by what the
  * check found, smoothed along the ink, and the check's own patches are added.
  *
  * @returns patches for `solveCurve`.
@@ -212,13 +212,13 @@ export function refinedPatches(patches: readonly ChartPatch[], check: readonly C
     }
     return sum / total
   }
-  const mended = patches.map(({ ink, densities }) => ({
+  const corrected = patches.map(({ ink, densities }) => ({
     ink,
     densities: densities.map((density) =>
       densityFromLightness(Math.max(0.5, lightnessFromDensity(density) + shiftAt(ink))),
     ),
   }))
-  return [...mended, ...check.map(({ ink, densities }) => ({ ink, densities }))]
+  return [...corrected, ...check.map(({ ink, densities }) => ({ ink, densities }))]
 }
 
 function byTone(patches: readonly CheckPatch[]): { tone: number; ink: number; read: number }[] {

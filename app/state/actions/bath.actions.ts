@@ -20,7 +20,7 @@ export async function fillTray({ bottleId, ...bath }: Fill): Promise<string> {
 }
 
 /** A tray that was filled by mistake: it was never there, and what went into it stands in its bottle again. */
-export async function takeFillBack(id: string): Promise<void> {
+export async function undoFill(id: string): Promise<void> {
   const at = Date.now()
   await db.transaction('rw', [db.baths, db.takings], async () => {
     await db.baths.update(id, { ended: { at, why: 'undone' }, changedAt: at })
@@ -39,7 +39,7 @@ export async function replenish(bath: Bath, millilitres: number, bottleId?: stri
 }
 
 /** Takes the last replenishing back. */
-export async function takeReplenishBack(bathId: string): Promise<void> {
+export async function undoReplenish(bathId: string): Promise<void> {
   await db.transaction('rw', [db.baths, db.takings], async () => {
     const bath = await db.baths.get(bathId)
     const last = bath?.replenished.at(-1)
@@ -82,7 +82,7 @@ export async function discardBath({ bath, wasteClass, next }: Discard): Promise<
 }
 
 /** The bath stands in its tray again, its waste was never there, and what had moved up has moved back. */
-export async function takeDiscardBack({ bath, next }: Discard, wasteId: string): Promise<void> {
+export async function undoDiscard({ bath, next }: Discard, wasteId: string): Promise<void> {
   const at = Date.now()
   await db.transaction('rw', [db.baths, db.wastes], async () => {
     await db.wastes.update(wasteId, { takenBackAt: at })

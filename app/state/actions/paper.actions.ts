@@ -4,7 +4,7 @@ import type { ProcessDefinition } from '@core/schema/definition'
 import { Paper, PaperRun, Piece } from '@core/schema/records'
 import { db } from '../../storage/db'
 import { append } from '../../storage/log'
-import { addStanding } from '../../storage/runStates'
+import { addRunState } from '../../storage/runStates'
 
 export async function addPaper(paper: Omit<Paper, 'id' | 'changedAt'>): Promise<string> {
   const id = uuid()
@@ -59,7 +59,7 @@ export async function beginTreatment(
     const number = ((await db.paperRuns.orderBy('number').last())?.number ?? 0) + 1
     const process = { id: definition.id, version: definition.version }
     await db.paperRuns.add(PaperRun.parse({ ...run, id, number, process, createdAt: at, changedAt: at }))
-    await addStanding(db, id)
+    await addRunState(db, id)
   })
   await append(id, beginningOfTreatment(definition, run, gramsPerM2))
   return id

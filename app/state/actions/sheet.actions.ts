@@ -4,7 +4,7 @@ import type { Light } from '@core/schema/light'
 import type { PlannedStep } from '@core/schema/event'
 import { db } from '../../storage/db'
 import { append, undo } from '../../storage/log'
-import { addStanding } from '../../storage/runStates'
+import { addRunState } from '../../storage/runStates'
 import { BY_NUMBER } from '../../storage/workroomDb'
 
 /** A sheet ready to be written down, with the papers, bottles and lights that were named for the first time. */
@@ -52,7 +52,7 @@ export async function writeSheets(
         db.lights.bulkPut(read.lights),
       ])
       if (changing) {
-        // What stays with a sheet while its plan changes, and what was typed anew.
+        // What stays with a sheet while its plan changes, and what was typed again.
         await db.sheets.put(Sheet.parse({ ...kept(changing), ...read.sheet, id: firstId }))
         return
       }
@@ -69,7 +69,7 @@ export async function writeSheets(
           ...(read.sheets > 1 && { batch: { id: batchId, of: read.sheets, place } }),
         })
         await db.sheets.add(sheet)
-        await addStanding(db, sheet.id)
+        await addRunState(db, sheet.id)
       }
       if (test)
         await db.diagnoses.update(test.diagnosisId, {

@@ -19,7 +19,7 @@ export async function putOnShelf(bottle: NewBottle, takings: readonly NewTaking[
 }
 
 /** Takes the making of a bottle back: it leaves the shelf, and what went into it stands in its jars again. */
-export async function takeBottleBack(id: string): Promise<void> {
+export async function undoBottle(id: string): Promise<void> {
   const at = Date.now()
   await db.transaction('rw', [db.bottles, db.takings], async () => {
     await db.bottles.update(id, { ended: { at, why: 'undone' }, changedAt: at })
@@ -34,8 +34,7 @@ export async function takeOut(taking: NewTaking): Promise<string> {
   return id
 }
 
-export const takeTakingBack = (id: string): Promise<number> =>
-  db.takings.update(id, { takenBackAt: Date.now() })
+export const undoTakeIn = (id: string): Promise<number> => db.takings.update(id, { takenBackAt: Date.now() })
 
 /** Empties a bottle into its waste jar. */
 export async function throwAway(
@@ -51,7 +50,7 @@ export async function throwAway(
 }
 
 /** The bottle stands on its board again, and its waste was never there. */
-export async function takeThrowingBack(bottleId: string, wasteId: string): Promise<void> {
+export async function undoThrowAway(bottleId: string, wasteId: string): Promise<void> {
   const at = Date.now()
   await db.transaction('rw', [db.bottles, db.wastes], async () => {
     await db.wastes.update(wasteId, { takenBackAt: at })
@@ -78,8 +77,7 @@ export async function addWaste(waste: Omit<Waste, 'id' | 'at'>): Promise<string>
   return id
 }
 
-export const takeWasteBack = (id: string): Promise<number> =>
-  db.wastes.update(id, { takenBackAt: Date.now() })
+export const undoWaste = (id: string): Promise<number> => db.wastes.update(id, { takenBackAt: Date.now() })
 
 /** A jar was handed over to the licensed service. */
 export async function handOver(ids: readonly string[]): Promise<void> {

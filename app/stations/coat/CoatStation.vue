@@ -26,7 +26,7 @@ const {
   hasMovedOn,
   placeTitle,
   record,
-  takeBack,
+  undoLast,
   follow,
   choose,
   plans,
@@ -139,7 +139,7 @@ const {
       <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
       <div class="CoatStation-acts">
         <BigTarget :label="stepTarget" hint=" " @press="startOrFinish" />
-        <BigTarget plain label="Undo" hint="u" @press="takeBack" />
+        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
       </div>
     </template>
     <CoatEnough

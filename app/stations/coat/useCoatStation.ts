@@ -39,7 +39,7 @@ export function useCoatStation() {
     hasMovedOn,
     placeTitle,
     record,
-    takeBack,
+    undoLast,
     move,
     follow,
     choose,
@@ -177,7 +177,7 @@ export function useCoatStation() {
     ...(step.value && !isCounting.value && !hasMovedOn.value
       ? [{ key: ' ', name: stepTarget.value, run: () => void startOrFinish() }]
       : []),
-    ...(inHand.value ? [{ key: 'u', name: 'Undo the last step', run: () => void takeBack() }] : []),
+    ...(inHand.value ? [{ key: 'u', name: 'Undo the last step', run: () => void undoLast() }] : []),
   ])
   useMarginNotes((): MarginNote[] => {
     if (!inHand.value) return []
@@ -222,7 +222,7 @@ export function useCoatStation() {
     hasMovedOn,
     placeTitle,
     record,
-    takeBack,
+    undoLast,
     follow,
     choose,
     plans,

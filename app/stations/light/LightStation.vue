@@ -23,7 +23,7 @@ const {
   reading,
   hasMovedOn,
   placeTitle,
-  takeBack,
+  undoLast,
   follow,
   choose,
   live,
@@ -69,7 +69,7 @@ const {
       <p class="LightStation-doing">{{ texts.keepPrintOutDaylightUntil }}</p>
       <div class="LightStation-acts">
         <BigTarget :label="`Go to ${placeTitle}`" hint=" " @press="follow" />
-        <BigTarget plain label="Undo" hint="u" @press="takeBack" />
+        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
       </div>
     </template>
 
@@ -142,7 +142,7 @@ const {
           @press="isGivingMore = true"
         />
         <BigTarget v-if="!isWaiting && !isDone" quiet label="Finish exposure" hint="enter" @press="takeOut" />
-        <BigTarget plain label="Undo" hint="u" @press="takeBack" />
+        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
       </div>
     </template>
     <GiveMore v-if="isGivingMore" :planned-seconds="planned" @give="give" @close="isGivingMore = false" />

@@ -11,7 +11,7 @@ import type { SheetInRoom } from '../../state/workroom.store'
 import { useInstruments } from '../../state/instruments.store'
 import { useNotice } from '../../state/notice.store'
 import { useLights } from '../../state/lights.store'
-import { stripStanding } from '@core/light/stripProgress'
+import { stripState } from '@core/light/stripProgress'
 
 /** What the exposure clock knows of light: who counts, what the meter says, where the card of a strip lies. */
 export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepState | null) {
@@ -83,7 +83,7 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
 
   const strip = computed(() => {
     const one = inHand()
-    return one ? stripStanding(one, course.value, samples.value, now.now) : null
+    return one ? stripState(one, course.value, samples.value, now.now) : null
   })
   return { course, samples, live, trouble, doubt, believeMeter, withLight, strip }
 }

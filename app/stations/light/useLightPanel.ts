@@ -40,13 +40,13 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
   /** Runs what a field asks for; a refusal stands under the field and what was typed stays. */
   async function told(what: Parameters<typeof lights.tell>[1], said: string): Promise<void> {
     const id = await lights.tell(light.value.id, what)
-    notice.say(said, () => lights.takeBack(id))
+    notice.say(said, () => lights.undoLast(id))
   }
   const keepReading = (by: 'meter' | 'typed', value?: number) =>
     attempt('reading', async () => {
       const milliwattsPerCm2 = value ?? readIrradiance(reading.value, 'reading')
       const id = await lights.tellReading(light.value.id, milliwattsPerCm2, by, Date.now())
-      notice.say(`${light.value.name}: ${irradianceText(milliwattsPerCm2)} saved.`, () => lights.takeBack(id))
+      notice.say(`${light.value.name}: ${irradianceText(milliwattsPerCm2)} saved.`, () => lights.undoLast(id))
       reading.value = ''
     })
   const keepHours = () =>

@@ -29,7 +29,7 @@ export function useLightStation() {
     hasMovedOn,
     placeTitle,
     record,
-    takeBack,
+    undoLast,
     move,
     follow,
     choose,
@@ -100,13 +100,13 @@ export function useLightStation() {
     if (hasMovedOn.value)
       return [
         { key: ' ', name: `Go to ${placeTitle.value}`, run: follow },
-        { key: 'u', name: 'Undo the last step', run: () => void takeBack() },
+        { key: 'u', name: 'Undo the last step', run: () => void undoLast() },
       ]
     return [
       { key: ' ', name: nextWords.value, run: next },
       { key: '+', name: 'Change the exposure', run: () => (isGivingMore.value = true) },
       ...(isWaiting.value ? [] : [{ key: 'enter', name: 'Finish exposure', run: takeOut }]),
-      { key: 'u', name: 'Undo the last step', run: () => void takeBack() },
+      { key: 'u', name: 'Undo the last step', run: () => void undoLast() },
     ]
   })
   useMarginNotes(() => {
@@ -166,7 +166,7 @@ export function useLightStation() {
     reading,
     hasMovedOn,
     placeTitle,
-    takeBack,
+    undoLast,
     follow,
     choose,
     live,

@@ -10,7 +10,7 @@ const STAGES: Record<CalibrationStage, string> = {
 }
 export const stageWords = (stage: CalibrationStage): string => STAGES[stage]
 
-/** How good a calibration is, in a few words; empty while nobody knows. */
+/** How good a calibration is, in a few words; empty while no one knows. */
 export function standingWords({ mean, worst, hasDrifted }: Standing): string {
   if (mean === null || worst === null) return ''
   const figures = `mean error ${mean.toFixed(1)} L*, maximum ${worst.toFixed(1)} L*`

@@ -53,7 +53,7 @@ export function useCalibrationPath() {
   }
   const keepCheck = (check: ChartCheck) =>
     change({ checks: [...(calibration.value?.checks ?? []), check] }, 'Check saved.')
-  const mend = (index: number) =>
+  const correct = (index: number) =>
     change(
       {
         checks: (calibration.value?.checks ?? []).map((check, i) =>
@@ -99,7 +99,7 @@ export function useCalibrationPath() {
       .slice(0, 60),
   )
 
-  async function takeBack(): Promise<void> {
+  async function undoLast(): Promise<void> {
     const of = calibration.value
     if (!of) return
     notice.say(`Removed: ${of.name}.`, await removeCalibration(of.id))
@@ -171,13 +171,13 @@ export function useCalibrationPath() {
     moment,
     keepReading,
     keepCheck,
-    mend,
+    correct,
     others,
     setAim,
     base,
     combination,
     when,
     slug,
-    takeBack,
+    undoLast,
   }
 }

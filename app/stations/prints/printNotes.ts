@@ -86,7 +86,7 @@ export function settlingNote(
   })
   return lines.length ? [{ title: 'Colour settling', lines }] : []
 }
-/** Less than this nobody sees side by side: common practice. */
+/** Less than this no one sees side by side: common practice. */
 const SEEN = 1
 const labSaid = (lab: readonly number[]) => lab.map((value) => value.toFixed(1).replace('-', '−')).join(' ')
 

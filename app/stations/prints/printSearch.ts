@@ -90,7 +90,7 @@ export class ThreadTexts {
       this.names = names
     }
     const [first] = stack
-    // Most lie alone, and a text that is put together anew has to be laid out in memory before it can be searched.
+    // Most lie alone, and a text that is put together again has to be laid out in memory before it can be searched.
     if (first && stack.length === 1) return this.ofOne(first, names)
     return stack.map((one) => this.ofOne(one, names)).join(' ')
   }

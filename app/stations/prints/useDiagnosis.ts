@@ -72,7 +72,7 @@ export function useDiagnosis(sheetId: () => string) {
   const see = (seen: string[]) => changeDiagnosis(id(), (one) => ({ ...one, symptoms: seen }))
   const cameOut = (outcome: 'changed' | 'same') =>
     changeDiagnosis(id(), (one) => (one.test ? { ...one, test: { ...one.test, outcome } } : one))
-  const takeBack = () => changeDiagnosis(id(), (one) => ({ ...one, takenBackAt: Date.now() }))
+  const undoLast = () => changeDiagnosis(id(), (one) => ({ ...one, takenBackAt: Date.now() }))
 
   return {
     isReady: computed(() => isReady.value && all.value !== null),
@@ -91,6 +91,6 @@ export function useDiagnosis(sheetId: () => string) {
     ruleOut,
     see,
     cameOut,
-    takeBack,
+    undoLast,
   }
 }

@@ -65,7 +65,7 @@ export function usePrintThread() {
     () => id.value,
   )
 
-  const { record, takeBack } = useRecording(() => id.value)
+  const { record, undoLast } = useRecording(() => id.value)
   async function write(happening: Happening, said: string): Promise<void> {
     if (!(await record(happening, said))) return
     writing.value = null
@@ -181,7 +181,7 @@ export function usePrintThread() {
     ...(one.value?.state.setAside
       ? []
       : [{ key: 'x', name: 'Set aside', run: () => (writing.value = 'aside') }]),
-    { key: 'u', name: 'Undo the last step', run: () => void takeBack() },
+    { key: 'u', name: 'Undo the last step', run: () => void undoLast() },
     { key: 'escape', name: 'Back to Prints', run: () => void router.push({ name: 'prints' }) },
   ])
   const stepTitle = (wordsId: string) =>
@@ -222,7 +222,7 @@ export function usePrintThread() {
     judging,
     look,
     lookNow,
-    takeBack,
+    undoLast,
     write,
     isAdding,
     add,

@@ -23,11 +23,11 @@ const chosen = computed(() => standing.value.find((one) => one.bottle.id === rou
 const choose = (id: string) =>
   void router.replace({ name: 'shelf', params: { bottleId: route.params.bottleId === id ? '' : id } })
 
-/** 8 x 10 in, or the size of the last sheet: what the shelf is reckoned for. */
+/** 8 x 10 in, or the size of the last sheet: what the shelf is computed for. */
 const size = computed(() => workroom.sheets[0]?.sheet ?? { widthMillimetres: 203.2, heightMillimetres: 254 })
 const printed = computed(() => new Set(workroom.sheets.map((one) => one.sheet.process.id)))
 const readiness = computed(() =>
-  // One's own copies count once a sheet was made by them: a library of hundreds is not reckoned at every visit.
+  // One's own copies count once a sheet was made by them: a library of hundreds is not computed at every visit.
   workroom.allProcesses
     .filter((one) => !one.copyOf || printed.value.has(one.id))
     .map((definition) =>

@@ -7,10 +7,10 @@ import { hazardStatements, substances } from '@library/index'
 import type { MarginNote } from '../../state/margin.store'
 import { dateOf } from '../../words/moments'
 import { hazardNotes } from '../../words/stepNotes'
-import type { StandingBottle } from './useShelf'
+import type { ShelvedBottle } from './useShelf'
 
 /** What the margin says of a bottle: what it is, what to know before its cap comes off, and where it is kept. */
-export function bottleNotes({ bottle, left }: StandingBottle, now: number): MarginNote[] {
+export function bottleNotes({ bottle, left }: ShelvedBottle, now: number): MarginNote[] {
   const held = bottle.contents.flatMap((one) => substances[one.substanceId] ?? [])
   const unit = bottle.kind === 'solid' ? 'g' : 'ml'
   const { statements } = hazardsOf(bottle, substances)

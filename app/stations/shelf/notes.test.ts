@@ -8,7 +8,7 @@ import { processes } from '@library/index'
 import { planNotes, chalkNotes, roomNotes } from '../../words/planNotes'
 import { bottleNotes } from './bottleNotes'
 import { endWords, ledgeLine } from '../../words/clockWords'
-import { mendWords } from '../../words/findingWords'
+import { correctionWords } from '../../words/findingWords'
 import { dateOf } from '../../words/moments'
 
 const titles = (notes: readonly { title: string }[]) => notes.map((note) => note.title)
@@ -114,7 +114,7 @@ describe('words of clocks and mends', () => {
     [{ act: 'weigh', grams: 40 }, 'Weigh 40 g'],
     [{ act: 'useForm', form: 'monohydrate' }, 'Use the form in your jar'],
     [{ act: 'weaken', percent: 12.7 }, 'Make it 12.7 %'],
-  ] as const)('%p is said as “%s”', (mend, words) => expect(mendWords(mend)).toBe(words))
+  ] as const)('%p is said as “%s”', (correction, words) => expect(correctionWords(correction)).toBe(words))
 
   it('a date carries its year only when that is another one', () => {
     const at = (year: number) => new Date(year, 10, 24).getTime()

@@ -24,7 +24,7 @@ export interface RecipeRow {
   jarId: string
   /** What the balance or the measure really said, once it was read. */
   read: string
-  /** The hydrate in the jar was pointed out and is reckoned with. */
+  /** The hydrate in the jar was pointed out and is computed with. */
   formSeen: boolean
 }
 

@@ -3,7 +3,7 @@ import { saltedPaper } from '@library/processes/saltedPaper'
 import { bottle } from '@core/fixtures/substances'
 import { T0 } from '@core/fixtures/logs'
 import type { Bottle } from '@core/schema/records'
-import { mended, readSolution, scaleDraft } from './solution.draft'
+import { corrected, readSolution, scaleDraft } from './solution.draft'
 import { draftOfStock, rowOf, type RecipeRow, type SolutionDraft } from './recipeRows'
 
 const room = (bottles: Bottle[] = [], taken = new Map<string, number>()) => ({
@@ -118,23 +118,24 @@ describe('slips', () => {
     ['silver with ammonia', draft([{}, { source: 'ammonia', amount: '1' }]), [], 'incompatible'],
   ])('%s is noticed', (_, of, bottles, code) => expect(codes(of, bottles)).toContain(code))
 
-  it('are mended as the button says', () => {
+  it('are corrected as the button says', () => {
     const of = draft([{ amount: '30', measure: 'grams' }], { volume: '1 l', stated: '30' })
     const [finding] = readSolution(of, room()).findings
-    expect(finding?.mends.length).toBeGreaterThan(1)
-    for (const mend of finding!.mends) expect(codes(mended(of, mend, finding!.rowKey))).toEqual([])
+    expect(finding?.corrections.length).toBeGreaterThan(1)
+    for (const correction of finding!.corrections)
+      expect(codes(corrected(of, correction, finding!.rowKey))).toEqual([])
     const spoon = draft([{ source: 'sodium-thiosulfate', amount: '40', measure: 'spoonMillilitres' }])
     const [said] = readSolution(spoon, room()).findings
-    expect(mended(spoon, said!.mends[0]!, said!.rowKey).rows[0]).toMatchObject({
+    expect(corrected(spoon, said!.corrections[0]!, said!.rowKey).rows[0]).toMatchObject({
       amount: '40',
       measure: 'grams',
     })
     const full = draft([{ source: 'oxalic-acid', amount: '30' }])
     const [over] = readSolution(full, room()).findings
-    expect(codes(mended(full, over!.mends[0]!, over!.rowKey))).toEqual([])
+    expect(codes(corrected(full, over!.corrections[0]!, over!.rowKey))).toEqual([])
     const wet = draft([{ source: 'citric-acid', jarId: hydrate.id }])
     const [form] = readSolution(wet, room([hydrate])).findings
-    expect(codes(mended(wet, form!.mends[0]!, form!.rowKey), [hydrate])).toEqual([])
+    expect(codes(corrected(wet, form!.corrections[0]!, form!.rowKey), [hydrate])).toEqual([])
   })
 })
 

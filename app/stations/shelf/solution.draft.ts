@@ -1,5 +1,5 @@
 import { texts } from './words'
-import { type Mend } from '@core/chemistry/audits'
+import { type Correction } from '@core/chemistry/audits'
 import { dilute, scaleToHand, densityByStrength } from '@core/chemistry/dilution'
 import { solutesIn } from '@core/chemistry/lots'
 import { makeSolution, type Portion, type Solution } from '@core/chemistry/solution'
@@ -84,21 +84,25 @@ function roundedDown(value: number): number {
   return toSignificant(Math.floor(value / step + 1e-9) * step, 3)
 }
 
-/** What a mend does to the recipe. */
-export function mended(draft: SolutionDraft, mend: Mend, rowKey: string | undefined): SolutionDraft {
+/** What a correction does to the recipe. */
+export function corrected(
+  draft: SolutionDraft,
+  correction: Correction,
+  rowKey: string | undefined,
+): SolutionDraft {
   const rows = (change: Partial<RecipeRow>) =>
     draft.rows.map((row) => (row.key === rowKey ? { ...row, ...change } : row))
-  switch (mend.act) {
+  switch (correction.act) {
     case 'restate':
-      return { ...draft, stated: digits(mend.percent) }
+      return { ...draft, stated: digits(correction.percent) }
     case 'topUpTo':
-      return { ...draft, volume: `${digits(mend.millilitres)} ml` }
+      return { ...draft, volume: `${digits(correction.millilitres)} ml` }
     case 'weigh':
-      return { ...draft, rows: rows({ amount: digits(mend.grams), measure: 'grams' }) }
+      return { ...draft, rows: rows({ amount: digits(correction.grams), measure: 'grams' }) }
     case 'useForm':
       return { ...draft, rows: rows({ formSeen: true }) }
     case 'weaken':
-      return { ...draft, rows: rows({ amount: digits(mend.percent), measure: 'percentWv' }) }
+      return { ...draft, rows: rows({ amount: digits(correction.percent), measure: 'percentWv' }) }
   }
 }
 

@@ -79,7 +79,7 @@ export function findingsOf(
   return volumeMillilitres > 0 ? findings : []
 }
 
-/** What a row takes of its jar or bottle, against what is left there; nothing where nobody measured. */
+/** What a row takes of its jar or bottle, against what is left there; nothing where no one measured. */
 export function onHand(row: RecipeRow, portion: Portion, room: SolutionRoom) {
   const bottle = bottleOf(row.source, room) ?? bottleOf(row.jarId, room)
   const left = bottle ? leftIn(bottle, room.taken) : null

@@ -1,5 +1,5 @@
 import { texts } from './words'
-import type { StandingBottle } from './useShelf'
+import type { ShelvedBottle } from './useShelf'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { CoreError } from '@core/errors'
@@ -12,17 +12,17 @@ import { useNotice } from '../../state/notice.store'
 import {
   changeBottle,
   endBottle,
-  takeBottleBack,
+  undoBottle,
   takeOut,
-  takeTakingBack,
-  takeThrowingBack,
+  undoTakeIn,
+  undoThrowAway,
   throwAway,
 } from '../../state/actions/shelf.actions'
 import { usePour } from '../../state/usePour'
 
 /** What a BottlePanel is given. */
 export interface BottlePanelProps {
-  standing: StandingBottle
+  standing: ShelvedBottle
 }
 
 /** A bottle in hand: taking out, counting, relabelling, discarding, and what has gone out of the bottle. */
@@ -56,9 +56,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
   const take = () =>
     withAmount(async (value) => {
       const id = await takeOut({ bottleId: bottle.value.id, amount: value, why: 'bath' })
-      notice.say(`${digits(value)} ${unit.value} removed from ${bottle.value.label}.`, () =>
-        takeTakingBack(id),
-      )
+      notice.say(`${digits(value)} ${unit.value} removed from ${bottle.value.label}.`, () => undoTakeIn(id))
     })
   /** Counting sets what is left: the difference is written down as a taking. */
   const count = () =>
@@ -73,7 +71,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
         amount: props.standing.left - value,
         why: 'counted',
       })
-      notice.say(`${bottle.value.label} holds ${digits(value)} ${unit.value} now.`, () => takeTakingBack(id))
+      notice.say(`${bottle.value.label} holds ${digits(value)} ${unit.value} now.`, () => undoTakeIn(id))
     })
 
   const wasteClass = computed(() => wasteClassOf(bottle.value.contents, substances))
@@ -113,13 +111,13 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
       }
       const wasteId = await throwAway(bottle.value, waste)
       notice.say(`${digits(left)} ${unit.value} of ${label} into waste jar: ${jarName.value}.`, () =>
-        takeThrowingBack(id, wasteId),
+        undoThrowAway(id, wasteId),
       )
     }
     emit('gone')
   }
   async function unmake(): Promise<void> {
-    await takeBottleBack(bottle.value.id)
+    await undoBottle(bottle.value.id)
     notice.say(texts.bottleRemoved({ label: bottle.value.label }))
     emit('gone')
   }

@@ -9,9 +9,9 @@ import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
 
 /** One bottle as it stands on its board. */
-export interface StandingBottle {
+export interface ShelvedBottle {
   bottle: Bottle
-  /** `null` where nobody measured. */
+  /** `null` where no one measured. */
   left: number | null
   /** How full it is drawn, from 0 to 1. */
   level: number
@@ -30,7 +30,7 @@ export function useShelf() {
   const minute = computed(() => Math.floor(now.now / 60_000) * 60_000)
   const recipes = computed(() => recipesOf([...workroom.allProcesses, ...Object.values(treatments)]))
 
-  const standing = computed<StandingBottle[]>(() =>
+  const standing = computed<ShelvedBottle[]>(() =>
     workroom.bottles
       .filter((bottle) => !bottle.ended)
       .sort((a, b) => a.name.localeCompare(b.name) || (a.madeAt ?? 0) - (b.madeAt ?? 0))
@@ -82,7 +82,7 @@ export function useShelf() {
 }
 
 /** All by which a bottle can be found: its label, its condition, and every name of what it holds. */
-function textOf({ bottle, strength, condition }: StandingBottle): string {
+function textOf({ bottle, strength, condition }: ShelvedBottle): string {
   const held = bottle.contents.flatMap(({ substanceId }) => {
     const substance = substances[substanceId]
     return substance

@@ -1,5 +1,5 @@
 import { computed, ref, watch } from 'vue'
-import type { Mend } from '@core/chemistry/audits'
+import type { Correction } from '@core/chemistry/audits'
 import { leftIn } from '@core/chemistry/lots'
 import { CoreError, type Refusal } from '@core/errors'
 import { incompatibilities, substances } from '@library/index'
@@ -8,7 +8,7 @@ import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
 import { freeLabel, writtenLabel } from './bottleLabel'
 import { putOnShelf } from '../../state/actions/shelf.actions'
-import { mended, readSolution, scaleDraft } from './solution.draft'
+import { corrected, readSolution, scaleDraft } from './solution.draft'
 import { draftOfStock, rowOf, type SolutionDraft, statedIn } from './recipeRows'
 import { useShelf } from './useShelf'
 
@@ -73,8 +73,8 @@ export function useSolutionForm(asked: { recipe?: string; substance?: string; vo
   const read = computed(() => readSolution(draft.value, room.value))
 
   const addRow = () => draft.value.rows.push(rowOf(String(nextKey++), '', 1, 'percentWv'))
-  const mend = (what: Mend, rowKey?: string) => {
-    draft.value = mended(draft.value, what, rowKey)
+  const correct = (what: Correction, rowKey?: string) => {
+    draft.value = corrected(draft.value, what, rowKey)
   }
   const scaleToHand = () => {
     const { fit, volumeMillilitres } = read.value
@@ -132,6 +132,6 @@ export function useSolutionForm(asked: { recipe?: string; substance?: string; vo
     return { id, label: written }
   }
   return {
-    recipes, recipeId, recipe, draft, label, suggestedLabel, labelFault, read, isWeighing, addRow, mend, scaleToHand, setReading, save,
+    recipes, recipeId, recipe, draft, label, suggestedLabel, labelFault, read, isWeighing, addRow, correct, scaleToHand, setReading, save,
   } // prettier-ignore
 }

@@ -11,7 +11,7 @@ import { useMarginNotes, type MarginNote } from '../../state/margin.store'
 import { useNotice } from '../../state/notice.store'
 import { hazardNotes } from '../../words/stepNotes'
 import { freeLabel, writtenLabel } from './bottleLabel'
-import { putOnShelf, takeBottleBack } from '../../state/actions/shelf.actions'
+import { putOnShelf, undoBottle } from '../../state/actions/shelf.actions'
 
 /** The form of a chemical that comes onto the shelf. */
 export function useTakeIn() {
@@ -116,7 +116,7 @@ export function useTakeIn() {
         ...(paid !== null && paid !== undefined && { price: paid }),
         madeAt: Date.now(),
       })
-      notice.say(`${written} is on the shelf.`, () => takeBottleBack(id))
+      notice.say(`${written} is on the shelf.`, () => undoBottle(id))
       await router.push({ name: 'shelf', params: { bottleId: id } })
     } catch (error) {
       notice.refuse(error, 'adding the chemical')

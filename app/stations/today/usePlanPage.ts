@@ -133,7 +133,7 @@ export function usePlanPage() {
   async function work(): Promise<void> {
     if (!made.value) return
     const id = await plans.keep(made.value.wish, made.value.plan)
-    notice.say(`Planned. Finish ${momentSaid(made.value.plan.endsAt, now.now)}.`, () => plans.takeBack(id))
+    notice.say(`Planned. Finish ${momentSaid(made.value.plan.endsAt, now.now)}.`, () => plans.undoLast(id))
     void router.push({ name: 'today' })
   }
   const next = () => (made.value ? work() : planning.value ? cancel() : make())

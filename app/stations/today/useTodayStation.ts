@@ -83,7 +83,7 @@ export function useTodayStation() {
       const answer = await plans.look(wish, { effort: plans.QUICK, moved })
       if (answer.kind === 'made') {
         const id = await plans.keep(wish, answer.plan)
-        notice.say(`New plan: finish ${timeOfDay(answer.plan.endsAt)}.`, () => plans.takeBack(id))
+        notice.say(`New plan: finish ${timeOfDay(answer.plan.endsAt)}.`, () => plans.undoLast(id))
       } else if (answer.kind === 'notMoved')
         notice.refuse(
           new CoreError({ code: 'not-moved', field: 'plan', ...refusalLine(answer.why, numbered, now.now) }),

@@ -20,7 +20,7 @@ const {
   reading,
   hasMovedOn,
   placeTitle,
-  takeBack,
+  undoLast,
   choose,
   isWaiting,
   title,
@@ -95,7 +95,7 @@ const {
           hint="j"
           @press="goToOther"
         />
-        <BigTarget plain label="Undo" hint="u" @press="takeBack" />
+        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
       </div>
     </template>
 
@@ -129,7 +129,7 @@ const {
           hint="j"
           @press="goToOther"
         />
-        <BigTarget plain label="Undo" hint="u" @press="takeBack" />
+        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
       </div>
     </template>
   </div>

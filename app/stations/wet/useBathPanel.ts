@@ -19,9 +19,9 @@ import {
   fillTray,
   replenish,
   setTemperature,
-  takeDiscardBack,
-  takeFillBack,
-  takeReplenishBack,
+  undoDiscard,
+  undoFill,
+  undoReplenish,
 } from '../../state/actions/bath.actions'
 import { usePour } from '../../state/usePour'
 import { useBaths } from '../../state/baths.store'
@@ -54,7 +54,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
       .join(', '),
   )
 
-  const standingLine = computed(() => {
+  const capacityLine = computed(() => {
     if (!bath.value || !standing.value) return ''
     const count = standing.value.passes.length
     const until = standing.value.bestUntil
@@ -148,9 +148,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
         manner: manner.value === 'oneShot' ? 'oneShot' : 'reused',
         ...fromBottle.value,
       })
-      notice.say(`${held.name}: ${formatQuantity(millilitres, 'volume')} in the tray.`, () =>
-        takeFillBack(id),
-      )
+      notice.say(`${held.name}: ${formatQuantity(millilitres, 'volume')} in the tray.`, () => undoFill(id))
     })
   }
   async function add(): Promise<void> {
@@ -161,7 +159,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
       checkLeft(millilitres)
       await replenish(held, millilitres, bottleId.value || undefined)
       notice.say(`${held.name}: ${formatQuantity(millilitres, 'volume')} added.`, () =>
-        takeReplenishBack(held.id),
+        undoReplenish(held.id),
       )
     })
   }
@@ -186,7 +184,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
       const wasteId = await discardBath(what)
       notice.say(
         `${held.name} into waste jar: ${jarName.value}.${next ? ` ${texts.secondBathBecomesFirstFill}` : ''}`,
-        () => takeDiscardBack(what, wasteId),
+        () => undoDiscard(what, wasteId),
       )
     })
   }
@@ -196,7 +194,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     bath,
     standing,
     solutesLine,
-    standingLine,
+    capacityLine,
     MANNERS,
     manner,
     volume,

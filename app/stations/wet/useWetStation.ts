@@ -10,7 +10,7 @@ import type { Happening } from '@core/schema/event'
 import { substances } from '@library/index'
 import { useNow } from '../../state/useNow'
 import { useWorkroom, type SheetInRoom } from '../../state/workroom.store'
-import { addWaste, takeWasteBack } from '../../state/actions/shelf.actions'
+import { addWaste, undoWaste } from '../../state/actions/shelf.actions'
 import { usePour } from '../../state/usePour'
 import { useKeyRows } from '../../state/keys.store'
 import { useNotice } from '../../state/notice.store'
@@ -36,7 +36,7 @@ export function useWetStation() {
     hasMovedOn,
     placeTitle,
     record,
-    takeBack,
+    undoLast,
     move,
     follow,
     choose,
@@ -125,7 +125,7 @@ export function useWetStation() {
     const amount = Math.round(trayVolume(inHand.value.sheet, 15).value / 50) * 50
     const { name, contents, wasteClass } = kept.value
     const id = await addWaste({ wasteClass, amount, unit: 'ml', what: name, contents })
-    notice.say(`${amount} ml into waste jar: ${jarName.value}.`, () => takeWasteBack(id))
+    notice.say(`${amount} ml into waste jar: ${jarName.value}.`, () => undoWaste(id))
   }
   const goToOther = () => other.value && choose(other.value.sheet.id)
 
@@ -139,7 +139,7 @@ export function useWetStation() {
         ? [{ key: 'k', name: 'Keep this water in its jar', run: () => void keepWater() }]
         : []),
       ...(other.value ? [{ key: 'j', name: 'The other print that is due', run: goToOther }] : []),
-      { key: 'u', name: 'Undo the last thing', run: () => void takeBack() },
+      { key: 'u', name: 'Undo the last thing', run: () => void undoLast() },
     ]
   })
 
@@ -153,7 +153,7 @@ export function useWetStation() {
     reading,
     hasMovedOn,
     placeTitle,
-    takeBack,
+    undoLast,
     choose,
     isWaiting,
     title,

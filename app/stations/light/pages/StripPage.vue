@@ -64,8 +64,8 @@ async function onto(sheetId: string): Promise<void> {
   if (!one || !plan) return
   try {
     const step = stepInHand(one.state)
-    const takeBack = await makeStrip(one.sheet, plan, step?.planned ?? null)
-    notice.say(`Sheet ${one.sheet.number} is a test strip.`, takeBack)
+    const undoLast = await makeStrip(one.sheet, plan, step?.planned ?? null)
+    notice.say(`Sheet ${one.sheet.number} is a test strip.`, undoLast)
     await router.push({ name: step ? 'light' : 'coat', params: { sheetId } })
   } catch (error) {
     notice.refuse(error, 'the strip')

@@ -27,14 +27,14 @@ const {
   moment,
   keepReading,
   keepCheck,
-  mend,
+  correct,
   others,
   setAim,
   base,
   combination,
   when,
   slug,
-  takeBack,
+  undoLast,
 } = useCalibrationPath()
 </script>
 
@@ -53,7 +53,7 @@ const {
       >
         {{ standingWords(one.standing) }}
       </p>
-      <KitButton kind="quiet" @click="takeBack">Remove calibration</KitButton>
+      <KitButton kind="quiet" @click="undoLast">Remove calibration</KitButton>
     </header>
     <ol>
       <PathStep
@@ -157,7 +157,7 @@ const {
           :checks="checks"
           :file-name="slug"
           @keep="keepCheck"
-          @mend="mend"
+          @correct="correct"
         />
       </PathStep>
     </ol>

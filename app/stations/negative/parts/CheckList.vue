@@ -7,7 +7,7 @@ import { dateOf } from '../../../words/moments'
 
 /** Checks of a curve in order of time: how far each was off, tone by tone, and whether used to correct the curve. */
 defineProps<{ checks: readonly { check: ChartCheck; result: CheckResult | null }[] }>()
-defineEmits<{ mend: [index: number] }>()
+defineEmits<{ correct: [index: number] }>()
 const now = useNow()
 const [WIDTH, HEIGHT, MOST] = [300, 60, 6] as const
 const bars = (check: ChartCheck, result: CheckResult | null) => {
@@ -34,7 +34,7 @@ const bars = (check: ChartCheck, result: CheckResult | null) => {
         <strong>{{ check.mean.toFixed(1) }} L* mean error, {{ check.worst.toFixed(1) }} maximum</strong>
         <span class="es-quiet">{{ dateOf(check.at, now.now) }}</span>
         <span v-if="check.isUsed" class="es-quiet">used to correct the curve</span>
-        <KitButton v-else-if="index === checks.length - 1" kind="quiet" @click="$emit('mend', index)">
+        <KitButton v-else-if="index === checks.length - 1" kind="quiet" @click="$emit('correct', index)">
           Correct the curve with this check
         </KitButton>
       </div>

@@ -20,7 +20,7 @@ const props = defineProps<{
   checks: readonly { check: ChartCheck; result: CheckResult | null }[]
   fileName: string
 }>()
-const emit = defineEmits<{ keep: [ChartCheck]; mend: [index: number] }>()
+const emit = defineEmits<{ keep: [ChartCheck]; correct: [index: number] }>()
 const [notice, now] = [useNotice(), useNow()]
 const chart = computed(() => checkingChart(props.calibration.chart, props.curve))
 const reading = shallowRef<ReadOfChart | null>(null)
@@ -37,7 +37,7 @@ function keep(): void {
 </script>
 
 <template>
-  <CheckList :checks="checks" @mend="$emit('mend', $event)" />
+  <CheckList :checks="checks" @correct="$emit('correct', $event)" />
   <p>
     {{ texts.sameChartMadeWithCurve }}
   </p>

@@ -59,7 +59,7 @@ const story = computed(() =>
   inHand.value && log.value.length ? storyOf(id.value, log.value, inHand.value.definition) : [],
 )
 
-const { record, takeBack } = useRecording(() => id.value || null)
+const { record, undoLast } = useRecording(() => id.value || null)
 const target = computed(
   () => (step.value?.status === 'waiting' ? words.value?.press.start : words.value?.press.finish) ?? '',
 )
@@ -69,7 +69,7 @@ function next(): void {
 }
 useKeyRows('Treatment', () => [
   ...(step.value ? [{ key: ' ', name: target.value, run: next }] : []),
-  { key: 'u', name: 'Undo the last step', run: () => void takeBack() },
+  { key: 'u', name: 'Undo the last step', run: () => void undoLast() },
 ])
 useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.value) : []))
 </script>
@@ -107,7 +107,7 @@ useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.va
     <div class="TreatmentPage-acts">
       <BigTarget v-if="step" :label="target" hint=" " @press="next" />
       <BigTarget v-else label="Go to Paper" @press="router.push({ name: 'paper' })" />
-      <BigTarget plain label="Undo" hint="u" @press="takeBack" />
+      <BigTarget plain label="Undo" hint="u" @press="undoLast" />
     </div>
     <ol aria-label="History">
       <li v-for="line in story" :key="`${line.at}/${line.what}`">

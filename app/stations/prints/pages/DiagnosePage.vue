@@ -80,7 +80,7 @@ const {
       </p>
 
       <p v-if="confirmedCause" class="DiagnosePage-found" role="status">
-        It was: {{ confirmedCause.name.toLowerCase() }}. {{ confirmedCause.mend }}
+        It was: {{ confirmedCause.name.toLowerCase() }}. {{ confirmedCause.cure }}
       </p>
       <section v-else-if="question" class="DiagnosePage-question" aria-labelledby="asks">
         <h2 id="asks">{{ question.ask }}</h2>
@@ -129,7 +129,7 @@ const {
         <p class="es-quiet">
           {{
             texts.faultGonePointsTo({
-              causes: best.mends
+              causes: best.cures
                 .slice(0, 3)
                 .map((cause) => cause.name.toLowerCase())
                 .join(', '),
@@ -139,7 +139,7 @@ const {
         </p>
         <BigTarget label="Plan this sheet" @press="plan" />
       </section>
-      <BigTarget plain label="Delete this diagnosis" @press="done(talk.takeBack(), 'Diagnosis deleted.')" />
+      <BigTarget plain label="Delete this diagnosis" @press="done(talk.undoLast(), 'Diagnosis deleted.')" />
     </template>
   </div>
 </template>

@@ -30,7 +30,7 @@ const {
   judging,
   look,
   lookNow,
-  takeBack,
+  undoLast,
   write,
   isAdding,
   add,
@@ -170,7 +170,7 @@ const {
       @label="giveOut(downloadBackLabel)"
       @picture="giveOut(downloadPicture)"
       @bin="throwAway"
-      @undo="takeBack"
+      @undo="undoLast"
     />
   </div>
 </template>

@@ -60,7 +60,7 @@ const times = (ratio: number) =>
           </p>
           <p>
             <strong>What to do:</strong>
-            {{ each.cause.mend }}
+            {{ each.cause.cure }}
           </p>
           <div v-if="!isSettled" class="CauseList-acts">
             <BigTarget quiet label="Confirm this cause" @press="emit('confirm', each.cause.id)" />

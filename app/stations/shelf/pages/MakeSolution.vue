@@ -3,7 +3,7 @@ import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Finding, Mend } from '@core/chemistry/audits'
+import type { Finding, Correction } from '@core/chemistry/audits'
 import { digits } from '@core/quantity/format'
 import { substances } from '@library/index'
 import { useWorkroom } from '../../../state/workroom.store'
@@ -19,7 +19,7 @@ import { hazardNotes } from '../../../words/stepNotes'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
 import RecipeRows from '../parts/RecipeRows.vue'
-import { takeBottleBack } from '../../../state/actions/shelf.actions'
+import { undoBottle } from '../../../state/actions/shelf.actions'
 import { useSolutionForm } from '../useSolutionForm'
 import WeighingOut from '../parts/WeighingOut.vue'
 
@@ -44,14 +44,15 @@ const finishOptions = [
   { id: 'addTo', name: 'Add to this much water' },
 ]
 const solution = computed(() => read.value.solution)
-/** Said once: a mend that was not taken is the user's choice, and the work goes on. */
-const mend = (finding: Finding & { rowKey?: string }, what: Mend) => form.mend(what, finding.rowKey)
+/** Said once: a correction that was not taken is the user's choice, and the work goes on. */
+const correct = (finding: Finding & { rowKey?: string }, what: Correction) =>
+  form.correct(what, finding.rowKey)
 
 async function save(): Promise<void> {
   try {
     const made = await form.save()
     if (!made) return
-    notice.say(`${made.label} is on the shelf.`, () => takeBottleBack(made.id))
+    notice.say(`${made.label} is on the shelf.`, () => undoBottle(made.id))
     await router.push({ name: 'shelf', params: { bottleId: made.id } })
   } catch (error) {
     notice.refuse(error, 'saving the solution')
@@ -151,7 +152,7 @@ useMarginNotes((): MarginNote[] => {
         {{ read.faults.rows.field }}: {{ read.faults.rows.problem }} {{ read.faults.rows.remedy }}
       </p>
 
-      <FindingList :findings="read.findings" @mend="mend" />
+      <FindingList :findings="read.findings" @correct="correct" />
       <p v-if="read.fit.limitedBy && read.fit.factor > 0" class="MakeSolution-fit">
         {{ read.fit.limitedBy }} is enough for
         {{ digits(read.fit.factor * (read.volumeMillilitres ?? 0)) }} ml.

@@ -18,7 +18,7 @@ import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
-import { addWaste, handOver, takeWasteBack } from '../../../state/actions/shelf.actions'
+import { addWaste, handOver, undoWaste } from '../../../state/actions/shelf.actions'
 import { usePour } from '../../../state/usePour'
 
 const [workroom, notice] = [useWorkroom(), useNotice()]
@@ -66,9 +66,7 @@ async function add(): Promise<void> {
       // Nothing chosen means not known, which is not the same as nothing in it.
       contents: contents.value.length ? contents.value : undefined,
     })
-    notice.say(`${formatQuantity(value, 'volume')} into waste jar: ${jarName.value}.`, () =>
-      takeWasteBack(id),
-    )
+    notice.say(`${formatQuantity(value, 'volume')} into waste jar: ${jarName.value}.`, () => undoWaste(id))
     what.value = amount.value = ''
     holds.value = []
   } catch (error) {
@@ -155,7 +153,7 @@ useMarginNotes(() => [
             <small class="es-quiet">{{ contentsWords(one) }}</small>
           </span>
           <span>{{ formatQuantity(one.amount, one.unit === 'g' ? 'mass' : 'volume') }}</span>
-          <KitButton kind="quiet" @click="takeWasteBack(one.id)">undo</KitButton>
+          <KitButton kind="quiet" @click="undoWaste(one.id)">undo</KitButton>
         </li>
       </ul>
       <KitButton

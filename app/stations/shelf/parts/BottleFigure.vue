@@ -2,10 +2,10 @@
 import PressCard from '../../../kit/PressCard.vue'
 import { computed } from 'vue'
 import { dateOf } from '../../../words/moments'
-import type { StandingBottle } from '../useShelf'
+import type { ShelvedBottle } from '../useShelf'
 
 /** One bottle or jar on its board: its shape says what it is, its level what is left, its label the rest. */
-const props = defineProps<{ standing: StandingBottle; chosen: boolean; now: number }>()
+const props = defineProps<{ standing: ShelvedBottle; chosen: boolean; now: number }>()
 defineEmits<{ choose: [] }>()
 
 /** Narrow-necked for solutions, stoppered for bought liquids, wide jars for powders: outlines in a box of 60 by 132. */

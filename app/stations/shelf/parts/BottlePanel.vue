@@ -5,7 +5,7 @@ import FindingList from '../../../kit/FindingList.vue'
 import { dayOf } from '../../../words/moments'
 import QuantityField from '../../../kit/QuantityField.vue'
 import { downloadLabel } from '../downloadLabel'
-import { takeTakingBack } from '../../../state/actions/shelf.actions'
+import { undoTakeIn } from '../../../state/actions/shelf.actions'
 import { useBottlePanel, type BottlePanelProps } from '../useBottlePanel'
 
 /** A bottle in hand: take some out, count it, print its label, throw it away; and what has gone out of it so far. */
@@ -72,7 +72,7 @@ const {
         <span>{{ dayOf(one.at) }}</span>
         <span>{{ one.words }}</span>
         <strong>{{ one.amount < 0 ? `+${shown(-one.amount)}` : shown(one.amount) }}</strong>
-        <KitButton v-if="one.takingId" kind="quiet" @click="takeTakingBack(one.takingId)">undo</KitButton>
+        <KitButton v-if="one.takingId" kind="quiet" @click="undoTakeIn(one.takingId)">undo</KitButton>
         <RouterLink v-else :to="{ name: 'print', params: { sheetId: one.sheetId } }">sheet</RouterLink>
       </li>
       <li v-if="!gone.length" class="es-quiet">Not used yet.</li>

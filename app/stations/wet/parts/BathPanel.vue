@@ -19,7 +19,7 @@ const {
   bath,
   standing,
   solutesLine,
-  standingLine,
+  capacityLine,
   MANNERS,
   manner,
   volume,
@@ -46,7 +46,7 @@ const {
     </header>
 
     <div v-if="bath && standing" class="BathPanel-row">
-      <p>{{ standingLine }}</p>
+      <p>{{ capacityLine }}</p>
       <FigureValue
         v-if="standing.used"
         label="of capacity used"
