@@ -9,7 +9,7 @@ import { textsOf } from './texts.mjs'
 
 /** Words that Ember Sheet does not use, each with what it says instead. */
 const RETIRED = [
-  [/\b(again|anew)\b/i, 'again, new'],
+  [/\b(afresh|anew)\b/i, 'again, new'],
   [/\b(whatever|thereof)\b/i, 'name the thing'],
   [/\bnobody\b/i, 'no one, or say it of the thing'],
   [/\b(of|above|than|below|leaves?|by) nothing\b/i, 'zero, or say what is missing'],
