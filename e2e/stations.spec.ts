@@ -1,5 +1,5 @@
 import { expect, test } from './test.ts'
-import { coatAndDry, countDrops, open, photograph, plan } from './workroom.ts'
+import { coatAndDry, countDrops, measureAll, open, photograph, plan } from './workroom.ts'
 
 test('every station says what brings something to it, and offers that step', async ({ page }) => {
   await open(page)
@@ -87,11 +87,16 @@ test('a plan can be changed until work begins, and the next sheet starts from th
 
 test('the larger count that keeps the ratio better can be taken', async ({ page }) => {
   await open(page)
-  await plan(page, 'Small lens', { 'Picture size': '10 x 12 cm' })
-  await expect(page.getByText('10 drops in all (5 + 5) would match the ratio better.')).toBeVisible()
-  await page.getByRole('button', { name: 'Use 5 + 5' }).click()
-  await countDrops(page, 5)
-  await expect(page.getByRole('button', { name: 'Mixed: start coating' })).toBeVisible()
+  await page.keyboard.press('n')
+  await page.getByText('More settings').click()
+  await page.getByLabel('Ratio').fill('2 : 1')
+  await page.getByLabel('Title', { exact: true }).fill('Small lens')
+  await page.getByLabel('Picture size', { exact: true }).fill('10 x 13 cm')
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await expect(page.getByText('12 drops in all (8 + 4) would match the ratio better.')).toBeVisible()
+  await page.getByRole('button', { name: 'Use 8 + 4' }).click()
+  await measureAll(page)
+  await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
 })
 
 test('bottles set the true strengths, and the school does where none is named', async ({ page }) => {

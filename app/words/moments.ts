@@ -1,3 +1,5 @@
+import { formatSpan } from '@core/quantity/format'
+
 const DAY_MS = 86_400_000
 
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
@@ -14,9 +16,16 @@ export const nameOfDay = (at: number): string => weekday.format(at)
 /** A day, `Tue 24 Nov`. */
 export const dayOf = (at: number): string => day.format(at)
 
-/** A date as it stands on a label: `24 Nov`, with its year where that is another one. */
+/** A date as on a label: `24 Nov`, with its year where that is another one. */
 export const dateOf = (at: number, now: number): string =>
   (new Date(at).getFullYear() === new Date(now).getFullYear() ? dated : datedFar).format(at)
+
+/** How long ago something was: `just now` within a minute, also where the clock was set since. */
+export const agoSaid = (at: number, now: number): string =>
+  now - at < 60_000 ? 'just now' : `${formatSpan((now - at) / 1000)} ago`
+
+/** From about ten months away on, a date without its year could be meant for another one. */
+const FAR_DAYS = 300
 
 const midnight = (at: number): number => new Date(at).setHours(0, 0, 0, 0)
 
@@ -26,5 +35,5 @@ export function momentSaid(at: number, now: number): string {
   if (days === 0) return timeOfDay(at)
   if (days === 1) return `tomorrow ${timeOfDay(at)}`
   if (days === -1) return `yesterday ${timeOfDay(at)}`
-  return dayOf(at)
+  return Math.abs(days) > FAR_DAYS ? datedFar.format(at) : dayOf(at)
 }

@@ -4,7 +4,7 @@ import { logOf, SHEET, T0, wholeJob } from '@core/fixtures/logs'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { figureText } from './figureText'
 import { endWords, isLate, lateWords, ledgeFigure, ledgeLine } from './clockWords'
-import { dayOf, momentSaid, timeOfDay } from './moments'
+import { agoSaid, dayOf, momentSaid, timeOfDay } from './moments'
 import { cautionNotes, stepNotes } from './stepNotes'
 
 const plain = (text: string) => text.replace(/\u00a0/g, ' ')
@@ -58,9 +58,17 @@ describe('moments', () => {
     [20, 'tomorrow 08:00'],
     [-20, 'yesterday 16:00'],
     [13, 'tomorrow 01:00'],
+    [365 * 24, '4 Mar 2027'],
+    [-365 * 24, '4 Mar 2025'],
     [72, 'Sat 7 Mar'],
     [-72, 'Sun 1 Mar'],
   ])('%d hours from noon is said “%s”', (count, said) => expect(momentSaid(hours(count), noon)).toBe(said))
+
+  it('that are past are said by their age, and never before now', () => {
+    expect(agoSaid(hours(-3), noon)).toMatch(/^3.h ago$/)
+    expect(agoSaid(noon - 15_000, noon)).toBe('just now')
+    expect(agoSaid(noon + 15_000, noon)).toBe('just now')
+  })
 
   it('name days and hours', () => {
     expect(dayOf(noon)).toBe('Wed 4 Mar')

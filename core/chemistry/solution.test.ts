@@ -84,6 +84,26 @@ describe('makeSolution', () => {
     expect(added.solutes[0]?.strength.value).toBeCloseTo(10 / 3, 9)
   })
 
+  // Common practice: solids are dissolved in about 70 % of the volume, since they take room of their own.
+  it.each([
+    [30, 70],
+    [40, 70],
+    [1, 100],
+    [60, 55],
+  ])('starts %d g of a salt for 100 ml in %d ml of water', (grams, water) =>
+    expect(make([of('citric-acid', grams, 'grams')]).water.value).toBeCloseTo(water, 9),
+  )
+
+  // Common salt: 26.4 g in 100 g of solution at 20 °C has a density of 1.198 g/ml (handbook tables, from memory), so
+  // 35.9 g in 100 ml of water make about 113 ml.
+  it('says about how strong a solid is in a measured amount of water', () => {
+    const made = make([of('sodium-chloride', 35.9, 'grams')], { finish: 'addTo' })
+    expect(Math.abs(made.volume.value - 113.3)).toBeLessThan(made.volume.uncertainty!)
+    const { value, uncertainty } = made.solutes[0]!.strength
+    expect(Math.abs(value - 31.7)).toBeLessThan(uncertainty!)
+    expect(value).toBeLessThan(35.9)
+  })
+
   // Common practice, a slip of the trade: two 10 % stocks half and half hold 5 % of each.
   it('two 10 % stocks, half and half, hold 5 % of each', () => {
     const stock = (substanceId: string): Ingredient => ({

@@ -18,12 +18,19 @@ export interface Portion {
 
 export interface Solution {
   portions: Portion[]
-  /** Water to begin with and fill up from. */
+  /** Water to start with: to fill up from, or all of it where the recipe adds to a measured amount of water. */
   water: Figure
   volume: Figure
   /** True strength of every solute, % w/v of the form the recipe means. */
   solutes: MixedSolute[]
 }
+
+/** Volume that a gram of a dissolved solid adds, ml, and how far it varies between salts: from memory. */
+const ADDED_PER_GRAM = { value: 0.5, uncertainty: 0.25 }
+/** Share of the finished volume in which solids are dissolved before it is filled up: common practice. */
+const START_SHARE = 0.7
+/** Below so many grams of solids in a millilitre their own volume does not matter. */
+const FEW_SOLIDS = 0.02
 
 /**
  * Works out a recipe: what to weigh and pour, how much water, and what the finished solution really holds.
@@ -46,28 +53,49 @@ export function makeSolution(recipe: Recipe): Solution {
       problem: `The liquids add up to ${round(poured)} ml, more than ${round(volume)} ml.`,
       remedy: 'Make a larger volume, or use stronger stocks.',
     })
-  const final = recipe.finish === 'topUpTo' ? volume : volume + poured
-  const water = recipe.finish === 'topUpTo' ? Math.max(0, volume - poured) : volume
+  const solids = portions.reduce((sum, portion) => sum + (portion.grams?.value ?? 0), 0)
+  const isToppedUp = recipe.finish === 'topUpTo'
+  const added = isToppedUp ? 0 : ADDED_PER_GRAM.value * solids
+  const addedUncertainty = isToppedUp ? 0 : ADDED_PER_GRAM.uncertainty * solids
+  const final = isToppedUp ? volume : volume + poured + added
+  const hasSolids = solids > FEW_SOLIDS * volume
+  const rest = Math.max(0, volume - poured)
+  const most = volume - poured - (ADDED_PER_GRAM.value + ADDED_PER_GRAM.uncertainty) * solids
+  const water = isToppedUp ? (hasSolids ? Math.max(0, Math.min(START_SHARE * volume, most)) : rest) : volume
 
   return {
     portions,
     water: volumeFigure(
       water,
-      recipe.finish === 'topUpTo' ? 'the rest of the volume: fill up to the mark' : 'as the recipe says',
+      isToppedUp
+        ? hasSolids
+          ? 'about 70 % of the volume, less where the solids need room: dissolve, then fill up to the mark'
+          : 'the rest of the volume: fill up to the mark'
+        : 'as the recipe says',
       [{ name: 'finished', symbol: 'V', value: final, unit: 'ml' }],
-      recipe.finish === 'topUpTo' ? 'the volume that dissolved solids add' : undefined,
     ),
     volume: volumeFigure(
       final,
-      recipe.finish === 'topUpTo' ? 'topped up to' : 'water and liquids together',
-      [{ name: 'liquids poured', symbol: 'Vᵢ', value: poured, unit: 'ml' }],
-      recipe.finish === 'addTo'
-        ? 'the volume that dissolved solids add; topping up is more exact'
+      isToppedUp ? 'topped up to' : 'water, liquids and what the solids add: about 0.5 ml a gram',
+      [
+        { name: 'liquids poured', symbol: 'Vᵢ', value: poured, unit: 'ml' },
+        ...(added ? [{ name: 'solids', symbol: 'm', value: solids, unit: 'g' }] : []),
+      ],
+      added
+        ? 'how much each salt really adds (0.25 to 0.75 ml a gram, from memory); topping up is exact'
         : undefined,
+      addedUncertainty,
     ),
     solutes: strengthsIn(
       ingredients.flatMap((ingredient, i) => massesIn(ingredient, portions[i] as Portion)),
       final,
+    ).map((one) =>
+      addedUncertainty
+        ? {
+            ...one,
+            strength: { ...one.strength, uncertainty: (one.strength.value * addedUncertainty) / final },
+          }
+        : one,
     ),
   }
 }
@@ -246,10 +274,12 @@ function volumeFigure(
   words: string,
   inputs: readonly FigureInput[],
   leavesOut?: string,
+  uncertainty = 0,
 ): Figure {
   return {
     value,
     unit: 'ml',
+    ...(uncertainty && { uncertainty }),
     working: {
       words,
       formula: 'V',

@@ -34,7 +34,10 @@ export interface PlannedPour {
 /** What goes into one glass. */
 export interface MixPlan {
   mix: MixDefinition
+  /** Area of one sheet. */
   area: Figure
+  /** Sheets that are coated from this glass. */
+  sheets: number
   volume: Figure
   total: Figure
   count: DropCount
@@ -121,7 +124,7 @@ export function planMix(
     coats: mix.coats ?? input.coats,
     ...(input.batch && { sheets: input.batch.of }),
   })
-  const total = totalDrops(volume.value, input.dropsPerMillilitre, parts.length)
+  const total = toWholeShares(totalDrops(volume.value, input.dropsPerMillilitre, parts.length), parts)
   const best = shareDrops(parts, total.value)
   const count = drops ? countOf(drops, parts) : best
   const pours = active.map(({ component }, index): PlannedPour => {
@@ -140,6 +143,7 @@ export function planMix(
   return {
     mix,
     area: imageArea(input),
+    sheets: input.batch?.of ?? 1,
     volume,
     total,
     count,
@@ -160,6 +164,18 @@ export function planMix(
     ),
     cost: costOf(poured),
     draws: drawsOf(pours),
+  }
+}
+
+/** Drops of a mix in equal parts, up to the next number that all parts share: 25 + 25, not 25 + 24. */
+function toWholeShares(total: Figure, parts: readonly number[]): Figure {
+  if (parts.some((part) => part !== parts[0])) return total
+  const value = Math.ceil(total.value / parts.length) * parts.length
+  if (value === total.value) return total
+  return {
+    ...total,
+    value,
+    working: { ...total.working, words: `${total.working.words}, then up to equal parts` },
   }
 }
 

@@ -213,6 +213,24 @@ describe('planMix', () => {
     expect(() => planMix(definition, mix, wrong, from)).toThrow(expect.objectContaining({ code }))
   })
 
+  // 127 cm² at 38.8 ml/m² and 20 drops a millilitre are 9.86, rounded 10; 121 cm² are 9.4, rounded 9.
+  it('counts a mix in equal parts in equal numbers of drops', () => {
+    const small = {
+      ...input,
+      parts: { sensitizer: [1, 1] },
+      widthMillimetres: 110,
+      heightMillimetres: 110,
+      coverageMillilitresPerM2: 38.8,
+    }
+    expect(planMix(definition, mix, small, lots).count.drops).toEqual([5, 5])
+  })
+
+  it('says for how many sheets a glass is', () => {
+    const batch = { id: 'b', of: 6, place: 1 }
+    expect(planMix(definition, mix, { ...input, batch }, lots).sheets).toBe(6)
+    expect(planMix(definition, mix, input, lots).sheets).toBe(1)
+  })
+
   it('never plans fewer drops than there are bottles, however small the picture', () => {
     const tiny = planMix(definition, mix, { ...input, widthMillimetres: 10, heightMillimetres: 10 }, lots)
     expect(tiny.count.drops).toEqual([1, 1])

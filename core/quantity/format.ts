@@ -1,4 +1,4 @@
-import type { Size } from './size'
+import { nameOfSize, type Size } from './size'
 import { fromCanonical, unitOf, type Dimension } from './units'
 
 /** The units a person reads in. Times, drops, per cent and stops have one form each. */
@@ -63,9 +63,12 @@ function unitIdFor(value: number, dimension: Dimension, choice: UnitChoice): str
   }
 }
 
-/** Both sides of a sheet, such as `8 × 10 in`. */
+/** Both sides of a sheet, such as `8 × 10 in`; an upright A size by its name where lengths are in inches. */
 export function formatSize(size: Size, choice: UnitChoice): string {
   const unit = unitOf(choice.length)
+  // A sheet of a metric standard has no name in inches but its own: 8.27 × 11.7 in says less than A4.
+  const name = unit.id === 'in' ? nameOfSize(size) : null
+  if (name) return name
   const side = (millimetres: number) => digits(fromCanonical(millimetres, unit), millimetres < 1000 ? 3 : 4)
   return `${side(size.widthMillimetres)}${NARROW}×${NARROW}${side(size.heightMillimetres)}${NARROW}${unit.label}`
 }

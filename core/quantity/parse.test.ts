@@ -159,6 +159,8 @@ describe('parseSize', () => {
   it('shows a size as it was typed', () => {
     const size = parseSize('8x10', { field, bareUnit: 'in' })
     expect(formatSize(size, INCHES)).toBe('8 × 10 in'.replace(/ /g, '\u00a0'))
+    expect(formatSize({ widthMillimetres: 210, heightMillimetres: 297 }, INCHES)).toBe('A4')
+    expect(formatSize({ widthMillimetres: 297, heightMillimetres: 210 }, INCHES)).toMatch(/^11.7.×.8.27.in$/)
     expect(formatSize(size, METRIC)).toBe('20.3 × 25.4 cm'.replace(/ /g, '\u00a0'))
   })
 })

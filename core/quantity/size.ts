@@ -13,6 +13,18 @@ const inches = (width: number, height: number): Size => ({
   heightMillimetres: height * 25.4,
 })
 
+/**
+ * Name of an upright sheet of the A series, such as `A4`; `null` for any other size.
+ */
+export const nameOfSize = ({ widthMillimetres, heightMillimetres }: Size): string | null =>
+  A_NAMES.find(
+    (name) =>
+      Math.abs(NAMED[name]!.widthMillimetres - widthMillimetres) < 0.5 &&
+      Math.abs(NAMED[name]!.heightMillimetres - heightMillimetres) < 0.5,
+  )?.toUpperCase() ?? null
+
+const A_NAMES = ['a0', 'a1', 'a2', 'a3', 'a4', 'a5', 'a6', 'a7'] as const
+
 /** Sizes by name. A sizes: ISO 216:2007, from memory; plates: common practice. */
 const NAMED: Readonly<Record<string, Size>> = {
   ...Object.fromEntries(

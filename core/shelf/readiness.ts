@@ -121,7 +121,9 @@ export function readinessOf(
 ): Readiness {
   const choices = startingChoices(definition)
   const input: MixInput = {
-    ...size,
+    // A whole sheet may be handed in: that it was one of a batch says nothing about one sheet more.
+    widthMillimetres: size.widthMillimetres,
+    heightMillimetres: size.heightMillimetres,
     coats: 1,
     choices,
     parts: startingParts(definition, choices),

@@ -88,6 +88,9 @@ describe('needs, readiness and shopping', () => {
       bottle(2, { contents: [{ substanceId: 'sodium-chloride', percent: 2 }], amount: 2000 }),
     ]
     expect(readinessOf(definition, sheet, shelf(bottles))).toMatchObject({ sheets: 4, missing: [] })
+    // The last sheet may have been one of six from one mix; the next ones are counted singly all the same.
+    const ofSix = { ...sheet, batch: { id: uuid(8), of: 6, place: 1 } }
+    expect(readinessOf(definition, ofSix, shelf(bottles)).sheets).toBe(4)
     expect(readinessOf(definition, sheet, shelf(bottles.slice(1)))).toMatchObject({
       sheets: 0,
       missing: ['Silver'],

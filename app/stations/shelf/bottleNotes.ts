@@ -2,10 +2,10 @@ import { solutesIn } from '@core/chemistry/lots'
 import { molarMass } from '@core/chemistry/molarMass'
 import { solubilityLimit } from '@core/chemistry/solubility'
 import { hazardsOf } from '@core/shelf/label'
-import { digits, formatSpan } from '@core/quantity/format'
+import { digits } from '@core/quantity/format'
 import { hazardStatements, substances } from '@library/index'
 import type { MarginNote } from '../../state/margin.store'
-import { dateOf } from '../../words/moments'
+import { agoSaid, dateOf } from '../../words/moments'
 import { hazardNotes } from '../../words/stepNotes'
 import type { ShelvedBottle } from './useShelf'
 
@@ -27,7 +27,7 @@ export function bottleNotes({ bottle, left }: ShelvedBottle, now: number): Margi
           .join(', '),
         bottle.madeAt === undefined
           ? ''
-          : `${bottle.kind === 'solution' ? 'Made' : 'Opened'} ${dateOf(bottle.madeAt, now)}, ${formatSpan((now - bottle.madeAt) / 1000)} ago.`,
+          : `${bottle.kind === 'solution' ? 'Made' : 'Opened'} ${dateOf(bottle.madeAt, now)}, ${agoSaid(bottle.madeAt, now)}.`,
         bottle.bestUntil === undefined ? '' : `Best until ${dateOf(bottle.bestUntil, now)}.`,
         left === null
           ? 'Amount not measured.'

@@ -23,7 +23,10 @@ const areMetalsMixed = computed(() => props.plan.metals.length > 1)
 <template>
   <div class="CoatFigures">
     <h2 v-if="named">{{ plan.mix.name }}</h2>
-    <FigureValue :label="`on ${formatQuantity(plan.area.value, 'area')}`" :figure="plan.volume" />
+    <FigureValue
+      :label="`on ${plan.sheets > 1 ? `${plan.sheets} × ` : ''}${formatQuantity(plan.area.value, 'area')}`"
+      :figure="plan.volume"
+    />
     <FigureValue label="drops in all" :figure="plan.total" :text="String(plan.count.total)" />
     <template v-for="solute in plan.mixture" :key="solute.substanceId">
       <FigureValue :label="`${solute.name} in the mix`" :figure="solute.strength" />

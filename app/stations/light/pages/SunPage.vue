@@ -145,9 +145,9 @@ useMarginNotes(() => [
           <p>
             <strong>{{ timeOfDay(finish.at) }}</strong>
             <span>
-              if you start at {{ timeOfDay(finish.from) }}; between
-              {{ finish.early ? timeOfDay(finish.early) : 'dusk' }} and
-              {{ finish.late ? timeOfDay(finish.late) : 'not today' }}
+              finished if you start at {{ timeOfDay(finish.from) }} (likely
+              {{ finish.early ? timeOfDay(finish.early) : 'at dusk' }} to
+              {{ finish.late ? timeOfDay(finish.late) : 'not today' }})
             </span>
           </p>
         </template>
