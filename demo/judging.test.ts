@@ -130,6 +130,45 @@ describe('printing it again', () => {
     )
   })
 
+  describe('after a judgement', () => {
+    const record = recordOf(22)
+    const judged = (said: Partial<(typeof record.state.judgements)[number]>) => {
+      const judgements = [
+        { ...record.state.judgements[0]!, shadows: undefined, highlights: undefined, ...said },
+      ]
+      const again = repeatOf({ ...record, state: { ...record.state, judgements } }, room, taken, NOW)
+      return { seconds: again.sheet.exposureSeconds, kinds: again.notices.map((one) => one.kind) }
+    }
+    const same = judged({ verdict: 'undecided' }).seconds
+
+    // Half a stop is a factor of √2.
+    it.each([
+      [{ verdict: 'keep' as const, shadows: 'right' as const }, 1, 'kept'],
+      [{ verdict: 'again' as const, shadows: 'thin' as const }, Math.SQRT2, 'exposureJudged'],
+      [{ verdict: 'again' as const, shadows: 'blocked' as const }, Math.SQRT1_2, 'exposureJudged'],
+      [
+        { verdict: 'again' as const, shadows: 'thin' as const, highlights: 'veiled' as const },
+        1,
+        'contrastJudged',
+      ],
+      [
+        { verdict: 'again' as const, shadows: 'blocked' as const, highlights: 'blank' as const },
+        1,
+        'contrastJudged',
+      ],
+    ])('%j exposes %d times as long', (said, factor, kind) => {
+      const { seconds, kinds } = judged(said)
+      expect(Math.abs(seconds - same * factor)).toBeLessThanOrEqual(1)
+      expect(kinds).toContain(kind)
+    })
+
+    it('gives way to the one change that a diagnosis tests', () => {
+      const thin = { ...record.state.judgements[0]!, verdict: 'again' as const, shadows: 'thin' as const }
+      const other = { ...record, state: { ...record.state, judgements: [thin] } }
+      expect(repeatOf(other, room, taken, NOW, { coats: 2 }).sheet.exposureSeconds).toBe(same)
+    })
+  })
+
   it('takes the next bottle for one that is used up, and stretches its part where it is weaker', () => {
     const record = recordOf(22)
     const iron = record.bottles.find((one) => one.component === 'iron')!.bottle

@@ -354,7 +354,7 @@ test('the light in the dim room: no blue anywhere, charts included', async ({ pa
     await expectDim(page)
   }
   await open(page, `${DEMO_ADDRESS}/light/lights`)
-  await page.getByText('the attic box').click()
+  await page.getByText('the attic box').first().click()
   await expect(page.getByRole('application', { name: /output by hours/ })).toBeVisible()
   await page.getByRole('application', { name: /output by hours/ }).focus()
   await page.keyboard.press('ArrowRight')

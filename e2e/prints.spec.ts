@@ -287,7 +287,7 @@ test('a print again, and its papers: passport, label, picture with its words', a
 
   await page.keyboard.press('r')
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Lamp-room lens, second state')
-  await expect(margin(page)).toContainText('Same as before')
+  await expect(margin(page)).toContainText('Printing again')
   await expect(margin(page)).toContainText('All its materials are still available.')
   await expect(page.getByLabel('Exposure', { exact: true })).toHaveValue(/^1\d\smin/)
   await button(page, 'Plan this sheet').click()

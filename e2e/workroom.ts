@@ -192,7 +192,7 @@ export async function walkOn(page: Page, until: () => boolean | Promise<boolean>
     if (await until()) return
     const heading = await page.getByRole('heading', { level: 1 }).innerText()
     const measured = page.getByRole('button', { name: 'All measured' })
-    const takeOut = page.getByRole('button', { name: 'Finish exposure', exact: false })
+    const takeOut = page.getByRole('main').getByRole('button', { name: 'Finish exposure' })
     if (await measured.isVisible()) await measured.click()
     else {
       await page.clock.fastForward('01:30:00')

@@ -98,7 +98,7 @@ details p {
 }
 
 summary {
-  min-height: 1.5rem;
+  min-height: var(--es-touch, 1.5rem);
   color: var(--es-quiet);
   cursor: pointer;
   font-size: var(--es-size-small);

@@ -24,6 +24,14 @@ export function repeatLine(notice: RepeatNotice): string {
       return `Lamp output is ${digits(notice.now, 2)} %, then ${digits(notice.then, 2)} %. The exposure is now ${formatSpan(notice.seconds.value)}.`
     case 'lightGone':
       return 'The light used before has been deleted. Choose another and make a test strip.'
+    case 'kept':
+      return 'You kept the last print, so the exposure stays the same.'
+    case 'exposureJudged':
+      return `You judged the last print ${notice.shadows === 'thin' ? 'too light' : 'too dark'}, so the exposure is ½ stop ${notice.stops > 0 ? 'longer' : 'shorter'}: ${formatSpan(notice.seconds)}.`
+    case 'contrastJudged':
+      return notice.isFlat
+        ? 'The last print was too flat: light shadows, veiled highlights. Use more contrast; exposure alone cannot correct it.'
+        : 'The last print was too contrasty: blocked shadows, blank highlights. Use less contrast; exposure alone cannot correct it.'
     case 'processChanged':
       return 'The process has been edited since. Its present steps are used.'
   }

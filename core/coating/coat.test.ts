@@ -70,7 +70,10 @@ describe('shareDrops', () => {
 
   // Five, five and eight are exactly 1 : 1 : 1.6.
   it('offers the exact count of an uneven ratio', () =>
-    expect(betterTotal([1, 1, 1.6], 16)).toMatchObject({ drops: [5, 5, 8], worstError: expect.closeTo(0, 9) }))
+    expect(betterTotal([1, 1, 1.6], 16)).toMatchObject({
+      drops: [5, 5, 8],
+      worstError: expect.closeTo(0, 9),
+    }))
 
   it('shows how far the ratio is missed', () => {
     expect(ratioError(shareDrops([1, 1], 41), [1, 1]).value).toBeCloseTo(100 / 41, 9)

@@ -25,6 +25,16 @@ export type RepeatNotice =
   | { kind: 'lightGone' }
   | { kind: 'strengthMended'; component: string; share: number }
   | { kind: 'processChanged' }
+  /** The print was kept: it is exposed as it was. */
+  | { kind: 'kept' }
+  /** The print was judged too light or too dark, and the exposure follows. */
+  | { kind: 'exposureJudged'; shadows: 'thin' | 'blocked'; stops: number; seconds: number }
+  /** Shadows and highlights ask for opposite exposures: only another contrast helps. */
+  | { kind: 'contrastJudged'; isFlat: boolean }
+
+/** Whether a notice says what the print was judged, and not what has become of its materials. */
+export const isJudgement = ({ kind }: RepeatNotice): boolean =>
+  kind === 'kept' || kind === 'exposureJudged' || kind === 'contrastJudged'
 
 /** One thing to change in a repeat. */
 export interface RepeatChange {
@@ -39,6 +49,9 @@ export interface Repeat {
   sheet: Omit<Sheet, 'id' | 'number' | 'createdAt' | 'changedAt' | 'batch' | 'over' | 'binnedAt' | 'edition'>
   notices: readonly RepeatNotice[]
 }
+
+/** How far an exposure is moved for a print that was judged too light or too dark, in stops: common practice. */
+const JUDGED_STOPS = 0.5
 
 /** Lamps are compensated from this change on, per cent of the light then. */
 const DRIFT = 2
@@ -72,14 +85,40 @@ export function repeatOf(
   delete next.pieceId
   if (record.piece) notices.push({ kind: 'pieceUsed', label: record.piece.label })
 
-  if (change.stops !== undefined) {
-    next.exposureSeconds *= 2 ** change.stops
-    if (next.millijoulesPerCm2 !== undefined) next.millijoulesPerCm2 *= 2 ** change.stops
-  }
+  // A test of a diagnosis changes its one thing and nothing else.
+  const isTest = Object.keys(change).length > 0
+  const stops = change.stops ?? (isTest ? 0 : judgedStops(record, notices))
+  next.exposureSeconds *= 2 ** stops
+  if (next.millijoulesPerCm2 !== undefined) next.millijoulesPerCm2 *= 2 ** stops
   if (change.coverage !== undefined) next.coverageMillilitresPerM2 *= change.coverage
   if (change.coats !== undefined) next.coats = Math.max(next.coats, change.coats)
   next.exposureSeconds = Math.round(next.exposureSeconds)
-  return { sheet: next, notices }
+  return {
+    sheet: next,
+    notices: notices.map((one) =>
+      one.kind === 'exposureJudged' ? { ...one, seconds: next.exposureSeconds } : one,
+    ),
+  }
+}
+
+/** What the last judgement of the print says of the next exposure, in stops, with a notice that says why. */
+function judgedStops({ state }: PrintRecord, notices: RepeatNotice[]): number {
+  const judged = state.judgements.at(-1)
+  if (!judged || judged.verdict === 'undecided') return 0
+  if (judged.verdict === 'keep') {
+    notices.push({ kind: 'kept' })
+    return 0
+  }
+  const { shadows, highlights } = judged
+  if (shadows !== 'thin' && shadows !== 'blocked') return 0
+  const isFlat = shadows === 'thin' && highlights === 'veiled'
+  if (isFlat || (shadows === 'blocked' && highlights === 'blank')) {
+    notices.push({ kind: 'contrastJudged', isFlat })
+    return 0
+  }
+  const stops = shadows === 'thin' ? JUDGED_STOPS : -JUDGED_STOPS
+  notices.push({ kind: 'exposureJudged', shadows, stops, seconds: 0 })
+  return stops
 }
 
 function exposeAgain(

@@ -8,6 +8,7 @@ import { tools } from '@library/index'
 import { useWorkroom } from '../../state/workroom.store'
 import { useMarginNotes } from '../../state/margin.store'
 import { usePreferences } from '../../state/preferences.store'
+import { isJudgement } from '@core/judge/repeat'
 import { repeatLine } from '../../words/repeatWords'
 import { layerNotes } from './layerNotes'
 import { planNotes } from '../../words/planNotes'
@@ -128,10 +129,13 @@ export function useBeginSheet() {
     ...(again.value
       ? [
           {
-            title: 'Same as before',
-            lines: again.value.notices.length
-              ? again.value.notices.map(repeatLine)
-              : ['All its materials are still available.'],
+            title: 'Printing again',
+            lines: [
+              ...again.value.notices.map(repeatLine),
+              ...(again.value.notices.every((one) => isJudgement(one))
+                ? ['All its materials are still available.']
+                : []),
+            ],
           },
         ]
       : []),
