@@ -1,14 +1,14 @@
 /** What is wrong with the layout of a page: measured in the browser, on every text that is drawn. */
 export interface LayoutFault {
-  kind: 'page too wide' | 'cut' | 'overlap' | 'covered' | 'small target'
+  kind: 'page too wide' | 'cut' | 'overlap' | 'small target'
   text: string
   detail: string
 }
 
 /**
  * Runs in the page. A text is cut where it reaches out of the window or of a box that hides what flows over; two texts
- * overlap where the rectangles of their lines cross; a text is covered where a fixed bar lies on it while the page is
- * scrolled to its end. Drawings (charts, pictures) hold their own words and are left out.
+ * overlap where the rectangles of their lines cross. What stays in place while the page scrolls under it is compared
+ * with its like only. Drawings (charts, pictures) hold their own words and are left out.
  */
 export function findLayoutFaults(smallestTarget: number): LayoutFault[] {
   const faults: LayoutFault[] = []

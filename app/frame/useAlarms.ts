@@ -1,12 +1,12 @@
 import { watch } from 'vue'
-import { ledgeOf, type ClockReading } from '@core/run/deadlines'
+import { ledgeOf, ringsDue, type ClockReading } from '@core/run/deadlines'
 import { stepInHand } from '@core/run/runState'
 import { nextRocking } from '@core/run/timing'
 import { useNow } from '../state/useNow'
 import { useWorkroom } from '../state/workroom.store'
 import { useLights } from '../state/lights.store'
 import { stripState } from '@core/light/stripProgress'
-import { endWords } from '../words/clockWords'
+import { endWords, stillExposing } from '../words/clockWords'
 import { usePreferences } from '../state/preferences.store'
 import { chime, speak, tick } from '../state/voice'
 
@@ -29,10 +29,13 @@ export function useAlarms(): void {
       for (const clock of ledgeOf(workroom.states, moment, lights.courseOf)) {
         // A dose comes sooner or later as the light goes, and rings once all the same.
         const end = clock.by === 'steady' ? clock.dueAt : clock.targetSeconds
-        const key = `${clock.sheetId}/${clock.stepId}/${clock.kind}/${end}`
-        if (clock.dueAt === null || clock.dueAt > moment || rung.has(key)) continue
+        if (clock.dueAt === null || clock.dueAt > moment) continue
+        // What spoils by waiting is heard again until the step is finished or held; the rest is heard once.
+        const times = clock.kind === 'toEnd' ? ringsDue((moment - clock.dueAt) / 1000) : 1
+        const key = `${clock.sheetId}/${clock.stepId}/${clock.kind}/${end}/${times}`
+        if (rung.has(key)) continue
         rung.add(key)
-        if (moment - clock.dueAt < STALE_MS && isVoice()) ring(clock)
+        if (moment - clock.dueAt < STALE_MS && isVoice()) ring(clock, times)
       }
     },
   )
@@ -67,11 +70,11 @@ export function useAlarms(): void {
     }
   }
 
-  function ring(clock: ClockReading): void {
+  function ring(clock: ClockReading, times: number): void {
     const found = workroom.work(clock.sheetId)
     if (!found) return
-    const words = `${found.name}: ${endWords(found.definition, clock)}`
-    chime()
+    const words = `${found.name}: ${times > 1 ? stillExposing(clock) : endWords(found.definition, clock)}`
+    chime(times)
     speak(words)
     if (preferences.chosen.notify && 'Notification' in window && Notification.permission === 'granted')
       new Notification(words, { tag: clock.sheetId, body: found.title })

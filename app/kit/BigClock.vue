@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ClockReading } from '@core/run/deadlines'
+import { isOverExposed, type ClockReading } from '@core/run/deadlines'
 import { formatClock, formatSpan } from '@core/quantity/format'
 
 const props = defineProps<{ reading: ClockReading }>()
@@ -18,6 +18,8 @@ const line = computed(() => {
   if (targetSeconds === null) return 'since the start'
   const span = formatSpan(targetSeconds)
   if (held) return `left of ${span}, clock paused`
+  if (kind === 'toEnd' && isOverExposed(props.reading.elapsedSeconds, targetSeconds))
+    return `past the planned ${span}: over-exposed`
   if (kind === 'toEnd') return isOver.value ? `past the planned ${span}` : `left of ${span}`
   if (kind === 'within') return isOver.value ? `past the ${span} a coat takes` : `of at most ${span}`
   return isOver.value ? `past the minimum ${span}: judge by eye` : `left of at least ${span}`

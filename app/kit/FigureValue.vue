@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import PressCard from './PressCard.vue'
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import type { Figure } from '@core/quantity/figure'
 import { figureText } from '../words/figureText'
 import { useMargin } from '../state/margin.store'
@@ -8,6 +8,13 @@ import { useMargin } from '../state/margin.store'
 const props = defineProps<{ label: string; figure: Figure; text?: string }>()
 const margin = useMargin()
 const isOpen = computed(() => margin.isShowing(props.label))
+// An open working follows its figure.
+watch(
+  () => props.figure,
+  (figure) => {
+    if (isOpen.value) margin.opened = { label: props.label, figure }
+  },
+)
 </script>
 
 <template>

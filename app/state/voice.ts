@@ -27,10 +27,12 @@ export function tick(): void {
   if (usePreferences().chosen.sound) tone(1320, 0, 0.06, 0.15)
 }
 
-/** Three rising tones: a clock has run out. */
-export function chime(): void {
+/** Three rising tones: a clock has run out. Each time that nothing was done about it they are louder. */
+export function chime(times = 1): void {
   if (usePreferences().chosen.sound)
-    [660, 880, 1100].forEach((frequency, i) => tone(frequency, i * 0.28, 0.5, 0.3))
+    [660, 880, 1100].forEach((frequency, i) =>
+      tone(frequency, i * 0.28, 0.5, Math.min(0.9, 0.2 + 0.1 * times)),
+    )
 }
 
 /** Says a few words, if the user wants to be spoken to. The newest word replaces what is still being said. */

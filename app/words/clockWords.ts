@@ -1,4 +1,4 @@
-import type { ClockReading } from '@core/run/deadlines'
+import { isOverExposed, type ClockReading } from '@core/run/deadlines'
 import { formatClock, formatSpan } from '@core/quantity/format'
 import type { ProcessDefinition } from '@core/schema/definition'
 import { momentSaid } from './moments'
@@ -37,6 +37,12 @@ export function ledgeLine(definition: ProcessDefinition, clock: ClockReading, no
   if (clock.kind === 'rests') return 'resting, do not print yet'
   const doing = stepOf(definition, clock.wordsId)?.meanwhile ?? clock.stepId
   return clock.held ? `${doing}, held` : doing
+}
+
+/** What is said again of an exposure that runs past its end. */
+export function stillExposing(clock: ClockReading): string {
+  const isOver = isOverExposed(clock.elapsedSeconds, clock.targetSeconds ?? Infinity)
+  return `still exposing, ${formatSpan(-(clock.remainingSeconds ?? 0))} past its end${isOver ? ', over-exposed' : ''}`
 }
 
 /** What is said when a clock runs out. */

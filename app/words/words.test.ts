@@ -3,7 +3,7 @@ import { replay } from '@core/run/run'
 import { logOf, SHEET, T0, wholeJob } from '@core/fixtures/logs'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { figureText } from './figureText'
-import { endWords, isLate, lateWords, ledgeFigure, ledgeLine } from './clockWords'
+import { endWords, isLate, lateWords, ledgeFigure, ledgeLine, stillExposing } from './clockWords'
 import { agoSaid, dayOf, momentSaid, timeOfDay } from './moments'
 import { cautionNotes, stepNotes } from './stepNotes'
 
@@ -40,6 +40,12 @@ describe('the ledge', () => {
     expect(lateWords(classicCyanotype, { ...read(8, 800), remainingSeconds: -7200 })).toBe(
       'the coat is too old',
     )
+  })
+
+  it('of an exposure past its end says how far, and from half as much again that it is over-exposed', () => {
+    const past = (seconds: number) => read(9, 900 + 480 + seconds)
+    expect(plain(stillExposing(past(90)))).toBe('still exposing, 1 min 30 s past its end')
+    expect(plain(stillExposing(past(240)))).toBe('still exposing, 4 min past its end, over-exposed')
   })
 
   it('shows the second it is in until that second is over', () => {

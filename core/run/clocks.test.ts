@@ -2,7 +2,7 @@ import { begun, logOf, plan, SHEET, T0, wholeJob } from '../fixtures/logs'
 import type { Happening } from '../schema/event'
 import { nextThing } from '../schedule/nextThing'
 import { elapsedSeconds, isHeld, momentAt } from './clock'
-import { clocksOf, ledgeOf, lifeOf } from './deadlines'
+import { clocksOf, ledgeOf, lifeOf, ringsDue } from './deadlines'
 import { replay } from './run'
 import { threadOf } from './thread'
 
@@ -132,4 +132,17 @@ describe('the life of a coat', () => {
     expect(lifeOf(upTo(9))).toBeNull()
     expect(lifeOf(replay(SHEET, logOf([[0, begun]])))).toBeNull()
   })
+})
+
+describe('a clock that no one answers', () => {
+  it.each([
+    [0, 1],
+    [29, 1],
+    [30, 2],
+    [60, 3],
+    [300, 6],
+    [599, 6],
+    [600, 7],
+    [3600, 17],
+  ])('has been heard after %d s %d times', (over, times) => expect(ringsDue(over)).toBe(times))
 })

@@ -89,6 +89,28 @@ export function ledgeOf(states: readonly RunState[], now: number, courses = NO_C
     .sort((a, b) => (a.dueAt ?? Infinity) - (b.dueAt ?? Infinity) || a.elapsedSeconds - b.elapsedSeconds)
 }
 
+/** From one and a half times the planned exposure on, a print is over-exposed beyond what toning or drying hides. */
+const OVER_EXPOSED = 1.5
+
+/** Whether an exposure went so far past its plan that it has to be said. */
+export const isOverExposed = (seconds: number, plannedSeconds: number): boolean =>
+  seconds >= OVER_EXPOSED * plannedSeconds
+
+/** Seconds past its end at which a clock that is not answered is heard again; from the last on, every five minutes. */
+const HEARD_AGAIN = [0, 30, 60, 120, 180, 300]
+
+/**
+ * How often a clock should have been heard by now if it is not answered.
+ *
+ * @param overSeconds since it ran out, 0 or more.
+ * @returns 1 at its end, growing without limit.
+ */
+export function ringsDue(overSeconds: number): number {
+  const last = HEARD_AGAIN.at(-1) as number
+  const listed = HEARD_AGAIN.filter((at) => at <= overSeconds).length
+  return listed + Math.max(0, Math.floor((overSeconds - last) / last))
+}
+
 /** What a step's clock runs to, and in which sense. */
 export function targetOf(step: StepState): { kind: ClockReading['kind']; seconds: number | null } {
   const { kind, leastSeconds, mostSeconds } = step.planned

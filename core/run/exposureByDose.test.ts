@@ -133,8 +133,8 @@ describe('what the story tells of light', () => {
       '1880 mJ/cm² by the meter, 1 min 15 s of it without meter readings',
     ],
     [{ by: 'meter' as const, seconds: 470, millijoulesPerCm2: 1880 }, '1880 mJ/cm² by the meter'],
-    [{ by: 'model' as const, seconds: 447 }, 'dose 7 min 27 s from the model of the light'],
-    [{ by: 'steady' as const, seconds: 480 }, 'dose 8 min'],
+    [{ by: 'model' as const, seconds: 447 }, '93 % of the planned dose from the model of the light'],
+    [{ by: 'steady' as const, seconds: 480 }, '100 % of the planned dose'],
   ])('%j', (dose, words) => expect(ended(dose).find((line) => line.startsWith('Exposure'))).toContain(words))
 
   it('a strip and the room', () => {

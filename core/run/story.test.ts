@@ -46,11 +46,24 @@ describe('a story', () => {
   it.each<[string, number, string]>([
     ['as planned', 900 + 480, '8 min, as planned'],
     ['a breath late, as planned', 900 + 484, '8 min 4 s, as planned'],
-    ['longer', 900 + 540, '9 min, 1 min over the plan'],
-    ['shorter', 900 + 240, '4 min, 4 min under the plan'],
+    ['longer', 900 + 540, '9 min, planned 8 min'],
+    ['shorter', 900 + 240, '4 min, planned 8 min'],
+    ['forgotten', 900 + 720, '12 min, planned 8 min, over-exposed'],
   ])('tells an exposure that was %s', (_, ended, told) => {
     expect(line([...wholeJob.slice(0, 9), [ended, finish('expose')]], 'Exposure')).toBe(told)
   })
+
+  it('says an exposure that was changed beside what it was changed to', () =>
+    expect(
+      line(
+        [
+          ...wholeJob.slice(0, 9),
+          [1000, { type: 'exposureChanged', step: 'expose', plannedSeconds: 605, said: '+1/3 stop' }],
+          [900 + 607, finish('expose')],
+        ],
+        'Exposure',
+      ),
+    ).toBe('10 min 7 s, planned 10 min 5 s after +1/3 stop'))
 
   it('tells a coat that took too long and a drying cut short', () => {
     expect(line([...wholeJob.slice(0, 6), [10 + 150, finish('spread')]], 'Coating')).toBe(

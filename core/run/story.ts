@@ -1,3 +1,4 @@
+import { isOverExposed } from './deadlines'
 import { digits, formatSpan } from '../quantity/format'
 import type { ProcessDefinition } from '../schema/definition'
 import type { CountedDose, SheetEvent } from '../schema/event'
@@ -81,33 +82,41 @@ function detailOf(step: StepState, components: ReadonlyMap<string, string>): str
     const took = elapsedSeconds(clock, step.finishedAt)
     parts.push(formatSpan(took))
     if (planned.kind === 'expose' && step.plannedSeconds !== undefined)
-      parts.push(against(took, step.plannedSeconds))
+      parts.push(against(took, step.plannedSeconds, step.changes))
     else if (planned.leastSeconds !== undefined && took < planned.leastSeconds)
       parts.push(`${formatSpan(planned.leastSeconds - took)} under the minimum`)
     else if (planned.kind === 'act' && planned.mostSeconds !== undefined && took > planned.mostSeconds)
       parts.push(`${formatSpan(took - planned.mostSeconds)} over`)
   }
-  if (step.dose) parts.push(doseSaid(step.dose))
+  if (step.dose) parts.push(doseSaid(step.dose, step.plannedSeconds))
   if (clock && step.finishedAt === undefined) parts.push('in progress')
-  for (const change of step.changes)
-    parts.push(`exposure changed by ${change.said} to ${formatSpan(change.plannedSeconds)}`)
+  if (step.finishedAt === undefined)
+    for (const change of step.changes)
+      parts.push(`exposure changed by ${change.said} to ${formatSpan(change.plannedSeconds)}`)
   if (planned.kind === 'expose' && step.holds.length) parts.push(plural(step.holds.length, 'check'))
   if (step.waters.length) parts.push(plural(step.waters.length, 'change') + ' of water')
   return parts.join(', ')
 }
 
-/** Within a hundredth, or the three seconds it takes to reach the frame, an exposure was as planned. */
-function against(took: number, planned: number): string {
-  const difference = took - planned
-  if (Math.abs(difference) <= Math.max(3, planned / 100)) return 'as planned'
-  return `${formatSpan(Math.abs(difference))} ${difference > 0 ? 'over' : 'under'} the plan`
+/** What an exposure was meant to be: one figure, with the changes that led to it. */
+function against(took: number, planned: number, changes: StepState['changes']): string {
+  const isOver = isOverExposed(took, planned) ? ', over-exposed' : ''
+  if (changes.length)
+    return `planned ${formatSpan(planned)} after ${changes.map(({ said }) => said).join(', ')}${isOver}`
+  // Within a hundredth, or the three seconds it takes to reach the frame, an exposure was as planned.
+  const isAsPlanned = Math.abs(took - planned) <= Math.max(3, planned / 100)
+  return isAsPlanned ? 'as planned' : `planned ${formatSpan(planned)}${isOver}`
 }
 
 /** What an exposure came to, where more than a clock counted it. */
-function doseSaid({ by, millijoulesPerCm2, seconds, silentSeconds }: CountedDose): string {
+function doseSaid(
+  { by, millijoulesPerCm2, seconds, silentSeconds }: CountedDose,
+  plannedSeconds: number | undefined,
+): string {
+  // Seconds of the planned light are no time that passed, so they are said as a share.
   const amount =
     millijoulesPerCm2 === undefined
-      ? `dose ${formatSpan(seconds)}`
+      ? `${plannedSeconds ? Math.round((100 * seconds) / plannedSeconds) : 100}\u00a0% of the planned dose`
       : `${digits(millijoulesPerCm2)}\u00a0mJ/cm²`
   const counted = by === 'meter' ? 'by the meter' : 'from the model of the light'
   const silent = silentSeconds ? `, ${formatSpan(silentSeconds)} of it without meter readings` : ''
