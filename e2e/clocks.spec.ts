@@ -93,7 +93,7 @@ test('two windows show the same, and a press in both counts once', async ({ cont
   await expect(a.locator('main').getByText('Expose', { exact: true })).toHaveCount(1)
 })
 
-test('a reload and a day asleep leave the clocks right, and the end of time is heard once', async ({
+test('a reload and a day asleep leave the clocks right, and the end of time is heard until it is answered', async ({
   page,
 }) => {
   await page.addInitScript(() => {
@@ -117,6 +117,17 @@ test('a reload and a day asleep leave the clocks right, and the end of time is h
       (window as unknown as { spoken: string[] }).spoken.filter((said) => said.includes('exposure done')),
     )
   await expect.poll(ends).toHaveLength(1)
+
+  // No one comes: the end is heard again, and says how far over the exposure is.
+  const again = () =>
+    page.evaluate(() =>
+      (window as unknown as { spoken: string[] }).spoken.filter((said) => said.includes('still exposing')),
+    )
+  await page.clock.fastForward('01:00')
+  await expect.poll(again).not.toHaveLength(0)
+  await page.clock.fastForward('04:00')
+  await expect.poll(again).toContainEqual(expect.stringContaining('over-exposed'))
+  await expect(page.getByText('over-exposed')).toBeVisible()
 
   // Sleep: the page is frozen for a day by the clock, then thawed.
   await page.clock.fastForward(86_400_000)

@@ -32,10 +32,13 @@ export function useAlarms(): void {
         if (clock.dueAt === null || clock.dueAt > moment) continue
         // What spoils by waiting is heard again until the step is finished or held; the rest is heard once.
         const times = clock.kind === 'toEnd' ? ringsDue((moment - clock.dueAt) / 1000) : 1
-        const key = `${clock.sheetId}/${clock.stepId}/${clock.kind}/${end}/${times}`
+        const clockKey = `${clock.sheetId}/${clock.stepId}/${clock.kind}/${end}`
+        const key = `${clockKey}/${times}`
         if (rung.has(key)) continue
-        rung.add(key)
-        if (moment - clock.dueAt < STALE_MS && isVoice()) ring(clock, times)
+        // What was missed while the page slept is said once, as the end that it is.
+        const isAgain = rung.has(clockKey)
+        rung.add(clockKey).add(key)
+        if (moment - clock.dueAt < STALE_MS && isVoice()) ring(clock, times, isAgain)
       }
     },
   )
@@ -70,10 +73,10 @@ export function useAlarms(): void {
     }
   }
 
-  function ring(clock: ClockReading, times: number): void {
+  function ring(clock: ClockReading, times: number, isAgain: boolean): void {
     const found = workroom.work(clock.sheetId)
     if (!found) return
-    const words = `${found.name}: ${times > 1 ? stillExposing(clock) : endWords(found.definition, clock)}`
+    const words = `${found.name}: ${isAgain ? stillExposing(clock) : endWords(found.definition, clock)}`
     chime(times)
     speak(words)
     if (preferences.chosen.notify && 'Notification' in window && Notification.permission === 'granted')
