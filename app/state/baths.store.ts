@@ -36,7 +36,7 @@ export const useBaths = defineStore('baths', () => {
     solution: BathDefinition | ComponentDefinition,
     choices: Readonly<Record<string, string>>,
   ): Bath | null {
-    return bathInTray(all.value, solution.id, solutesOf(definition, solution, choices))
+    return bathInTray(all.value, solution.id, solutesOf(definition, solution, choices), definition.id)
   }
 
   /** The solution of the step that a sheet is at; with `isIn`, only where it has gone in. */

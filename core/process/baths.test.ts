@@ -3,7 +3,7 @@ import { sheet, workroom } from '../fixtures/workroom'
 import { T0, uuid } from '../fixtures/logs'
 import type { Bath } from '../schema/bath'
 import type { BathUse } from '../schema/definition'
-import { bathCondition, passesOf, bathInTray, wasteOf } from './baths'
+import { bathCondition, passesOf, bathInTray, strengthOff, wasteOf } from './baths'
 import { PRINT_SQUARE_METRES, type Pass } from './bathCapacity'
 import { emptyRun, type RunState, type StepState } from '../run/runState'
 
@@ -102,6 +102,20 @@ describe('the bath that stands', () => {
       fresh.id,
     )
     expect(bathInTray([fresh], 'citrate', [{ substanceId: 'sodium-citrate', percentWv: 3 }])).toBeNull()
+  })
+
+  it('is what was poured for the process, at any strength; a nearer one goes first', () => {
+    const weak = [{ substanceId: 'sodium-citrate', percentWv: 3 }]
+    expect(bathInTray([fresh], 'citrate', weak, fresh.processId)?.id).toBe(fresh.id)
+    expect(bathInTray([fresh], 'citrate', weak, 'another-process')).toBeNull()
+    const near = {
+      ...fresh,
+      id: uuid(82),
+      madeAt: T0 - 1,
+      contents: [{ substanceId: 'sodium-citrate', percent: 3 }],
+    }
+    expect(bathInTray([fresh, near], 'citrate', weak, fresh.processId)?.id).toBe(near.id)
+    expect(strengthOff(fresh, [{ substanceId: 'sodium-citrate', percentWv: 10 }])).toBeCloseTo(1, 9)
   })
 
   it('belongs in the jar of the worst that it holds', () => {

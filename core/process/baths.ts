@@ -46,26 +46,49 @@ export interface BathCondition {
   bestUntil: number | null
 }
 
+/** A bath of another process counts for a tray within this share of the strength that the tray is meant to have. */
+const LIKE_STRENGTH = 0.5
+
 /**
- * The bath that stands for this tray: of this name and solution, whichever process it was made up for, the newest first.
+ * The bath in this tray: of this name and these substances, the newest first. One of about the strength is taken
+ * whichever process it was made for; what was poured for this process is in its tray at any strength.
+ *
+ * @param processId the process whose tray it is; without it only a bath of about the strength is found.
  */
 export function bathInTray(
   baths: readonly Bath[],
   bathId: string,
   solutes: readonly { substanceId: string; percentWv: number }[],
+  processId?: string,
 ): Bath | null {
-  const same = (bath: Bath) =>
-    bath.bath === bathId &&
-    bath.contents.length === solutes.length &&
-    solutes.every((one) =>
-      bath.contents.some(
-        (held) =>
-          held.substanceId === one.substanceId &&
-          Math.abs(held.percent - one.percentWv) <= 0.5 * one.percentWv,
-      ),
+  const ofTray = baths
+    .filter(
+      (bath) =>
+        !bath.ended &&
+        bath.bath === bathId &&
+        bath.contents.length === solutes.length &&
+        solutes.every((one) => bath.contents.some((held) => held.substanceId === one.substanceId)),
     )
-  return baths.filter((bath) => !bath.ended && same(bath)).sort((a, b) => b.madeAt - a.madeAt)[0] ?? null
+    .sort((a, b) => b.madeAt - a.madeAt)
+  return (
+    ofTray.find((bath) => strengthOff(bath, solutes) <= LIKE_STRENGTH) ??
+    ofTray.find((bath) => bath.processId === processId) ??
+    null
+  )
 }
+
+/** How far a bath is off the strength that its tray is meant to have, as a share of it, of the solute that is furthest off. */
+export const strengthOff = (
+  bath: Bath,
+  solutes: readonly { substanceId: string; percentWv: number }[],
+): number =>
+  Math.max(
+    0,
+    ...solutes.map(({ substanceId, percentWv }) => {
+      const held = bath.contents.find((one) => one.substanceId === substanceId)
+      return held ? Math.abs(held.percent - percentWv) / percentWv : Infinity
+    }),
+  )
 
 /**
  * Prints that lay in a bath, by the logs of their sheets, earliest first.

@@ -1,3 +1,5 @@
+import { digits } from '@core/quantity/format'
+import { strengthOff } from '@core/process/baths'
 import { texts } from './words'
 import { computed, type Ref } from 'vue'
 import { slipsOf } from '@core/run/timing'
@@ -20,6 +22,9 @@ interface AtTheTrays {
   /** The present moment, to the second. */
   second: Readonly<Ref<number>>
 }
+
+/** From this share off its strength on, a bath is said to be another one. */
+const NOTABLE = 0.2
 
 /** What the margin says at the trays: what came early or late, who lies in the tray, what it meets, what comes next. */
 export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second }: AtTheTrays): void {
@@ -88,7 +93,23 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
           lines: [texts.pressLineBelowTrayFill],
         },
       ]
-    return [{ title: isWaiting.value ? 'Next bath' : 'This bath', lines: meetsLines(bath, standing) }]
+    const lines = meetsLines(bath, standing)
+    const planned = baths.solutesOf(one.definition, solution, one.sheet.choices)
+    const isOff = strengthOff(bath, planned) > NOTABLE
+    if (isOff)
+      lines.push(
+        texts.anotherStrength({
+          held: bath.contents.map(({ percent }) => `${digits(percent)} %`).join(' + '),
+          planned: planned.map(({ percentWv }) => `${digits(percentWv)} %`).join(' + '),
+        }),
+      )
+    return [
+      {
+        title: isWaiting.value ? 'Next bath' : 'This bath',
+        lines,
+        ...(isOff && { tone: 'caution' as const }),
+      },
+    ]
   }
 
   /** The caution that comes with the next tray, while there is time to put gloves on. */

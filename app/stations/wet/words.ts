@@ -13,4 +13,6 @@ export const texts = {
   printsInTray: ({ names, prints }: { names: string; prints: number }) =>
     `${names} ${prints === 1 ? 'is' : 'are'} in it. Wait until the tray is free, or add this print so that they do not overlap.`,
   pressLineBelowTrayFill: 'Press the line below the tray to fill it, so that prints can be counted.',
+  anotherStrength: ({ held, planned }: { held: string; planned: string }) =>
+    `The tray holds ${held}; the process uses ${planned}. Its times and capacity are for ${planned}.`,
 }
