@@ -11,6 +11,7 @@ export function planNotes(
   definition: ProcessDefinition,
   choices: Readonly<Record<string, string>>,
   buffered: Paper['buffered'],
+  isTreated = false,
 ): MarginNote[] {
   const inUse = new Set(
     definition.mixes.flatMap((mix) =>
@@ -27,7 +28,7 @@ export function planNotes(
   return [
     { title: definition.name, lines: [definition.summary] },
     ...orderNotes(definition, choices),
-    ...chalkNotes(definition, buffered),
+    ...chalkNotes(definition, buffered, isTreated),
     ...cautions.flatMap((id) => cautionNotes(definition, id)),
     ...definition.choices.map((choice) => {
       const option = choice.options.find((one) => one.id === choices[choice.id])

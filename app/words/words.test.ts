@@ -5,6 +5,7 @@ import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { figureText } from './figureText'
 import { endWords, isLate, lateWords, ledgeFigure, ledgeLine, stillExposing } from './clockWords'
 import { agoSaid, dayOf, momentSaid, timeOfDay } from './moments'
+import { planNotes } from './planNotes'
 import { cautionNotes, stepNotes } from './stepNotes'
 
 const plain = (text: string) => text.replace(/\u00a0/g, ' ')
@@ -96,6 +97,17 @@ describe('figureText', () => {
     [40, 'drops', '40 drops'],
     [0.15185, 'mol/l', '0.152 mol/l'],
   ])('writes %d %s as “%s”', (value, unit, text) => expect(plain(figureText(figure(value, unit)))).toBe(text))
+})
+
+describe('planNotes', () => {
+  const titles = (...paper: ['yes' | 'no', boolean]) =>
+    planNotes(classicCyanotype, {}, ...paper).map((note) => note.title)
+
+  it('warn of chalk, but not where an acid has taken it out', () => {
+    expect(titles('yes', false)).toContain('This paper is buffered')
+    expect(titles('yes', true)).not.toContain('This paper is buffered')
+    expect(titles('no', false)).not.toContain('This paper is buffered')
+  })
 })
 
 describe('stepNotes', () => {

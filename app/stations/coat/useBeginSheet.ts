@@ -4,13 +4,14 @@ import { holdsStock, leftIn } from '@core/chemistry/lots'
 import { partsOf, mixesFor } from '@core/process/mixPlan'
 import { leastTime, schoolStocks, stepsFor } from '@core/process/plan'
 import { digits, formatSize } from '@core/quantity/format'
-import { tools } from '@library/index'
+import { substances, tools } from '@library/index'
 import { useWorkroom } from '../../state/workroom.store'
 import { useMarginNotes } from '../../state/margin.store'
 import { usePreferences } from '../../state/preferences.store'
 import { isJudgement } from '@core/judge/repeat'
 import { repeatLine } from '../../words/repeatWords'
 import { layerNotes } from './layerNotes'
+import { isAcidTreated } from '@core/process/acidTreated'
 import { planNotes } from '../../words/planNotes'
 import { useBalance } from './useBalance'
 import { useMixPlans } from './useMixPlans'
@@ -140,7 +141,16 @@ export function useBeginSheet() {
         ]
       : []),
     ...(under.value ? layerNotes(workroom.find(under.value.id)?.state) : []),
-    ...planNotes(definition.value, draft.value.choices, paper.value?.buffered),
+    ...planNotes(
+      definition.value,
+      draft.value.choices,
+      paper.value?.buffered,
+      isAcidTreated(
+        { pieceId: draft.value.pieceId || undefined, paperId: paper.value?.id },
+        workroom.treatmentRuns,
+        substances,
+      ),
+    ),
   ])
   return {
     workroom,
