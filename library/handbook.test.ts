@@ -100,7 +100,7 @@ describe('exposures of the trade', () => {
   })
 })
 
-/** What stands in the bottles, in % w/v. */
+/** What is in the bottles, in % w/v. */
 const STRENGTHS: readonly (readonly [process: string, bottle: string, percents: readonly number[]])[] = [
   ['kallitype', 'oxalate', [20]], // from memory
   ['kallitype', 'silver', [10]], // from memory

@@ -10,7 +10,7 @@ const all = Object.values(substances)
 const of = (id: string) => substances[id]!
 
 /*
- * Which substances bring each danger, written down by hand from common practice of laboratory safety. The matrix below
+ * Which substances bring each danger, recorded by hand from common practice of laboratory safety. The matrix below
  * walks every pair of the library and finds these and no others.
  */
 const STRONG = ['oxalic-acid', 'hydrochloric-acid', 'acetic-acid', 'nitric-acid', 'sulfamic-acid']

@@ -323,7 +323,7 @@ describe('what a session asks for', () => {
       { kind: 'warmUp', wantedAt: first, beginBy: first - 5 * MINUTE },
     ])
     expect(lampsToLight(sheets, moves, [{ ...lamp, kind: 'sun' }])).toEqual([])
-    // It burns already while something lies under it.
+    // It burns already while something is under it.
     const { one } = workedTo(planned(9, 'classic-cyanotype'), 'expose')
     const state = advance(one.state, {
       type: 'stepStarted', step: 'expose', id: uuid(9001), sheetId: one.sheet.id, index: one.state.length, at: one.state.lastAt,

@@ -7,7 +7,7 @@ const PRINTS = 20
 const WATCHED_SECONDS = 20
 const LIMITS = { longTask: 50, core: 0.03 }
 
-/** An archive of twenty prints that lie in their first baths. */
+/** An archive of twenty prints that are in their first baths. */
 async function archiveOfPrints({ load }) {
   const { demoScenario } = await load('demo/scenario.ts')
   const { sheetWithLog } = await load('demo/drawerStory.ts')

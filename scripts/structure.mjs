@@ -47,7 +47,7 @@ for (const file of files) {
   }
 }
 
-/** Folders from the lowest floor up: each stands above all that it imports. What stands in a cycle has no floor. */
+/** Folders from the lowest floor up: each is above all that it imports. What is in a cycle has no floor. */
 const floors = []
 const placed = new Set()
 for (;;) {

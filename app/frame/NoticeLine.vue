@@ -7,7 +7,7 @@ import { useNotice } from '../state/notice.store'
 const notice = useNotice()
 const line = useTemplateRef('line')
 const { height } = useElementSize(line)
-// On a narrow screen the notice lies above the ledge; bars of actions stay above the notice.
+// On a narrow screen the notice is above the ledge; bars of actions stay above the notice.
 const room = useCssVar('--es-notice-height', document.documentElement)
 watchEffect(() => (room.value = `${height.value}px`))
 </script>

@@ -43,7 +43,7 @@ const isOn = defineModel<boolean>({ required: true })
   height: 9px;
 }
 
-/* The browser's own box lies over the drawn one, unseen, so that the whole of it can be pressed. */
+/* The browser's own box is over the drawn one, unseen, so that the whole of it can be pressed. */
 .KitCheckbox :deep(.el-checkbox__original) {
   inset: 0;
   z-index: 1;

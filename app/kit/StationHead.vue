@@ -2,7 +2,7 @@
 import KitButton from './KitButton.vue'
 import type { SheetInRoom } from '../state/workroom.store'
 
-/** Which sheet is in hand, what is being done to it, and which others lie here. */
+/** Which sheet is in hand, what is being done to it, and which others are here. */
 defineProps<{ title: string; inHand: SheetInRoom; here: readonly SheetInRoom[] }>()
 const emit = defineEmits<{ choose: [sheetId: string] }>()
 </script>

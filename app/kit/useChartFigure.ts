@@ -111,7 +111,7 @@ export function useChartFigure(props: Readonly<ChartFigureProps>) {
       },
     }
   })
-  /** The band, the marks and the point in hand lie over the drawing. */
+  /** The band, the marks and the point in hand are over the drawing. */
   const overlay: Plugin<'scatter'> = {
     id: 'overlay',
     beforeDatasetsDraw({ ctx, chartArea: { top, bottom, left, right }, scales }) {
@@ -136,7 +136,7 @@ export function useChartFigure(props: Readonly<ChartFigureProps>) {
         const name = ` ${mark.name} `
         const width = ctx.measureText(name).width
         const from = isRight ? place(mark.x) - width : place(mark.x)
-        // A name that would lie over another goes one line down.
+        // A name that would be over another goes one line down.
         const line = named.filter((one) => one.from < from + width && from < one.to).length
         named.push({ from, to: from + width })
         ctx.textAlign = isRight ? 'right' : 'left'
@@ -174,7 +174,7 @@ export function useChartFigure(props: Readonly<ChartFigureProps>) {
     const count = reachable.value.length
     if (count) at.value = (Math.max(at.value, by > 0 ? -1 : count) + by + count) % count
   }
-  /** The palette, the point in hand and what lies over the drawing are not data; a new key draws it again. */
+  /** The palette, the point in hand and what is over the drawing are not data; a new key draws it again. */
   const drawing = computed(
     () => `${preferences.chosen.palette}/${at.value}/${JSON.stringify([props.band, props.marks])}`,
   )

@@ -16,7 +16,7 @@ import { useLiveQuery } from './useLiveQuery'
 import { useNow } from './useNow'
 import { useWorkroom, type SheetInRoom } from './workroom.store'
 
-/** The solutions that stand in trays, and how each of them is. */
+/** The solutions that are in trays, and how each of them is. */
 export const useBaths = defineStore('baths', () => {
   const [workroom, now] = [useWorkroom(), useNow()]
   const rows = useLiveQuery(() => db.baths.toArray(), null)
@@ -46,7 +46,7 @@ export const useBaths = defineStore('baths', () => {
     if (!step || !words || (isIn && step.status === 'waiting')) return null
     return trayOf(definition, words, sheet.choices)
   }
-  /** The bath that a sheet lies in at this moment. */
+  /** The bath that a sheet is in at this moment. */
   function bathUnder(one: SheetInRoom): Bath | null {
     const solution = solutionOf(one, true)
     return solution && standing(one.definition, solution, one.sheet.choices)

@@ -17,12 +17,12 @@ import { useNotice } from './notice.store'
 
 /** Readings closer together than this are left out of a trace: the light does not change so fast. */
 const LEAST_STEP = 200
-/** A trace is written down so often; a crash loses no more, and the gap is bridged. */
+/** A trace is recorded so often; a crash loses no more, and the gap is bridged. */
 const WRITE_EVERY = 2000
 const TRACE_KEPT = 86_400_000
 const NO_SAMPLES: Sample[] = []
 
-/** Lights with their ledgers, and the light that each sheet lies under now. */
+/** Lights with their ledgers, and the light that each sheet is under now. */
 export const useLights = defineStore('lights', () => {
   const [workroom, now, instruments, notice] = [useWorkroom(), useNow(), useInstruments(), useNotice()]
   const rows = useLiveQuery(
@@ -55,7 +55,7 @@ export const useLights = defineStore('lights', () => {
   const history = (lightId: string | undefined): LightHistory | null =>
     (lightId && histories.value.get(lightId)) || null
 
-  /** Which light the meter lies under; the one that a sheet in the light has, unless the user says. */
+  /** Which light the meter is under; the one that a sheet in the light has, unless the user says. */
   const meterAt = shallowRef<string | null>(null)
   const isExposing = (state: RunState) => {
     const step = stepInHand(state)
@@ -161,7 +161,7 @@ export const useLights = defineStore('lights', () => {
     if (!found || !told || !step || step.planned.kind !== 'expose' || step.startedAt === undefined)
       return null
     const samples = samplesOf(state.sheetId)
-    // A meter's course reads its samples where they lie, so it need not be made again for each.
+    // A meter's course reads its samples where they are, so it need not be made again for each.
     const key = [
       step.startedAt,
       step.milliwattsPerCm2,

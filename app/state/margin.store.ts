@@ -25,7 +25,7 @@ export const useMargin = defineStore('margin', () => {
   return { opened, notes, source, isShowing, toggle }
 })
 
-/** Fills the margin for as long as a view stands on the page. */
+/** Fills the margin for as long as a view is on the page. */
 export function useMarginNotes(notes: () => readonly MarginNote[]): void {
   const margin = useMargin()
   margin.source = notes

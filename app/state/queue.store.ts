@@ -11,7 +11,7 @@ import { refusalOfWork, workOn } from '../workers/negativeWork'
 
 type MakeQuestion = Extract<NegativeQuestion, { act: 'make' }>
 
-/** One film to be made, and what is written down of it when it is. */
+/** One film to be made, and what is recorded of it when it is. */
 export interface NegativeJob {
   id: string
   /** What a person calls it. */

@@ -20,5 +20,5 @@ const WORDS: Readonly<Record<SheetEventType, string>> = {
   undone: 'the undo',
 }
 
-/** Names what an undo has taken back. */
+/** Names what an undo has undone. */
 export const undoneWords = (type: SheetEventType | undefined): string => (type ? WORDS[type] : 'nothing')

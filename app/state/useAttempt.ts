@@ -2,7 +2,7 @@ import { ref } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
 import { useNotice } from './notice.store'
 
-/** Work that may be refused at one of several fields: a refusal stands beside its field, all else is said below. */
+/** Work that may be refused at one of several fields: a refusal is beside its field, all else is said below. */
 export function useAttempt() {
   const notice = useNotice()
   const faults = ref<Record<string, Refusal | undefined>>({})

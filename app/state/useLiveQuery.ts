@@ -7,7 +7,7 @@ import { useNotice } from './notice.store'
  *
  * @param query asked again whenever what it read changes, or a source in `sources` does.
  * @param initial value until the first answer, and again from the moment a source changes: what was read for one sheet
- *   must never stand beside another.
+ *   must never be beside another.
  */
 export function useLiveQuery<Value>(
   query: () => Promise<Value>,

@@ -14,7 +14,7 @@ import { useLights } from './lights.store'
 import { stationOfSheet, stations } from './stations'
 import { useNotice } from './notice.store'
 
-/** What a station works on: the sheets that lie here, the one in hand, its step, and the ways to record what happens. */
+/** What a station works on: the sheets that are here, the one in hand, its step, and the ways to record what happens. */
 export function useStation(
   station: Exclude<StationName, 'line' | 'paper'>,
   /** What a station adds to what is recorded: the dose an exposure came to, the air of the room. */

@@ -4,7 +4,7 @@ import { inPieces } from './pieces'
 
 /**
  * Texts of many sheets in one row: the browser takes its time for every row, and little of it for what the row holds.
- * A text that is written again leaves its bundle for a row of its own, so that each lies in one place only.
+ * A text that is written again leaves its bundle for a row of its own, so that each is in one place only.
  */
 export interface BundleRow {
   id: string
@@ -22,7 +22,7 @@ export const ownerOf = (key: string) => key.slice(0, key.indexOf('/'))
 /** What can be read of all bundles. */
 export interface Legible {
   texts: [sheetId: string, text: string][]
-  /** Sheets whose text lies in a row that was left out. */
+  /** Sheets whose text is in a row that was left out. */
   lost: string[]
 }
 
@@ -65,7 +65,7 @@ export class Bundles {
     )
   }
 
-  /** @throws CoreError `lost-file`, where what lies beside them cannot be laid elsewhere. */
+  /** @throws CoreError `lost-file`, where what is beside them cannot be laid elsewhere. */
   async drop(sheetIds: readonly string[]): Promise<void> {
     if (!sheetIds.length) return
     const going = new Set(sheetIds)
@@ -137,7 +137,7 @@ export class Bundles {
     // Their keys first: a walk over whole rows would step on those between, which may be lost.
     const ids = await this.table
       .where('keys')
-      // A slash is followed by nought, so that whatever comes after the slash lies between the two.
+      // A slash is followed by nought, so that whatever comes after the slash is between the two.
       .inAnyRange(
         sheetIds.map((id) => [`${id}/`, `${id}0`]),
         { includeLowers: true, includeUppers: false },

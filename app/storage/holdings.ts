@@ -21,7 +21,7 @@ const tables = (db: WorkroomDb) =>
 
 /** What a disk has done to what is here. */
 export interface Damage {
-  /** Pictures of which something else lies in an archive than here. */
+  /** Pictures of which something else is in an archive than here. */
   spoilt: readonly string[]
   /** Pictures that cannot be read, among them and beside them. */
   gone: ReadonlySet<string>
@@ -76,7 +76,7 @@ export async function legibleContents(db: WorkroomDb): Promise<StoredContents> {
   }
 }
 
-/** In the order of identities, as tables give their rows: what lies with what in a bundle is no one's business. */
+/** In the order of identities, as tables give their rows: what is with what in a bundle is no one's business. */
 const inOrder = ({ texts }: Legible) => texts.sort(([a], [b]) => (a < b ? -1 : 1))
 
 /** Rows written at once: few enough that progress is seen and a stop is heard. */

@@ -4,7 +4,7 @@ import { packOf, type Picture, type Spans, type WorkroomDb } from './workroomDb'
 /** Pictures to a pack: enough to be quick, few enough to be read at once, and packed again when one of them goes. */
 const TOGETHER = { pictures: 200, bytes: 64 * 2 ** 20 }
 
-/** Pictures as they go into packs: a large one lies by itself. */
+/** Pictures as they go into packs: a large one is by itself. */
 export function packsOf<One>(pictures: readonly One[], bytesOf: (one: One) => number): One[][] {
   const packs: One[][] = []
   let room = 0
@@ -48,7 +48,7 @@ export async function picturesIn(
   )
 }
 
-/** Bytes of each picture with its small one, by photo, in the order in which they lie. */
+/** Bytes of each picture with its small one, by photo, in the order in which they are. */
 export const pictureSizes = async (db: WorkroomDb): Promise<[photoId: string, bytes: number][]> =>
   (await db.packs.toArray()).flatMap(({ photoIds, spans }) =>
     photoIds.map((id, i): [string, number] => [id, lengthsOf(spans[i])]),
@@ -61,7 +61,7 @@ export const picturedIds = async (db: WorkroomDb): Promise<Set<string>> =>
   new Set((await db.packs.orderBy('photoIds').keys()) as string[])
 
 /**
- * Removes pictures for good. What else lies in their packs is packed again, so that nothing of them stays on the disk.
+ * Removes pictures for good. What else is in their packs is packed again, so that nothing of them stays on the disk.
  *
  * @param gone pictures of which nothing can be read: they cannot be packed again.
  */

@@ -9,7 +9,7 @@ export interface Rows<Row> {
   revisions(): Promise<[id: string, revision: unknown][]>
   /** Some of them, as many as are here. */
   some(ids: readonly string[]): Promise<Iterable<readonly [id: string, row: Row]>>
-  /** All of them, one after the other as they lie: several times faster than asking for each. */
+  /** All of them, one after the other as they are: several times faster than asking for each. */
   pieces(): AsyncIterable<Iterable<readonly [id: string, row: Row]>>
 }
 

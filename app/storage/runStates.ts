@@ -21,7 +21,7 @@ export async function stateIn(db: WorkroomDb, sheetId: string): Promise<RunState
 export const writeState = (db: WorkroomDb, state: RunState): Promise<void> =>
   db.standings.put(state.sheetId, revisionOf(state), JSON.stringify(state))
 
-/** A state as it lies in its bundle. */
+/** A state as it is in its bundle. */
 export const stateEntry = (state: RunState): [key: string, text: string] => [
   bundleKey(state.sheetId, revisionOf(state)),
   JSON.stringify(state),

@@ -13,7 +13,7 @@ Object.assign(globalThis, { document: { querySelector: () => null, addEventListe
 
 type Window = typeof database & typeof log & typeof standings
 
-/** The modules of a window of its own: its own connection to the one workroom that lies on the disk. */
+/** The modules of a window of its own: its own connection to the one workroom that is on the disk. */
 async function opened(): Promise<Window> {
   let found: Window | null = null
   await jest.isolateModulesAsync(async () => {

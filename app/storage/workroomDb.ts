@@ -43,7 +43,7 @@ export interface DeviceRow {
   value: unknown
 }
 
-/** Where the pixels of one photograph lie in their pack, from which byte to which. */
+/** Where the pixels of one photograph are in their pack, from which byte to which. */
 export interface Spans {
   original: readonly [from: number, to: number]
   thumbnail: readonly [from: number, to: number]
@@ -52,7 +52,7 @@ export interface Spans {
 /** Pictures laid one behind the other in one file. */
 export interface PackRow {
   id: string
-  /** Photographs whose pictures lie in it. */
+  /** Photographs whose pictures are in it. */
   photoIds: string[]
   spans: Spans[]
   bytes: Blob
@@ -118,7 +118,7 @@ export class WorkroomDb extends Dexie {
   readonly standings: Bundles
 
   constructor(name: string) {
-    // Strict: an event counts as written only once it lies on the disk, since a clock may hang on it.
+    // Strict: an event counts as written only once it is on the disk, since a clock may hang on it.
     super(name, { chromeTransactionDurability: 'strict' })
     this.version(1).stores({
       sheets: 'id, number',

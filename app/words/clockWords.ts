@@ -30,7 +30,7 @@ export function lateWords(definition: ProcessDefinition, clock: ClockReading): s
     : endWords(definition, clock)
 }
 
-/** What stands under it: what the sheet is doing, or until when it keeps. */
+/** What is under it: what the sheet is doing, or until when it keeps. */
 export function ledgeLine(definition: ProcessDefinition, clock: ClockReading, now: number): string {
   if (clock.kind === 'keeps')
     return `${stepOf(definition, clock.wordsId)?.place === 'line' ? 'use' : 'print'} before ${clock.dueAt === null ? '' : momentSaid(clock.dueAt, now)}`

@@ -38,7 +38,7 @@ export function planNotes(
   ]
 }
 
-/** What is wrong with the order of the baths under these choices, and with what stands in the trays. */
+/** What is wrong with the order of the baths under these choices, and with what is in the trays. */
 export function orderNotes(
   definition: ProcessDefinition,
   choices: Readonly<Record<string, string>>,

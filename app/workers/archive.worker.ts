@@ -55,7 +55,7 @@ export interface ArchiveNews {
 export interface ReadReport {
   summary: MergeSummary
   part: Manifest['part']
-  /** Photographs here whose pictures are missing or damaged, and lie in the archive: they come what is chosen. */
+  /** Photographs here whose pictures are missing or damaged, and are in the archive: they come in any case. */
   missing: number
   /** Photographs whose pictures are neither here nor in the archive. */
   bare: number

@@ -190,7 +190,7 @@ describe('pictures that a disk has spoilt', () => {
     room().records.photos.map((photo, n) => ({ ...photo, sha256: bytesToHex(sha256(bytesOf(n))) }))
   const damage = (photos = room().records.photos, theirs = archive()) =>
     damageOf(db, photos, theirs.pixels, pace)
-  /** Writes other bytes over the file in which all pictures lie. */
+  /** Writes other bytes over the file in which all pictures are. */
   const overwrite = async (change: (bytes: Uint8Array) => Uint8Array) => {
     const [row] = await db.packs.toArray()
     const bytes = new Uint8Array(await row!.bytes.arrayBuffer())

@@ -89,7 +89,7 @@ const powerProfile = (gamma: number, channels: 1 | 3): ColourProfile => ({
   luminance: channels === 1 ? [1] : [LUMINANCE.red, LUMINANCE.green, LUMINANCE.blue],
 })
 
-/** Quarters clockwise by TIFF's orientation; a mirrored one is left as it lies. */
+/** Quarters clockwise by TIFF's orientation; a mirrored one is left as it is. */
 const TURNS: Readonly<Record<number, number>> = { 3: 2, 6: 1, 8: 3 }
 const ORIENTATION_TAG = 274
 

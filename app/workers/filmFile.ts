@@ -42,7 +42,7 @@ export async function writeFilm(
     const rowsAPiece = Math.max(1, Math.floor(PIECE / (2 * channels * width)))
     let y = 0
     for (const row of samples) {
-      // Numbers lie in memory with their low byte first, as the file has them.
+      // Numbers are in memory with their low byte first, as the file has them.
       pieces.push(new Uint8Array(row.slice().buffer))
       if (pieces.length === rowsAPiece) {
         parts.push(new Blob(pieces as Bytes[]))

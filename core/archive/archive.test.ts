@@ -126,7 +126,7 @@ describe('the archive', () => {
       }),
     )
     expect(partsOf([], { bytes: 1, pictures: 1 })).toEqual([[]])
-    // One that is larger than the limit lies by itself.
+    // One that is larger than the limit is by itself.
     expect(partsOf([['a', 1], ['b', 9], ['c', 1]], { bytes: 4, pictures: 9 })).toEqual([['a'], ['b'], ['c']]) // prettier-ignore
   })
 

@@ -18,7 +18,7 @@ export const Manifest = z.strictObject({
   workroom: z.string().max(200),
   /** Which of several archives this is: each holds every record and every log, and its share of the pictures. */
   part: z.strictObject({ number: z.int().min(1), of: z.int().min(2) }).optional(),
-  /** Photographs whose pictures are not in this file: they lie in its other parts, or were gone. */
+  /** Photographs whose pictures are not in this file: they are in its other parts, or were gone. */
   without: z.array(Id).optional(),
   /** Every other file of the archive, with its SHA-256 in hexadecimal. */
   files: z.record(
@@ -99,7 +99,7 @@ export function archiveContent(workroom: Workroom, limits: ZipLimits = LIMITS): 
   return { files, without }
 }
 
-/** Whether what lies there is a picture still, of the kind that the photograph says. */
+/** Whether what is there is a picture still, of the kind that the photograph says. */
 export const isPicture = (photo: Photo, { original, thumbnail }: PhotoPixels): boolean =>
   mimeOf(original) === photo.mime && mimeOf(thumbnail) === 'image/jpeg'
 

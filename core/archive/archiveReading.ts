@@ -38,7 +38,7 @@ export interface ReadRecords {
 /** What of an archive is sound, with what each of its logs amounts to. */
 export interface ReadWorkroom {
   records: Holdings
-  /** Of those photographs whose pictures are in it: others lie in its other parts, or were gone when it was written. */
+  /** Of those photographs whose pictures are in it: others are in its other parts, or were gone when it was written. */
   pixels: ReadonlyMap<string, PhotoPixels>
   logs: ReadonlyMap<string, LogLook>
   /** Which of several archives it is. */
@@ -47,7 +47,7 @@ export interface ReadWorkroom {
   notes: SalvageNote[]
 }
 
-/** The first version whose logs lie in files of their own. */
+/** The first version whose logs are in files of their own. */
 const LOGS_APART = 6
 
 /** Every kind of record as a list, of whatever. */

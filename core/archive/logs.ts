@@ -1,7 +1,7 @@
 import type { SheetEvent } from '../schema/event'
 
 /**
- * A log as it lies in an archive and in storage: an event a line, each as JSON. Kept as text, since of ten thousand
+ * A log as it is in an archive and in storage: an event a line, each as JSON. Kept as text, since of ten thousand
  * prints few are looked at.
  */
 export interface LogLines {

@@ -168,7 +168,7 @@ function compareLogs(
   }
 }
 
-/** A disk may have spoilt what lies here: the archive is the way to get it back. */
+/** A disk may have spoilt what is here: the archive is the way to get it back. */
 function readable(log: LogLines): SheetEvent[] | null {
   try {
     return eventsIn(log)

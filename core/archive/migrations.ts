@@ -66,7 +66,7 @@ function lightAndDose(records: unknown): unknown {
   }
 }
 
-/** Version 4: baths, register checks and plans are kept; a sheet may lie over another; nothing that was there changes. */
+/** Version 4: baths, register checks and plans are kept; a sheet may be over another; nothing that was there changes. */
 function bathsAndPlans(records: unknown): unknown {
   return { ...(records as Row), baths: [], registerChecks: [], plans: [] }
 }
@@ -76,7 +76,7 @@ function judgement(records: unknown): unknown {
   return { ...(records as Row), diagnoses: [] }
 }
 
-/** Version 6: events lie in logs of their own and no longer among the records; an archive's reader takes them from there. */
+/** Version 6: events are in logs of their own and no longer among the records; an archive's reader takes them from there. */
 function logsOfTheirOwn(records: unknown): unknown {
   return records
 }

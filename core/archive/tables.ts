@@ -71,7 +71,7 @@ export function printsCsv(records: readonly PrintRecord[]): string {
   ) // prettier-ignore
 }
 
-/** Every log told in lines, one line a row: what happened to which sheet and when; what was taken back is left out. */
+/** Every log told in lines, one line a row: what happened to which sheet and when; what was undone is left out. */
 export function logCsv(
   records: readonly Pick<PrintRecord, 'sheet' | 'definition'>[],
   logs: ReadonlyMap<string, readonly SheetEvent[]>,

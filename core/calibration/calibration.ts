@@ -12,7 +12,7 @@ import { chartPlaces, tagOf, type ChartPlan } from '../chart/chart'
 import type { ChartScan } from '../scan/chartScan'
 import { scaleOf, type Anchor } from '../scan/chartScan'
 
-/** Where a calibration stands on its way. */
+/** Where a calibration is on its way. */
 export type CalibrationStage = 'film' | 'print' | 'read' | 'check' | 'done'
 
 /** The next thing to do for a calibration: make the film, print it, read it, check the curve, or nothing more. */

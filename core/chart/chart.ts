@@ -8,7 +8,7 @@ export interface ChartPlan {
   steps: number
   /** How often each tone is laid, 1 to 8. */
   repeats: number
-  /** Patches lie scattered, so that an uneven coat or light averages out; else in rows, for reading by hand. */
+  /** Patches are scattered, so that an uneven coat or light averages out; else in rows, for reading by hand. */
   isScattered: boolean
   /** A bar of clear film along the lower edge, to be cut off and exposed in steps. */
   hasStrip: boolean
@@ -18,7 +18,7 @@ export interface ChartPlan {
   tag: number
 }
 
-/** What lies in one place of the grid: a step of the ramp, counted from clear film, whether it repeats one or not. */
+/** What is in one place of the grid: a step of the ramp, counted from clear film, whether it repeats one or not. */
 export interface ChartPlace {
   column: number
   row: number
@@ -29,19 +29,19 @@ export interface ChartPlace {
 export const PATCH = 8
 export const PITCH = 10.5
 const MARGIN = 5
-/** A mark is a ring about a dot; rings keep their shape however a sheet lies. */
+/** A mark is a ring about a dot; rings keep their shape however a sheet is. */
 export const MARK = { radius: 5, inner: 3.4, dot: 1.9 } as const
 const TOP = 2 * MARK.radius + MARGIN + 2
 const LABEL = 5
 const CODE_HEIGHT = 5
-/** Where the code lies between the two upper marks, as shares of the way from one to the other. */
+/** Where the code is between the two upper marks, as shares of the way from one to the other. */
 export const CODE_SPAN = [0.1, 0.9] as const
 export const CODE_CELLS = 48
 const STRIP_FIELDS = 10
 /** Fields of known ink in every corner of the grid: clear film and all the ink. */
 const CORNERS = 4
 
-/** How a chart lies on its film; millimetres. */
+/** How a chart is on its film; millimetres. */
 export interface ChartLayout {
   columns: number
   rows: number
@@ -94,7 +94,7 @@ export function chartLayout({ steps, repeats, seed, tag }: ChartPlan): ChartLayo
 }
 
 /**
- * What lies where in the grid, row by row. Every repeat of the ramp keeps to its own rows, so that no tone lies only
+ * What is where in the grid, row by row. Every repeat of the ramp keeps to its own rows, so that no tone is only
  * in one part of the sheet.
  */
 export function chartPlaces(plan: ChartPlan): ChartPlace[] {
@@ -141,7 +141,7 @@ export const placeCorner = (
 ): { x: number; y: number } => ({ x: gridX + column * PITCH, y: gridY + row * PITCH })
 
 /**
- * The chart as shapes on a ground of all the ink, which prints as bare paper; later shapes lie over earlier ones.
+ * The chart as shapes on a ground of all the ink, which prints as bare paper; later shapes are over earlier ones.
  *
  * @param inkOfStep ink of 0 to 1 by tone of 0 to 1: the curve a checking chart is laid through.
  */

@@ -41,7 +41,7 @@ const MEMORY_SLACK = 1.5
 const SPOON_SLACK = 0.1
 
 /**
- * The stated per cent against what went in: 30 g in a litre is 3 %, not 30; 1 g topped up to 6 ml is 16.7 %, not 15.
+ * The stated percent against what went in: 30 g in a litre is 3 %, not 30; 1 g topped up to 6 ml is 16.7 %, not 15.
  *
  * @param stated % w/v that is said or written on the label.
  * @param grams of the pure substance in it; @param millilitres finished volume.

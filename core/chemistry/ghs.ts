@@ -177,7 +177,7 @@ function aquaticStatements(parts: readonly MixturePart[]): string[] {
  * mixture itself is only carried by a substance's own limit (oxidising power, attack on metals), and from 10 % where it has
  * none (flash point, a rule of thumb from memory).
  *
- * @param parts percent by weight; per cent w/v may be given for watery solutions and then errs to the safe side.
+ * @param parts percent by weight; percent w/v may be given for watery solutions and then errs to the safe side.
  * @returns statements with no order; `labelElements` orders them.
  * @see UN GHS rev. 9 (2021), chapters 3.1 to 3.10 and 4.1, and annex I of the EU's CLP; from memory
  */

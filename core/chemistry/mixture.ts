@@ -2,7 +2,7 @@ import { CoreError } from '../errors'
 import type { Figure, FigureInput } from '../quantity/figure'
 import { molarMass } from './molarMass'
 
-/** One solute as it stands in a bottle. */
+/** One solute as it is in a bottle. */
 export interface Solute {
   substanceId: string
   name: string
@@ -29,7 +29,7 @@ export interface MixedSolute {
 }
 
 /**
- * True strength of every solute once several solutions stand in one glass.
+ * True strength of every solute once several solutions are in one glass.
  *
  * Volumes are taken to add up. At the strengths of the trade the error of that is well under the error of a drop.
  *

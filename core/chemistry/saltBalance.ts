@@ -19,7 +19,7 @@ export interface Uptake {
   brushMillilitresPerM2: number
   /** Water that a soaked sheet keeps after draining, ml for a gram of paper. */
   soakMillilitresPerGram: number
-  /** Share of a soaked sheet's salt that lies within reach of silver laid on one side. */
+  /** Share of a soaked sheet's salt that is within reach of silver laid on one side. */
   soakShare: number
   floatMillilitresPerM2: number
   gramsPerM2: number

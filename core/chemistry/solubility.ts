@@ -6,7 +6,7 @@ import { hydrateFactor } from './forms'
 const MILLILITRES_PER_GRAM = 0.5
 
 /**
- * The most of a substance that stands in 100 ml of solution.
+ * The most of a substance that is in 100 ml of solution.
  *
  * The table's grams in 100 g of water are read off by straight lines between its temperatures and turned into grams in
  * 100 ml of finished solution. Beyond the table's ends its end values hold.

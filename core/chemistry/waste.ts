@@ -42,7 +42,7 @@ const reactionsOf = (contents: WasteContents, book: SubstanceBook): ReactionClas
   ...new Set(contents.flatMap((one) => book[one.substanceId]?.reacts ?? [])),
 ]
 
-/** One waste jar: what lies in it and has not been handed over. */
+/** One waste jar: what is in it and has not been handed over. */
 export interface WasteJar {
   wasteClass: WasteClass
   millilitres: number

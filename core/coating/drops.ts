@@ -46,7 +46,7 @@ export function shareDrops(parts: readonly number[], total: number): DropCount {
  * A slightly larger total that keeps the ratio clearly better, to be offered beside the exact one.
  *
  * @returns the smallest total within `upTo` more drops that at least halves the worst error; `null` when the ratio is
- *   kept within one per cent already or no such total exists.
+ *   kept within one percent already or no such total exists.
  */
 export function betterTotal(
   parts: readonly number[],
@@ -125,7 +125,7 @@ export function dropsVolume(drops: number, dropsPerMillilitre: number): Figure {
   }
 }
 
-/** How far the whole drops depart from the wanted ratio, in per cent of the component that suffers most. */
+/** How far the whole drops depart from the wanted ratio, in percent of the component that suffers most. */
 export function ratioError(count: DropCount, parts: readonly number[]): Figure {
   return {
     value: 100 * count.worstError,

@@ -59,7 +59,7 @@ function fromCgats(text: string): ReadingRow[] {
   return readingsOf(names, rows)
 }
 
-/** Words of a line; what stands in quotes is one. A comment begins at a hash. */
+/** Words of a line; what is in quotes is one. A comment begins at a hash. */
 const fieldsOf = (line: string): string[] =>
   [...line.replace(/(^|\s)#.*$/, '').matchAll(/"([^"]*)"|(\S+)/g)].map((match) => match[1] ?? match[2] ?? '')
 

@@ -11,7 +11,7 @@ export interface PictureWords {
 /**
  * A JPEG or PNG with words in it, its picture untouched; words of the same fields that were there are replaced.
  *
- * A JPEG takes them as Exif fields (a camera's other fields go, but for which way up it lies), a PNG as international text.
+ * A JPEG takes them as Exif fields (a camera's other fields go, but for which way up it is), a PNG as international text.
  *
  * @throws CoreError `not-a-picture`, `too-large` for a JPEG segment that would not hold them.
  * @see Exif 2.32 (CIPA DC-008), TIFF 6.0 (fields); W3C PNG (iTXt and its keywords); from memory

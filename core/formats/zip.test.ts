@@ -103,7 +103,7 @@ describe('unpacking refuses', () => {
 
   it('an entry packed by means that it does not know', () => {
     const strange = good.slice()
-    // The method stands at byte 8 of the first local header: 12 is another way of packing.
+    // The method is at byte 8 of the first local header: 12 is another way of packing.
     strange[8] = 12
     expect(() => unpackZip(strange)).toThrow(refusing('damaged'))
   })

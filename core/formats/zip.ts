@@ -49,7 +49,7 @@ export function packZip(
   return zipSync(tree)
 }
 
-/** A file of a ZIP as it lies there: its own bytes, or packed ones. */
+/** A file of a ZIP as it is there: its own bytes, or packed ones. */
 export interface ZipEntry {
   bytes: Uint8Array
   isPacked: boolean
@@ -145,7 +145,7 @@ export function listZip(bytes: Uint8Array, limits?: ZipLimits): Map<string, ZipE
 
 /** Small, since the library calls itself once for every entry of a slice, and an empty one takes some 40 bytes. */
 const SLICE = 64 * 1024
-/** So much is unpacked at a time, so that a bomb is noticed before the whole of it lies in memory. */
+/** So much is unpacked at a time, so that a bomb is noticed before the whole of it is in memory. */
 const PACKED_SLICE = 64 * 1024
 
 /**
@@ -235,7 +235,7 @@ function checkPath(path: string): void {
 }
 
 function join(chunks: readonly Uint8Array[], size: number): Uint8Array {
-  // What was stored and not packed mostly comes in one piece, which lies in the archive and need not be copied.
+  // What was stored and not packed mostly comes in one piece, which is in the archive and need not be copied.
   const [only] = chunks
   if (only && chunks.length === 1) return only
   const whole = new Uint8Array(size)

@@ -1,5 +1,5 @@
 /**
- * The line protocol of the instruments, in the manner of IEEE 488.2 and SCPI: commands in words parted by colons, a
+ * The line protocol of the instruments, in the manner of IEEE 488.2 and SCPI: commands in words separated by colons, a
  * question mark for what wants an answer, answers that begin with their own header. See docs/instruments.md.
  */
 

@@ -14,7 +14,7 @@ const THIRD = 2 ** (1 / 3)
 /** Room in which coats are used to work: common practice, near 50 %. */
 const DRY_AIR = 38
 const DAMP_AIR = 65
-/** A lamp under this gives visibly less, per cent: a quarter of a stop. */
+/** A lamp under this gives visibly less, percent: a quarter of a stop. */
 const DIM = 85
 const REGISTER_SEEN = 0.2
 

@@ -5,7 +5,7 @@ import { threadFacts } from './compare'
 import type { PrintRecord } from './printRecord'
 import { resultsOf, type ResultRow } from './results'
 
-/** What stands on the passport of a print, in the order in which it is printed. */
+/** What is on the passport of a print, in the order in which it is printed. */
 export interface Passport {
   title: string
   /** Sheet, edition, portfolio. */

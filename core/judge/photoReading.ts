@@ -26,7 +26,7 @@ export interface PhotoReading {
 }
 
 /**
- * Places of a step strip of which the first and the last step were pointed at: its steps lie evenly between the two.
+ * Places of a step strip of which the first and the last step were pointed at: its steps are evenly between the two.
  *
  * @param count steps, two at least.
  */

@@ -52,7 +52,7 @@ export interface PrintRecord extends PrintWork {
   /** Whether an acid bath of its paper is on record. */
   isTreated: boolean
   light: Light | null
-  /** What the lamp gave then over its oldest reading, per cent, and the hours at that; `null` where nothing tells it. */
+  /** What the lamp gave then over its oldest reading, percent, and the hours at that; `null` where nothing tells it. */
   lamp: { percent: number; firstReadAtHours: number | null } | null
   base: FoundBase | null
   bottles: readonly { component: string; bottle: Bottle }[]

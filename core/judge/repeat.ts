@@ -53,7 +53,7 @@ export interface Repeat {
 /** How far an exposure is moved for a print that was judged too light or too dark, in stops: common practice. */
 const JUDGED_STOPS = 0.5
 
-/** Lamps are compensated from this change on, per cent of the light then. */
+/** Lamps are compensated from this change on, percent of the light then. */
 const DRIFT = 2
 
 /**

@@ -58,7 +58,7 @@ const CHECK_LOSS = 0.07
 export interface LampHealth {
   /** Hours it has burnt since it was new, or since the user began to count. */
   hours: Figure
-  /** What it gives now over its oldest reading, per cent; `null` before the second reading. */
+  /** What it gives now over its oldest reading, percent; `null` before the second reading. */
   left: Figure | null
   /** Hours it had burnt at its oldest reading; `null` where there is none. */
   firstReadAtHours: number | null

@@ -39,7 +39,7 @@ export interface BaseExposure {
   reach: 'enough' | 'tooShort' | 'tooLong'
   /** The longest marks are lighter than some before them: the coat bronzes or reverses. */
   reverses: boolean
-  /** Marks that lie far off the curve, from 0. */
+  /** Marks that are far off the curve, from 0. */
   outliers: number[]
   /** Density by seconds, as fitted. */
   densityAt(seconds: number): number
@@ -178,7 +178,7 @@ function jackknife(values: readonly number[]): number {
   return Math.sqrt(((n - 1) / n) * squaredDistances(values, mean(values)))
 }
 
-/** The mark chosen by eye as the first that is as black as all after it, and what lies between it and the one before. */
+/** The mark chosen by eye as the first that is as black as all after it, and what is between it and the one before. */
 export interface EyeBase {
   seconds: Figure
   low: number
@@ -186,7 +186,7 @@ export interface EyeBase {
 }
 
 /**
- * Base exposure by eye: the first mark that looks as black as those after it. The true one lies between the mark before
+ * Base exposure by eye: the first mark that looks as black as those after it. The true one is between the mark before
  * and this one.
  *
  * @param times seconds of each mark, shortest first.

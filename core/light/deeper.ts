@@ -4,7 +4,7 @@ import { densityAt } from '../tone/measured'
 import type { RunState } from '../run/runState'
 import type { Figure, Standing } from '../quantity/figure'
 
-/** What a process takes back or adds after the light, as the trade has it. */
+/** What a process undoes or adds after the light, as the trade has it. */
 export interface UsualAllowance {
   /** Stops to print deeper (above 0) or lighter than what is wanted in the end. */
   stops: number
@@ -21,7 +21,7 @@ const REMEMBERED = 12
 /**
  * How much deeper to print than what is wanted dry: the trade's allowance, moved by what one's own dry prints turned
  * out to be. A print found thin asks for more, a blocked or veiled one for less; a wet look counts only where no dry
- * one was written down, and for half.
+ * one was recorded, and for half.
  *
  * @param states prints of the process, oldest first.
  * @returns stops; `uncertainty` is their spread.

@@ -4,7 +4,7 @@ import type { Figure } from '../quantity/figure'
 const DAILY_LIMIT = 1000
 
 /**
- * How long an unprotected eye may lie in UVA before its limit for a day is reached.
+ * How long an unprotected eye may be in UVA before its limit for a day is reached.
  *
  * @param milliwattsPerCm2 UVA where the eye is, above 0.
  * @returns seconds, at most a working day of 8 h.

@@ -158,7 +158,7 @@ export function courseUnder(
   const litAt = litSince(history)
   const isCold = litAt !== null && history.light.warmUp !== undefined
   if (!isCold && milliwattsPerCm2 === undefined) return null
-  // A sheet that was planned for the lamp as it was may lie under it when it has grown dimmer.
+  // A sheet that was planned for the lamp as it was may be under it when it has grown dimmer.
   const expected = milliwattsPerCm2 === undefined ? null : expectedLight(history, startedAt)
   return lampCourse({
     ...(isCold && { litAt, warmUp: history.light.warmUp }),

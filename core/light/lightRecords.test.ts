@@ -46,7 +46,7 @@ describe('the ledger of a lamp', () => {
       [{ lightId: box.id, state: replay(SHEET, logOf(wholeJob)) }],
       T0 + 8 * H,
     )
-    // The sheet's exposure lies in the first half hour, before the lamp was said to be lit.
+    // The sheet's exposure is in the first half hour, before the lamp was said to be lit.
     const exposure = told.exposures.reduce((sum, [from, to]) => sum + to - from, 0) / H
     expect(exposure).toBeGreaterThan(0.1)
     expect(hoursAt(told, T0 + 8 * H)).toBeCloseTo(200 + exposure + 2 + 3, 9)

@@ -38,8 +38,8 @@ export function plannedExposure(step: StepState): Figure {
  * How much of its planned exposure a sheet has had, looks left out.
  *
  * @param now milliseconds.
- * @param course the light it lies under; without one, time stands for dose.
- * @returns per cent, above 100 once it is over.
+ * @param course the light it is under; without one, time stands for dose.
+ * @returns percent, above 100 once it is over.
  */
 export function exposureShare(step: StepState, now: number, course: LightCourse = STEADY): Figure {
   const clock = clockOf(step)

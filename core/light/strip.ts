@@ -15,7 +15,7 @@ export interface StripPlan {
 /** One moment at which the card is moved, in seconds of exposure since the start. */
 export interface StripCue {
   atSeconds: number
-  /** Mark up to which the card then reaches, from 1; 0 when everything lies free. */
+  /** Mark up to which the card then reaches, from 1; 0 when everything is free. */
   mark: number
 }
 
@@ -45,7 +45,7 @@ export function stripTimes({ firstSeconds, lastSeconds, count, spacing }: StripP
 }
 
 /**
- * When the card is moved and how far: mark 1 lies at the edge that the card comes from or goes to.
+ * When the card is moved and how far: mark 1 is at the edge that the card comes from or goes to.
  *
  * @returns in the order of time; the end of the exposure is not among them.
  */

@@ -5,7 +5,7 @@ import { elapsedSeconds } from '../run/clock'
 import { clockOf, stepInHand, type RunState, type StepState } from '../run/runState'
 import type { Sheet } from '../schema/records'
 
-/** How a test strip stands in the frame at a moment. */
+/** How a test strip is in the frame at a moment. */
 export interface StripState {
   /** Seconds that each mark is to have, shortest first. */
   times: number[]
@@ -22,7 +22,7 @@ export interface StripState {
  * How a test strip stands: which marks the card covers, and what it is to do next.
  *
  * @param now milliseconds.
- * @returns `null` for a sheet that is no strip or does not lie in the light.
+ * @returns `null` for a sheet that is no strip or does not be in the light.
  */
 export function stripState(
   { sheet, state }: { sheet: Sheet; state: RunState },

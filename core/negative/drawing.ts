@@ -9,7 +9,7 @@ export interface Writing {
   height: number
   /** Shape (width · height,). */
   data: Float32Array | Uint8Array
-  /** Where its upper left corner lies, in pixels of the whole. */
+  /** Where its upper left corner is, in pixels of the whole. */
   x: number
   y: number
 }

@@ -1,7 +1,7 @@
 import { drawShapes, drawWriting, type FilmShape, type Writing } from './drawing'
 import { armOf, registerPlaces } from './registerMarks'
 
-/** What lies around the picture on its film; millimetres. */
+/** What is around the picture on its film; millimetres. */
 export interface Border {
   millimetres: number
   /** Whether the border holds back the light, so that the margin of the print stays white; else it is clear film. */

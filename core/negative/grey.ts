@@ -45,7 +45,7 @@ function shares({ red, green, blue }: ChannelMix): [number, number, number] {
 const within = (value: number) => (value > 0 ? (value < 1 ? value : 1) : 0)
 
 /**
- * Linear-light grey of a picture in 8-bit sRGB, row by row; what is see-through lies on white.
+ * Linear-light grey of a picture in 8-bit sRGB, row by row; what is see-through is on white.
  *
  * @param rgba shape (pixels · 4,).
  * @returns rows of 0 black to 1 white.

@@ -6,7 +6,7 @@ export type Homography = readonly number[]
 /**
  * The straight-line-keeping map that takes four points to four others.
  *
- * @returns `null` where three of them lie on one line.
+ * @returns `null` where three of them are on one line.
  * @see Hartley & Zisserman, Multiple View Geometry, 4.1; from memory
  */
 export function homographyOf(from: readonly Point[], to: readonly Point[]): Homography | null {

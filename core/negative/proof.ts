@@ -49,7 +49,7 @@ export function wetLightness(dry: number, dryDown: number, paper: number): numbe
   return lightnessFromDensity(bare + net / (1 + dryDown))
 }
 
-/** Colour of a tone of a print: its L*, and the hue that lies between those of its deep, middle and light tones. */
+/** Colour of a tone of a print: its L*, and the hue that is between those of its deep, middle and light tones. */
 export function colourOf({ deep, middle, paper }: PrintColours, lightness: number): LabColour {
   const between = (low: LabColour, high: LabColour) => {
     const share = Math.min(1, Math.max(0, (lightness - low.L) / (high.L - low.L || 1)))
@@ -59,7 +59,7 @@ export function colourOf({ deep, middle, paper }: PrintColours, lightness: numbe
 }
 
 /**
- * sRGB of a colour, 0 to 255; what lies outside is cut off.
+ * sRGB of a colour, 0 to 255; what is outside is cut off.
  *
  * @see CIE 15:2018 (L*a*b* to XYZ); IEC 61966-2-1 with Bradford adaptation from D50 to D65; matrix from memory
  */

@@ -113,7 +113,7 @@ function* looked(light: Iterable<Float32Array>, width: number, plan: NegativePla
   }
 }
 
-/** Values of a table by the square root of light, with what lies between its steps. */
+/** Values of a table by the square root of light, with what is between its steps. */
 function lookUp(row: Float32Array, table: Float32Array, out: Float32Array): void {
   for (let x = 0; x < out.length; x++) {
     const light = row[x]!

@@ -44,7 +44,7 @@ export function gramsPerM2(
 }
 
 /**
- * Solution that a tray takes so that sheets of this size lie covered.
+ * Solution that a tray takes so that sheets of this size are covered.
  *
  * @param depthMillimetres of liquid; a centimetre and a half where several sheets are slid in behind one another.
  * @returns millilitres.

@@ -36,7 +36,7 @@ function bruteForce(sheet: Sides, wanted: readonly Wanted[], loss: number): numb
   return Math.max(...sets(sheet.width, sheet.height).map(area))
 }
 
-/** Tears the sheet as the plan says, by hand, and returns what lies on the table. */
+/** Tears the sheet as the plan says, by hand, and returns what is on the table. */
 function tearByHand(sheet: Sides, plan: TearingPlan, loss: number) {
   let table = [{ x: 0, y: 0, ...sheet }]
   for (const { piece, way, at } of plan.tears) {

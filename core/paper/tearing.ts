@@ -18,7 +18,7 @@ export interface Region extends Sides {
 export interface PlacedPiece extends Region {
   /** Place in the list of wanted sizes. */
   size: number
-  /** Whether it lies across. */
+  /** Whether it is across. */
   turned: boolean
 }
 

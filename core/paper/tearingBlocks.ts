@@ -9,7 +9,7 @@ export interface Sides {
 /** A size wanted, and of how many pieces; `Infinity` for as many as fit. */
 export interface Wanted extends Sides {
   count: number
-  /** A piece may lie along the sheet or across it; `false` keeps it as written, for a grain or a watermark. */
+  /** A piece may be along the sheet or across it; `false` keeps it as written, for a grain or a watermark. */
   mayTurn?: boolean
 }
 

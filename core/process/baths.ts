@@ -93,7 +93,7 @@ export const strengthOff = (
 /**
  * Prints that lay in a bath, by the logs of their sheets, earliest first.
  *
- * @param inIt whether a sheet lies in it at this moment; such a print counts from when it was slid in.
+ * @param inIt whether a sheet is in it at this moment; such a print counts from when it was slid in.
  * @param silverPerM2 g of silver that a sheet brings on a square metre, for fixers.
  */
 export function passesOf<Work extends { sheet: SheetSize; state: RunState }>(

@@ -2,13 +2,13 @@ import type { BathDefinition, ComponentDefinition, ProcessDefinition } from '../
 import { stepInHand, wordsIdOf, type RunState } from '../run/runState'
 import { trayOf } from './trays'
 
-/** One tray as it stands on the bench, in the order of work; a solution that is used twice is one tray. */
+/** One tray as it is on the bench, in the order of work; a solution that is used twice is one tray. */
 export interface BenchTray {
   id: string
   title: string
   /** Steps of the process that are done in it. */
   stepIds: readonly string[]
-  /** What stands in it; `null` for water. */
+  /** What is in it; `null` for water. */
   solution: BathDefinition | ComponentDefinition | null
   isLine: boolean
   leastSeconds?: number
@@ -46,7 +46,7 @@ export function benchOf(definition: ProcessDefinition, sheets: readonly Lying[])
   return trays
 }
 
-/** Whether a sheet lies in a tray: its step there has begun. */
+/** Whether a sheet is in a tray: its step there has begun. */
 export function liesIn(tray: BenchTray, state: RunState): boolean {
   const step = stepInHand(state)
   return step !== null && step.status !== 'waiting' && tray.stepIds.includes(wordsIdOf(step.planned))

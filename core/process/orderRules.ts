@@ -27,7 +27,7 @@ interface WetStep {
  * that would go down the drain.
  *
  * @param pairs what must not meet, as data.
- * @param standing what really stands in a tray, by the id of its solution, where it is not what the process says.
+ * @param standing what really is in a tray, by the id of its solution, where it is not what the process says.
  */
 export function orderFindings(
   definition: ProcessDefinition,
@@ -55,7 +55,7 @@ export function orderFindings(
   ]
 }
 
-/** What the coat holds under these choices: everything counted into a glass, and every bath the sheet lies in first. */
+/** What the coat holds under these choices: everything counted into a glass, and every bath the sheet is in first. */
 export function coatSolutes(
   definition: ProcessDefinition,
   choices: Readonly<Record<string, string>>,

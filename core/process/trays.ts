@@ -6,7 +6,7 @@ import type {
 } from '../schema/definition'
 import { isChosen } from './mixPlan'
 
-/** The solution that stands in the tray of a step under these choices: one of the baths, or a component poured out. */
+/** The solution that is in the tray of a step under these choices: one of the baths, or a component poured out. */
 export function trayOf(
   definition: ProcessDefinition,
   step: Pick<StepDefinition, 'tray' | 'trays'>,

@@ -37,7 +37,7 @@ export interface Working {
 export interface Figure {
   value: number
   unit: string
-  /** Half width of the interval it lies in, in the same unit, where known. */
+  /** Half width of the interval it is in, in the same unit, where known. */
   uncertainty?: number
   working: Working
 }

@@ -1,7 +1,7 @@
 import { nameOfSize, type Size } from './size'
 import { fromCanonical, unitOf, type Dimension } from './units'
 
-/** The units a person reads in. Times, drops, per cent and stops have one form each. */
+/** The units a person reads in. Times, drops, percent and stops have one form each. */
 export interface UnitChoice {
   length: 'in' | 'cm' | 'mm'
   temperature: 'degC' | 'degF'
@@ -110,7 +110,7 @@ const THIRDS = new Map([
   [0.75, '¾'],
 ])
 
-/** Stops with the fractions photographers use where one lies within a hundredth: `⅓ stop`, `1⅔ stops`. */
+/** Stops with the fractions photographers use where one is within a hundredth: `⅓ stop`, `1⅔ stops`. */
 export function formatStops(stops: number): string {
   const size = Math.abs(stops)
   const whole = Math.floor(size + 0.01)

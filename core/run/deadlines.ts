@@ -25,7 +25,7 @@ export interface ClockReading {
   by: CountedBy
 }
 
-/** The light that a sheet lies under now, as far as it is known. */
+/** The light that a sheet is under now, as far as it is known. */
 export type Courses = (state: RunState) => LightCourse | null
 
 const NO_COURSES: Courses = () => null
@@ -55,7 +55,7 @@ export function clocksOf(state: RunState, now: number, courses = NO_COURSES): Cl
   return readings
 }
 
-/** How long what was finished last may lie before the next step begins; moments in milliseconds, `null` for no limit. */
+/** How long what was finished last may be before the next step begins; moments in milliseconds, `null` for no limit. */
 export interface CoatLife {
   step: StepState
   from: number

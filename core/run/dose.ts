@@ -57,7 +57,7 @@ export function integrateIrradiance(samples: readonly Sample[], from: number, to
   }
 }
 
-/** Index of the first sample later than a moment, at least 1, so that a sample lies before it. */
+/** Index of the first sample later than a moment, at least 1, so that a sample is before it. */
 function firstAfter(samples: readonly Sample[], moment: number): number {
   let [low, high] = [1, samples.length]
   while (low < high) {

@@ -7,7 +7,7 @@ interface Layered {
 }
 
 /**
- * Every layer of one sheet of paper, lowest first, whichever of them is named. What lies over what is sorted out once, for
+ * Every layer of one sheet of paper, lowest first, whichever of them is named. What is over what is sorted out once, for
  * asking of many sheets.
  *
  * @returns ids of the records, the same list for every layer of a stack; just the one where it has no other layers.
@@ -55,7 +55,7 @@ export function stacksOf(sheets: readonly Layered[]): (id: string) => string[] {
   }
 }
 
-/** Records that another layer lies over already; work on them is over, and later looks are taken at the upper one. */
+/** Records that another layer is over already; work on them is over, and later looks are taken at the upper one. */
 export const coveredIds = (
   sheets: readonly (Layered & { state: Pick<RunState, 'begunAt'> })[],
 ): ReadonlySet<string> =>

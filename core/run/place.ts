@@ -1,7 +1,7 @@
 import type { LookMoment } from '../schema/judgement'
 import { stepInHand, type RunState } from './runState'
 
-/** Where a sheet stands in the room. */
+/** Where a sheet is in the room. */
 export type SheetPlace = 'planned' | 'paper' | 'coat' | 'light' | 'wet' | 'line' | 'finished' | 'setAside'
 
 /** A look at the finished print that is due at a moment (milliseconds). */

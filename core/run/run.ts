@@ -29,7 +29,7 @@ export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
 }
 
 /**
- * The events of a log that have not been taken back.
+ * The events of a log that have not been undone.
  *
  * @throws CoreError `nothing-to-undo` when an undo names anything but the last event still standing.
  */

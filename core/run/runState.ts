@@ -61,9 +61,9 @@ export interface RunState {
   room: { at: number; celsius: number; relativeHumidity: number } | null
   notes: { at: number; text: string }[]
   setAside: { at: number; reason: string } | null
-  /** Events in the log, those taken back included; the index of the next one. */
+  /** Events in the log, those undone included; the index of the next one. */
   length: number
-  /** The event that an undo would take back. */
+  /** The event that an undo would undo. */
   last: { id: string; type: SheetEventType; at: number } | null
   /** No later event may be stamped before this. */
   lastAt: number

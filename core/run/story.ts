@@ -38,7 +38,7 @@ const WHITES = {
 } as const
 
 /**
- * The log told in lines, oldest first: drops summed up, each step with how long it really took, what was taken back
+ * The log told in lines, oldest first: drops summed up, each step with how long it really took, what was undone
  * left out.
  *
  * @param definition supplies the names of steps and components; a step it no longer knows keeps its id.

@@ -3,17 +3,17 @@ import type { PlannedStep } from '../schema/event'
 import { targetOf } from './deadlines'
 import { stepInHand, wordsIdOf, type RunState, type StepState } from './runState'
 
-/** One stretch of a sheet's day: where it lies, from when to when (milliseconds), and whether hands are needed. */
+/** One stretch of a sheet's day: where it is, from when to when (milliseconds), and whether hands are needed. */
 export interface ThreadStretch {
   stepId: string
-  /** Step of the plan, where it lies ahead by one. */
+  /** Step of the plan, where it is ahead by one. */
   planId?: string
   place: PlaceName
   from: number
   to: number
-  /** `hands` while someone must work, `alone` while it works by itself, `waits` while it may lie. */
+  /** `hands` while someone must work, `alone` while it works by itself, `waits` while it may be left. */
   manner: 'hands' | 'alone' | 'waits'
-  /** Whether it lies ahead: computed from the least times, not yet happened. */
+  /** Whether it is ahead: computed from the least times, not yet happened. */
   ahead: boolean
 }
 
@@ -24,7 +24,7 @@ const COUNTING_SECONDS = 180
 /**
  * A sheet's way through the room: what has happened, then what would follow if nothing waited.
  *
- * @param now milliseconds; the border between what happened and what lies ahead.
+ * @param now milliseconds; the border between what happened and what is ahead.
  */
 export function threadOf(state: RunState, now: number): ThreadStretch[] {
   if (state.begunAt === null) return []

@@ -200,7 +200,7 @@ function groundLight(
   for (let row = 0; row < rows; row++)
     for (let column = 0; column < columns; column++) {
       const corner = placeCorner(layout, { column, row })
-      // The crossing of the gaps lies furthest from every patch.
+      // The crossing of the gaps is furthest from every patch.
       const at: Point = [corner.x - gap / 2, corner.y - gap / 2]
       const lights: number[] = []
       for (const dx of [-0.5, 0, 0.5])

@@ -13,7 +13,7 @@ import { findMarks, refined, type FoundMark } from './marks'
 import { median } from '../quantity/statistics'
 import type { GreyPicture } from '../negative/resample'
 
-/** A chart as it lies in a picture. */
+/** A chart as it is in a picture. */
 export interface FoundChart {
   plan: ChartPlan
   /** From millimetres on the film, as the print shows it, to pixels of the picture. */
@@ -114,7 +114,7 @@ function readCode(picture: GreyPicture, corners: readonly Point[]): FoundChart |
 }
 
 /**
- * Whether the clear and the full fields of all four corners lie where they should: two marks are enough for the code,
+ * Whether the clear and the full fields of all four corners are where they should: two marks are enough for the code,
  * but not for the place.
  */
 function standsFirm(picture: GreyPicture, plan: ChartPlan, toPixels: Homography): boolean {

@@ -9,7 +9,7 @@ import type { GreyPicture } from '../negative/resample'
 const FILM = { width: 80, height: 100, border: 12 }
 const BORDER = { millimetres: 12, isInked: true, hasMarks: true, layer: 0, hasStrip: false }
 
-/** How an upper layer lies on a lower one: about the middle of the film. */
+/** How an upper layer is on a lower one: about the middle of the film. */
 interface Lying {
   right: number
   down: number

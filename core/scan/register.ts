@@ -7,11 +7,11 @@ import type { GreyPicture } from '../negative/resample'
 import { type MarkPair } from './registerError'
 
 /**
- * Reads how two layers lie on each other from a scan or photo of a print with both their crosses on it, in any rotation
+ * Reads how two layers are on each other from a scan or photo of a print with both their crosses on it, in any rotation
  * and perspective.
  *
  * @param picture linear-light grey. @param film as it was made, mm. @param layers the lower one and the upper one.
- * @returns the four pairs, and where the crosses stand in the picture, pixels.
+ * @returns the four pairs, and where the crosses are in the picture, pixels.
  * @throws CoreError `no-marks`.
  */
 export function readRegister(
@@ -86,7 +86,7 @@ function crossesIn(picture: GreyPicture): Point[] {
 /** Distance of two points, in their own unit. */
 export const distance = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1])
 
-/** How far a cross may lie from where it is expected, as a share of the film's width: by register, and by a slant. */
+/** How far a cross may be from where it is expected, as a share of the film's width: by register, and by a slant. */
 const STRAY = 0.05
 const SLANT = 0.16
 
@@ -120,7 +120,7 @@ function assigned(
   return best
 }
 
-/** Turns, moves and scales so that two points come to lie on two others. */
+/** Turns, moves and scales so that two points come to be on two others. */
 function similarity(p: Point, q: Point, a: Point, b: Point): (point: Point) => Point {
   const [ux, uy] = [q[0] - p[0], q[1] - p[1]]
   const length = ux * ux + uy * uy
@@ -209,7 +209,7 @@ function lineThrough(
   return straight(along, across)
 }
 
-/** Least squares, without what lies far off: a fibre, or the end of another line. */
+/** Least squares, without what is far off: a fibre, or the end of another line. */
 function straight(along: number[], across: number[]): { at: number; slope: number } {
   const middle = median(across)
   const kept = along.map((t, i) => [t, across[i]!] as const).filter(([, s]) => Math.abs(s - middle) < 0.4)

@@ -2,13 +2,13 @@ import { CoreError } from '../errors'
 import { solveLinear, type Point } from '../negative/homography'
 import { distance } from './register'
 
-/** Where a mark of the upper layer should lie on the lower one, and where it lies; mm from the middle of the film. */
+/** Where a mark of the upper layer should be on the lower one, and where it is; mm from the middle of the film. */
 export interface MarkPair {
   lower: Point
   upper: Point
 }
 
-/** How the upper layer lies on the lower one. */
+/** How the upper layer is on the lower one. */
 export interface Register {
   /** At the middle of the film: to the right and down, mm. */
   shift: Point

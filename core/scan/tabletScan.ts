@@ -11,7 +11,7 @@ const BACKWARD = 0.05
 /**
  * Anchors for a scanner from its scan of a reflection step tablet, cropped to the tablet alone.
  *
- * @param picture linear-light grey; the steps lie side by side along its longer side, from either end.
+ * @param picture linear-light grey; the steps are side by side along its longer side, from either end.
  * @param densities of the steps, lightest first, 3 or more.
  * @returns what the scanner read of each step, as density over the lightest it can hold, and what it truly is.
  * @throws CoreError `not-a-tablet` where the steps do not grow darker one after the other.

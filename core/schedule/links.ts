@@ -6,7 +6,7 @@ export interface Link {
   operation: Operation
 }
 
-/** Sheets from one glass wait for its count; a layer waits until what lies under it hangs dry. */
+/** Sheets from one glass wait for its count; a layer waits until what is under it hangs dry. */
 export function linksBetween(
   sheets: readonly SheetToPlan[],
   steps: readonly (readonly StepAt[])[],

@@ -121,7 +121,7 @@ export function lampsToLight(
   lights: readonly Light[],
 ): LampInTime[] {
   return lights.flatMap((light) => {
-    // A lamp under which something lies burns already.
+    // A lamp under which something is burns already.
     if (light.kind === 'sun' || sheets.some((one) => isExposing(one, light.id))) return []
     const exposures = sheets
       .filter((one) => one.sheet.lightId === light.id)

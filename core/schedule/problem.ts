@@ -20,7 +20,7 @@ export interface Use {
 /** One thing that is done to one print. It may be drawn out from its least to its greatest length. */
 export interface Operation {
   leastSeconds: number
-  /** Infinity where it may lie as long as it likes. */
+  /** Infinity where it may be as long as it likes. */
   mostSeconds: number
   /** Wait between its end and the start of the next operation of its job. */
   waitLeastSeconds: number

@@ -33,7 +33,7 @@ export function solved(input: SessionInput, effort?: Effort): Found {
 }
 
 /**
- * What stands in the way of a session that has no plan: each thing is let go of by itself, and what then gives a plan is
+ * What is in the way of a session that has no plan: each thing is let go of by itself, and what then gives a plan is
  * a reason. In the order in which a printer would rather give way.
  */
 export function whyNone(input: SessionInput): Reason[] {
@@ -70,7 +70,7 @@ function whyHopeless({ sheet }: SheetToPlan, alone: SessionInput): Reason {
   const rules = solved(alone, LOOK).contradiction?.filter((rule) => rule.kind !== 'window')
   if (!rules?.length) return { kind: 'sheet', sheetId: sheet.id }
   const steps = sessionOf(alone).steps[0] ?? []
-  // A wait lies between its step and the next one, so both are named.
+  // A wait is between its step and the next one, so both are named.
   const places = rules.flatMap(({ kind, place }) => (kind === 'wait' ? [place, place + 1] : [place]))
   const stepIds = [...new Set(places)].flatMap((place) => steps[place]?.stepId ?? [])
   return { kind: 'waits', sheetId: sheet.id, stepIds }

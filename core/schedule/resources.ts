@@ -18,7 +18,7 @@ export const HANDS = {
   hanging: 60,
   looking: 20,
 }
-/** A water of at least this is a wash, in which sheets lie together; a shorter one is a rinse. */
+/** A water of at least this is a wash, in which sheets are together; a shorter one is a rinse. */
 const WASH_SECONDS = 600
 
 /** What a session's sheets share, in the order in which it is shown. */

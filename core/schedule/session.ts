@@ -16,7 +16,7 @@ export interface SheetToPlan {
   state: RunState
   /** Its steps where work has not begun (see `outlineOf`); else its log has them. */
   outline: readonly PlannedStep[]
-  /** Whether it is printed by the sun, under which as many frames lie as there are. */
+  /** Whether it is printed by the sun, under which as many frames are as there are. */
   isSun?: boolean
   /** When the print under this layer is dry, milliseconds. */
   notBefore?: number | undefined
@@ -47,7 +47,7 @@ export interface Session {
   /** Coats whose life was over before the session could begin: they are planned as if they still served. */
   spent: readonly { sheetId: string; stepId: string }[]
 }
-/** From the frame the sheet goes to its bath, from bath to bath it does not lie about: greatest waits, common practice. */
+/** From the frame the sheet goes to its bath, from bath to bath it does not be about: greatest waits, common practice. */
 const STRAIGHT_FROM_FRAME = 300
 const STRAIGHT_FROM_BATH = 120
 const STRAIGHT: Partial<Record<PlannedStep['kind'], number>> = {
@@ -82,7 +82,7 @@ export function sessionOf(input: SessionInput): Session {
   return { problem, steps, from: input.from, spent }
 }
 
-/** More may lie in a tray at this moment than should: what is too many is taken as not in the way. */
+/** More may be in a tray at this moment than should: what is too many is taken as not in the way. */
 function leaveOutCrowding(jobs: Operation[][], resources: Problem['resources']): void {
   const load = resources.map(() => 0)
   for (const job of jobs) {
@@ -157,7 +157,7 @@ function waitAfter(
   next: PlannedStep | undefined,
 ): Pick<Operation, 'waitLeastSeconds' | 'waitMostSeconds' | 'waitBestSeconds'> {
   if (!next) return { waitLeastSeconds: 0, waitMostSeconds: Infinity }
-  // The frame is laid while the sheet still lies where it lay.
+  // The frame is laid while the sheet still is where it lay.
   const preparing = next.kind === 'expose' ? HANDS.framing : 0
   if (next.begins === 'atOnce') return { waitLeastSeconds: 0, waitMostSeconds: 0 }
   const { keepsLeastSeconds, keepsSeconds, keepsBestSeconds, kind } = planned
@@ -224,7 +224,7 @@ function withPins(operation: Operation, step: StepAt, { pins, from }: SessionInp
   }
 }
 
-/** A step that runs already: it lies where it lies, for what is left of it. */
+/** A step that runs already: it is where it is, for what is left of it. */
 function underWay(operation: Operation, state: RunState, now: number): Operation {
   const step = stepInHand(state)!
   const elapsed = elapsedSeconds(clockOf(step)!, now)
@@ -278,7 +278,7 @@ function opened(
   const before = state.steps[state.current - 1]
   const straight = before && step.kind === 'bath' ? STRAIGHT[before.planned.kind] : undefined
   if (before?.finishedAt !== undefined && straight !== undefined) {
-    // Where it lies about too long already, it is next, or soon after others of its kind.
+    // Where it is about too long already, it is next, or soon after others of its kind.
     const soon = Math.max(secondsAfter(now, before.finishedAt) + straight, sheets.length * STRAIGHT_FROM_BATH)
     notAfter = Math.min(notAfter ?? Infinity, soon)
   }

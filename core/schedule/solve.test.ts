@@ -196,7 +196,7 @@ describe('planning a session', () => {
     expect(last({ resources: [], after: [], jobs: [[length]] }).contradiction).toEqual([
       { job: 0, place: 0, kind: 'length' },
     ])
-    // A chain that takes 40 s between two moments that may lie 30 s apart at the most.
+    // A chain that takes 40 s between two moments that may be 30 s apart at the most.
     const chain = [operation(10), operation(40), operation(10, { notAfter: 30 })]
     const kinds = last({ resources: [], after: [], jobs: [chain] }).contradiction?.map((rule) => rule.kind)
     expect(kinds).toEqual(expect.arrayContaining(['length', 'window']))

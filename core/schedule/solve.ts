@@ -134,7 +134,7 @@ function changed(order: readonly number[], random: () => number): number[] {
   return next
 }
 
-/** Length of the session first; then how early prints are done, and how far coats lie past their best. */
+/** Length of the session first; then how early prints are done, and how far coats are past their best. */
 function costOf(problem: Problem, times: Times): number {
   let [ends, stale] = [0, 0]
   for (const [j, job] of problem.jobs.entries())

@@ -4,7 +4,7 @@ import { Id, Key, Line, Stamp, Text } from './common'
 /** A solution standing in a tray: made up once, used by one print or by many, and at last discarded. */
 export const Bath = z.strictObject({
   id: Id,
-  /** The process it was made up for, and what that calls it; prints of other processes may lie in it too. */
+  /** The process it was made up for, and what that calls it; prints of other processes may be in it too. */
   processId: Key,
   bath: Key,
   name: Line.min(1),

@@ -5,7 +5,7 @@ import { WasteClass } from './substance'
 /** Where a step is worked: the station of the application, which is the place in the room. */
 export const Station = z.enum(['paper', 'coat', 'light', 'wet', 'line'])
 
-/** Column of the day's threads: where the sheet lies meanwhile. */
+/** Column of the day's threads: where the sheet is meanwhile. */
 export const Place = z.enum(['bench', 'dark', 'light', 'water', 'line'])
 
 /**
@@ -69,7 +69,7 @@ const Step = z.strictObject({
   keeps: z.strictObject({ ...Range.shape, bestSeconds: Seconds.optional() }).optional(),
   /** Which mix is counted, for steps that count. */
   mix: Key.optional(),
-  /** How often the tray is rocked, or the sheets in it turned over, once the print lies in it. */
+  /** How often the tray is rocked, or the sheets in it turned over, once the print is in it. */
   rock: z.strictObject({ everySeconds: Seconds, standing: StandingWord, source: Sentence }).optional(),
   /** What it means when the print leaves before its least time. */
   early: Sentence.optional(),
@@ -85,7 +85,7 @@ const Step = z.strictObject({
   isKept: WasteClass.optional(),
   /** Said again for every coat. */
   perCoat: z.boolean().optional(),
-  /** Which solution stands in the tray, for steps that soak or float. */
+  /** Which solution is in the tray, for steps that soak or float. */
   tray: Key.optional(),
   /** Where the solution depends on what was chosen: the one of these whose bath belongs to the choices. */
   trays: z.array(Key).min(1).optional(),
@@ -137,7 +137,7 @@ const Shelf = z
   .min(0)
   .max(50 * 31_536_000)
 
-/** What stands in a bottle, how it is made and how long it serves. */
+/** What is in a bottle, how it is made and how long it serves. */
 const Stock = z.strictObject({
   solutes: z.array(Solute),
   /** How it is made, act by act. */
@@ -182,7 +182,7 @@ const BathUse = z.strictObject({
   source: Sentence,
 })
 
-/** A solution that stands in a tray, of which no measured share goes into the sheet. */
+/** A solution that is in a tray, of which no measured share goes into the sheet. */
 const Bath = z.strictObject({
   id: Key,
   name: Sentence,

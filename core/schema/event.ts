@@ -93,7 +93,7 @@ export const SheetEvent = z.discriminatedUnion('type', [
   stamped('measured', MeasuredParts),
   stamped('photographed', { photoId: Id }),
   stamped('setAside', { reason: Text }),
-  /** Takes back the last event that has not been taken back. */
+  /** Takes back the last event that has not been undone. */
   stamped('undone', { eventId: Id }),
 ])
 

@@ -4,7 +4,7 @@ import { Id, Key, Stamp } from './common'
 /** What there is to work with in a session; one pair of hands is always meant. */
 export const PlanRoom = z.strictObject({
   frames: z.int().min(1).max(50),
-  /** Frames that lie under one lamp, or in the sun, at once. */
+  /** Frames that are under one lamp, or in the sun, at once. */
   underOneLight: z.int().min(1).max(50),
   sheetsInATray: z.int().min(1).max(50),
   rinseTrays: z.int().min(1).max(50),

@@ -42,7 +42,7 @@ export const Piece = z.strictObject({
   /** Which side is printed on, and how it is marked. */
   side: Line,
   tornAt: Stamp,
-  /** Set when it was given away, spoilt or its tearing was taken back. */
+  /** Set when it was given away, spoilt or its tearing was undone. */
   goneAt: Stamp.optional(),
   changedAt: Stamp,
 })
@@ -164,19 +164,19 @@ export const Sheet = z.strictObject({
   pieceId: Id.optional(),
   coverageMillilitresPerM2: z.number().gt(0).max(1000),
   dropsPerMillilitre: z.number().gt(0).max(200),
-  /** What lies on the paper: the negative's name, or the objects. */
+  /** What is on the paper: the negative's name, or the objects. */
   subject: Line,
   exposureSeconds: z.number().gt(0).max(604_800),
   /** The dose that exposure stands for, where the light is known: then the clock counts dose. */
   millijoulesPerCm2: z.number().gt(0).max(10_000_000).optional(),
   /** Set for a test strip, which is exposed in steps under a card. */
   strip: Strip.optional(),
-  /** The sheet on which this lies as a further layer: its paper is that one's, and it begins when that one is dry. */
+  /** The sheet on which this is as a further layer: its paper is that one's, and it begins when that one is dry. */
   over: Id.optional(),
   /** The sheet that this one repeats, as it was or with one change. */
   after: Id.optional(),
   edition: Edition.optional(),
-  /** Set while it lies in the bin. */
+  /** Set while it is in the bin. */
   binnedAt: Stamp.optional(),
   paperId: Id.optional(),
   lightId: Id.optional(),
@@ -189,7 +189,7 @@ export const Sheet = z.strictObject({
 /** Largest photograph kept, so that every archive that is written can be read again. */
 export const MAX_PHOTO_BYTES = 128 * 2 ** 20
 
-/** A photograph of a print. The picture itself lies beside the record, under the same id. */
+/** A photograph of a print. The picture itself is beside the record, under the same id. */
 export const Photo = z.strictObject({
   id: Id,
   sheetId: Id,

@@ -11,7 +11,7 @@ export const RegisterCheck = z.strictObject({
   at: Stamp,
   /** Name of the picture it was read from. */
   picture: Line,
-  /** Where each mark of the upper layer should lie on the lower one, and where it lies, mm from the middle of the film. */
+  /** Where each mark of the upper layer should be on the lower one, and where it is, mm from the middle of the film. */
   marks: z
     .array(
       z.strictObject({

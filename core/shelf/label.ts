@@ -3,7 +3,7 @@ import { solutesIn, type SubstanceBook } from '../chemistry/lots'
 import { digits } from '../quantity/format'
 import type { Bottle } from '../schema/records'
 
-/** What stands on the label of a bottle, in the order in which it is printed. */
+/** What is on the label of a bottle, in the order in which it is printed. */
 export interface BottleLabel {
   title: string
   label: string

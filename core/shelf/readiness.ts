@@ -31,7 +31,7 @@ export interface ReadinessInput {
 }
 
 /**
- * Everything a run of a process asks of the shelf: what is counted into its mixes, and what stands in its trays.
+ * Everything a run of a process asks of the shelf: what is counted into its mixes, and what is in its trays.
  *
  * @returns one entry a solution, coats before baths; a tray is filled once, however many sheets pass through it.
  */

@@ -8,7 +8,7 @@ export interface ShelfRecipe {
   /** Names of the processes that use it. */
   usedFor: string[]
   stock: StockDefinition
-  /** Whether it is coated, or stands in a tray. */
+  /** Whether it is coated, or is in a tray. */
   use: 'coat' | 'bath'
 }
 

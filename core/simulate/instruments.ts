@@ -9,7 +9,7 @@ import { warmShare, type WarmUp } from '../light/lamp'
 import { densityOf, VIRTUAL_COATS } from '../tone/printResponse'
 import { normal } from '../quantity/random'
 
-/** The instruments that stand in for real ones. */
+/** The simulated instruments that take the place of real ones. */
 export const INSTRUMENT_KINDS = [
   'uv-meter',
   'densitometer',
@@ -28,10 +28,10 @@ export interface SimulatedBench {
   /** When the lamp was lit, milliseconds; `null` while it is out. */
   litAt: number | null
   lamp: WarmUp & { milliwattsPerCm2: number }
-  /** Doses of the patches that lie under the densitometer, mJ/cm², and which coat they are of. */
+  /** Doses of the patches that are under the densitometer, mJ/cm², and which coat they are of. */
   patches: number[]
   coat: keyof typeof VIRTUAL_COATS
-  /** What lies on the balance, grams, its vessel included. */
+  /** What is on the balance, grams, its vessel included. */
   load: number
   celsius: number
   relativeHumidity: number
@@ -191,7 +191,7 @@ export function virtualInstrument(
     return refuse(-113, 'Undefined header')
   }
 
-  /** Commands that only stand-ins know: what lies on them, and how they are to misbehave. */
+  /** Commands that only simulated instruments know: what they measure, and how they are to misbehave. */
   function simulate(header: string, args: readonly string[], now: number): string[] {
     const numbers = args.map((arg) => readNumber(arg))
     if (header === 'SIM:FAULT') {

@@ -107,7 +107,7 @@ export function scanOfChart(
     for (let x = 0; x < width; x++) {
       const [fx, fy] = mapped(toFilm, [x + 0.5, y + 0.5])
       const beyond = Math.max(-fx, -fy, fx - layout.width, fy - layout.height)
-      // Around the film the coat lies free for some millimetres; then comes paper without a coat.
+      // Around the film the coat is free for some millimetres; then comes paper without a coat.
       const seen = lightAt(paper, [fx * scale, fy * scale])
       const light = Number.isNaN(seen) ? (beyond > 6 ? bare : black) : seen
       const fall = 1 - scanner.falloff * (0.7 * (x / width) + 0.3 * (y / height) ** 2)

@@ -25,7 +25,7 @@ export interface SunCurve {
 /**
  * The light on a frame over a stretch of time.
  *
- * @param from and `to` milliseconds; the last step lies at or after `to`.
+ * @param from and `to` milliseconds; the last step is at or after `to`.
  */
 export function sunCurve(scene: SunScene, from: number, to: number, stepSeconds = 60): SunCurve {
   const stepMilliseconds = stepSeconds * 1000

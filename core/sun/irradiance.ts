@@ -17,10 +17,10 @@ const FORWARD = 0.65
 /** How fast aerosol fades towards longer waves (Ångström); about 1.3 over land, common practice. */
 const ANGSTROM = 1.3
 
-/** How the frame lies: flat on its back, or turned so that the sun meets it squarely. */
+/** How the frame is: flat on its back, or turned so that the sun meets it squarely. */
 export type FrameFacing = 'flat' | 'sun'
 
-/** What lies between the sun and the frame. */
+/** What is between the sun and the frame. */
 export interface Sky {
   /** Aerosol optical depth at 550 nm: about 0.05 very clear, 0.12 clear, 0.3 hazy. */
   aerosol: number
@@ -65,7 +65,7 @@ export const rayleighDepth = (micrometres: number): number => {
  * Light of 350 to 420 nm on a frame under the sky.
  *
  * Beam, light scattered by air and by aerosol, and what goes to and fro between ground and sky, band by band of 5 nm.
- * Left out: ozone and nitrogen dioxide (a few per cent here at most), horizon and houses, the last of the twilight.
+ * Left out: ozone and nitrogen dioxide (a few percent here at most), horizon and houses, the last of the twilight.
  *
  * @param sun where it stands (see `sunPosition`).
  * @see Bird & Riordan 1986 (simple solar spectral model), formulas from memory; clouds scale the whole

@@ -44,7 +44,7 @@ describe('characteristicOf', () => {
   })
 
   it('tells a limit of the paper from an end of the tablet', () => {
-    // The deepest step lies 0.006 above white: within a third of the 0.04 criterion.
+    // The deepest step is 0.006 above white: within a third of the 0.04 criterion.
     const short = evenTablet(13, 0.15)
     const curve = characteristicOf(
       short,

@@ -42,7 +42,7 @@ export interface NegativeCurve {
   mergedTo: number
   /** How many of 256 grey levels a negative of 8 bits would lose. */
   levelsLost: number
-  /** How far an aim of one's own lies beyond what the chart reached, L*: below its black, above its white. */
+  /** How far an aim of one's own is beyond what the chart reached, L*: below its black, above its white. */
   beyond: { black: number; white: number }
 }
 

@@ -7,7 +7,7 @@ export interface CurveAdvice {
   lines: string[]
 }
 
-/** Ink that may lie idle at either end before it is worth a word. */
+/** Ink that may be idle at either end before it is worth a word. */
 const IDLE_INK = 0.15
 /** L* by which a black or a white may miss what the paper can do. */
 const SHORT = 3

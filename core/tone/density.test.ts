@@ -1,7 +1,7 @@
 import { densityFromLightness, lightnessFromDensity } from './density'
 
 describe('lightness and density', () => {
-  // CIE 15:2018, from memory: the reference is 100, 50 lies at R = 18.42 %, the branches meet at L* = 8.
+  // CIE 15:2018, from memory: the reference is 100, 50 is at R = 18.42 %, the branches meet at L* = 8.
   it.each([
     [100, 1],
     [50, 0.1842],

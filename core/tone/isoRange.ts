@@ -29,7 +29,7 @@ export interface CurveEnds {
 /** A curve as plain data: a Richards curve, or a rising row through the readings themselves. */
 export type CurveData =
   ({ by: 'model' } & RichardsCurve) | { by: 'readings'; exposures: number[]; densities: number[] }
-/** A curve as a function of log exposure. Between readings it lies half way between a straight line and a cubic. */
+/** A curve as a function of log exposure. Between readings it is half way between a straight line and a cubic. */
 export function densityFunction(curve: CurveData): (x: number) => number {
   if (curve.by === 'model') return (x) => richardsDensity(curve, x)
   const { exposures, densities } = curve

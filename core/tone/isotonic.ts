@@ -1,5 +1,5 @@
 /**
- * Weighted isotonic regression: the never falling row that lies nearest to the values, by pooling neighbours that
+ * Weighted isotonic regression: the never falling row that is nearest to the values, by pooling neighbours that
  * stand the wrong way round.
  *
  * @param values shape (n,), in order.

@@ -115,7 +115,7 @@ export interface RobustFit extends Fitted {
 }
 
 /**
- * A fit that a few bad readings cannot bend: each round counts a point less the further off it lies (Tukey's weights),
+ * A fit that a few bad readings cannot bend: each round counts a point less the further off it is (Tukey's weights),
  * and outliers are named, not hidden.
  *
  * @param leastScatter the finest scatter a reading can have, in the unit of y.

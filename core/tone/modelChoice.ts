@@ -60,7 +60,7 @@ export function isBelieved(
   isPeak: boolean,
 ): fromModel is IsoPoints {
   if (!fromModel || model.isAtLimit) return false
-  // One or two spots that keep the order of the steps may lie off the model; many of them are another shape.
+  // One or two spots that keep the order of the steps may be off the model; many of them are another shape.
   const spots = model.outliers.filter(Boolean).length
   const residuals =
     spots <= x.length / 15 ? model.residuals.filter((_, i) => !model.outliers[i]) : model.residuals
@@ -112,5 +112,5 @@ export function halfWidth(
   return Math.max(FLOOR, 1.96 * Math.hypot(standardDeviation(ranges) ?? 0, misfit))
 }
 
-/** No range is known better than this, in log exposure: what lies between two steps is drawn, not read. */
+/** No range is known better than this, in log exposure: what is between two steps is drawn, not read. */
 const FLOOR = 0.015

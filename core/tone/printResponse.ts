@@ -9,9 +9,9 @@ export interface VirtualCoat {
   speedMillijoulesPerCm2: number
   /** Steepness: 1 is an exponential approach. */
   steepness: number
-  /** A printing-out coat shades what lies below it: how much of the density grown so far stands in the light's way. */
+  /** A printing-out coat shades what is below it: how much of the density grown so far is in the light's way. */
   selfMasking: number
-  /** Share of net density that processing takes back, and share that drying adds. */
+  /** Share of net density that processing undoes, and share that drying adds. */
   processingLoss: number
   dryDown: number
   /** Chalk left in the paper: share of net density it costs. */

@@ -109,7 +109,7 @@ export function settlesTo(
  * How fast the colour of a place last moved before it was settled. What moves after that is fading, over years, and is
  * watched as such (see `changesSince`).
  *
- * @returns CIEDE2000 a day between the last two dry readings that lie half a day apart or more; `null` without two.
+ * @returns CIEDE2000 a day between the last two dry readings that are half a day apart or more; `null` without two.
  */
 export function driftPerDay(
   state: Pick<RunState, 'measurements'>,

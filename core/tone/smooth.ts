@@ -19,7 +19,7 @@ const MOST_OFF = 1.2
 const POWERS = Array.from({ length: 25 }, (_, i) => -9 + i * 0.5)
 
 /**
- * Scatter of readings without any idea of their curve: how far each lies from the cubic through its four neighbours, the
+ * Scatter of readings without any idea of their curve: how far each is from the cubic through its four neighbours, the
  * middle of all, so that corners and spots have no say in it.
  *
  * @param x shape (n,), rising; @param y shape (n,).

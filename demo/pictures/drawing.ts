@@ -13,7 +13,7 @@ export function smooth(from: number, to: number, value: number): number {
   return t * t * (3 - 2 * t)
 }
 
-/** Coverage of a shape whose edge lies at distance 0, negative inside. */
+/** Coverage of a shape whose edge is at distance 0, negative inside. */
 export const inside = (distance: number, softness = 0.0025): number =>
   1 - smooth(-softness, softness, distance)
 

@@ -208,7 +208,7 @@ export const bladderwrack: Scene = (x, y) => {
     level: number,
   ): void => {
     const [bx, by] = [ax + Math.cos(angle) * length, ay + Math.sin(angle) * length]
-    // What lies far off cannot cover this place, nor can what grows from it.
+    // What is far off cannot cover this place, nor can what grows from it.
     if (Math.hypot(x - ax, y - ay) > length * 3.4 + 0.05) return
     distance = Math.min(distance, stroke(x, y, ax, ay, bx, by, width, width * 0.82))
     if (level > 1)

@@ -2,7 +2,7 @@ import type { ProcessDefinition } from '@core/schema/definition'
 import { DAY, memory, practice, starts, WEEK, YEAR } from './blocks'
 import { fixes, hypoClearBath, serves } from './wetSteps'
 
-/** What stands in the trays of a kallitype: developer, acid, toners, fixer, hypo clear. */
+/** What is in the trays of a kallitype: developer, acid, toners, fixer, hypo clear. */
 export const kallitypeBaths: ProcessDefinition['baths'] = [
   {
     id: 'citrate',

@@ -1,6 +1,6 @@
 import type { Substance } from '@core/schema/substance'
 
-/** Where the figures of the tables stand. All were written down from memory; none was looked up. */
+/** Where the figures of the tables stand. All were recorded from memory; none was looked up. */
 export const CRC = {
   standing: 'published',
   source: 'CRC Handbook of Chemistry and Physics, aqueous solubility; value from memory',

@@ -19,7 +19,7 @@ export async function fillTray({ bottleId, ...bath }: Fill): Promise<string> {
   return id
 }
 
-/** A tray that was filled by mistake: it was never there, and what went into it stands in its bottle again. */
+/** A tray that was filled by mistake: it was never there, and what went into it is in its bottle again. */
 export async function undoFill(id: string): Promise<void> {
   const at = Date.now()
   await db.transaction('rw', [db.baths, db.takings], async () => {
@@ -81,7 +81,7 @@ export async function discardBath({ bath, wasteClass, next }: Discard): Promise<
   return wasteId
 }
 
-/** The bath stands in its tray again, its waste was never there, and what had moved up has moved back. */
+/** The bath is in its tray again, its waste was never there, and what had moved up has moved back. */
 export async function undoDiscard({ bath, next }: Discard, wasteId: string): Promise<void> {
   const at = Date.now()
   await db.transaction('rw', [db.baths, db.wastes], async () => {

@@ -56,7 +56,7 @@ export async function setBinned(sheetIds: readonly string[], isBinned: boolean):
 }
 
 /**
- * Removes sheets in the bin for good, with their logs and photographs. Other sheets that lie over them, or repeat them,
+ * Removes sheets in the bin for good, with their logs and photographs. Other sheets that are over them, or repeat them,
  * keep them from going.
  *
  * @throws CoreError `still-needed`.

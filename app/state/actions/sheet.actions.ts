@@ -7,7 +7,7 @@ import { append, undo } from '../../storage/log'
 import { addRunState } from '../../storage/runStates'
 import { BY_NUMBER } from '../../storage/workroomDb'
 
-/** A sheet ready to be written down, with the papers, bottles and lights that were named for the first time. */
+/** A sheet ready to be recorded, with the papers, bottles and lights that were named for the first time. */
 export interface SheetsToSave {
   /** As it will be written, but for what only the writing knows. A batch has its number of sheets here. */
   sheet: Omit<Sheet, 'id' | 'number' | 'createdAt' | 'batch'>
@@ -61,7 +61,7 @@ export async function writeSheets(
         const sheet = Sheet.parse({
           ...read.sheet,
           id: place === 1 ? firstId : uuid(),
-          // A layer lies on the same sheet of paper, which has its number already.
+          // A layer is on the same sheet of paper, which has its number already.
           number: under?.number ?? next + place - 1,
           ...(under && { over: under.id }),
           ...(after && { after }),

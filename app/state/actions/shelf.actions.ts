@@ -18,7 +18,7 @@ export async function putOnShelf(bottle: NewBottle, takings: readonly NewTaking[
   return id
 }
 
-/** Takes the making of a bottle back: it leaves the shelf, and what went into it stands in its jars again. */
+/** Takes the making of a bottle back: it leaves the shelf, and what went into it is in its jars again. */
 export async function undoBottle(id: string): Promise<void> {
   const at = Date.now()
   await db.transaction('rw', [db.bottles, db.takings], async () => {
@@ -49,7 +49,7 @@ export async function throwAway(
   return id
 }
 
-/** The bottle stands on its board again, and its waste was never there. */
+/** The bottle is on its board again, and its waste was never there. */
 export async function undoThrowAway(bottleId: string, wasteId: string): Promise<void> {
   const at = Date.now()
   await db.transaction('rw', [db.bottles, db.wastes], async () => {

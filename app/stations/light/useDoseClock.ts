@@ -13,7 +13,7 @@ import { useNotice } from '../../state/notice.store'
 import { useLights } from '../../state/lights.store'
 import { stripState } from '@core/light/stripProgress'
 
-/** What the exposure clock knows of light: who counts, what the meter says, where the card of a strip lies. */
+/** What the exposure clock knows of light: who counts, what the meter says, where the card of a strip is. */
 export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepState | null) {
   const [now, lights, instruments, notice] = [useNow(), useLights(), useInstruments(), useNotice()]
 
@@ -44,7 +44,7 @@ export function useDoseClock(inHand: () => SheetInRoom | null, step: () => StepS
     return isStuck(samples.value) ? texts.meterReadingHasNotChanged : ''
   })
 
-  /** The light to be written down when the cover comes off: one second of dose is a second of it. */
+  /** The light to be recorded when the cover comes off: one second of dose is a second of it. */
   function reference(): number | undefined {
     const sheet = inHand()?.sheet
     if (!sheet) return undefined

@@ -37,7 +37,7 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
   const reading = ref('')
   const hours = ref('')
   const { faults, attempt } = useAttempt()
-  /** Runs what a field asks for; a refusal stands under the field and what was typed stays. */
+  /** Runs what a field asks for; a refusal is under the field and what was typed stays. */
   async function told(what: Parameters<typeof lights.tell>[1], said: string): Promise<void> {
     const id = await lights.tell(light.value.id, what)
     notice.say(said, () => lights.undoLast(id))

@@ -64,7 +64,7 @@ export function useLightStation() {
     if (isOut.value) return 'Resume exposure'
     return isDone.value ? (stepWords.value?.press.finish ?? '') : 'Open the frame to check'
   })
-  /** Where on the exposure's own rule the looks lie. */
+  /** Where on the exposure's own rule the looks are. */
   const taken = computed(() => {
     const { startedAt, holds = [] } = step.value ?? {}
     if (startedAt === undefined) return []

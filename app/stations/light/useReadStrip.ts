@@ -53,7 +53,7 @@ export function useReadStrip() {
   const difference = ref(String(USUAL_DIFFERENCE))
   const mark = ref<number | null>(null)
   const isByInstrument = ref(false)
-  // What was read before stands in the fields again.
+  // What was read before is in the fields again.
   watch(
     () => one.value?.state.stripRead,
     (read) => {

@@ -23,7 +23,7 @@ export interface OpenedPicture {
   bits: number
 }
 
-/** The picture in hand and what is decided for it; it lies there until another one comes. */
+/** The picture in hand and what is decided for it; it is there until another one comes. */
 export const useNegativeDesk = defineStore('negativeDesk', () => {
   const preferences = usePreferences()
   const picture = shallowRef<OpenedPicture | null>(null)

@@ -13,10 +13,10 @@ import { parseSize } from '@core/quantity/size'
 import { PLAIN_INVERSION, type NegativeCurve } from '@core/tone/curve'
 import type { FilmFormat } from '../../workers/filmFile'
 
-/** What a print is parted into. */
+/** What a print is separated into. */
 export type Parting = 'one' | keyof typeof SEPARATIONS
 
-/** One layer as it is written down. */
+/** One layer as it is recorded. */
 export interface LayerDraft {
   name: string
   /** Per cent of each channel; all empty for luminance. */
@@ -28,7 +28,7 @@ export interface LayerDraft {
   curveId: string
 }
 
-/** A negative as it stands in the form: what is typed stays as it was typed. */
+/** A negative as it is in the form: what is typed stays as it was typed. */
 export interface NegativeDraft {
   sheetId: string
   size: string

@@ -185,7 +185,7 @@ describe('a draft of a negative', () => {
       ['magenta and yellow', { red: 0, green: 1, blue: 1 }],
       ['cyan', { red: 1, green: 0, blue: 0 }],
     ])
-    // Each layer's marks stand at places of their own; all else about the border is the same.
+    // Each layer's marks are at places of their own; all else about the border is the same.
     expect(films.map(({ plan }) => plan.border)).toEqual(
       [0, 1].map((layer) => ({ ...films[0]!.plan.border, layer })),
     )

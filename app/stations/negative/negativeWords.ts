@@ -14,7 +14,7 @@ export interface Rung {
   tone: number
   planned: number
   print: number
-  /** It lies so near the next one that the two close up. */
+  /** It is so near the next one that the two close up. */
   closesUp: boolean
 }
 

@@ -22,7 +22,7 @@ export function useCalibration(id: () => string) {
     }))
   })
 
-  /** @returns whether it was written down. */
+  /** @returns whether it was recorded. */
   async function change(what: Partial<Calibration>, said?: string): Promise<boolean> {
     const before = one.value?.calibration
     if (!before) return false

@@ -183,7 +183,7 @@ header {
   margin-right: auto;
 }
 
-/* Its ends stand below the value. */
+/* Its ends are below the value. */
 .PrintsStation-from {
   grid-column: 4;
 }

@@ -31,7 +31,7 @@ export interface PrintFilter {
   standing: StandingId | ''
 }
 
-/** What a thread names that lies in other records. */
+/** What a thread names that is in other records. */
 export interface ThreadNames {
   papers: ReadonlyMap<string, Paper>
   lights: ReadonlyMap<string, Light>
@@ -90,7 +90,7 @@ export class ThreadTexts {
       this.names = names
     }
     const [first] = stack
-    // Most lie alone, and a text that is put together again has to be laid out in memory before it can be searched.
+    // Most are alone, and a text that is put together again has to be laid out in memory before it can be searched.
     if (first && stack.length === 1) return this.ofOne(first, names)
     return stack.map((one) => this.ofOne(one, names)).join(' ')
   }
@@ -104,7 +104,7 @@ export class ThreadTexts {
   }
 }
 
-/** The words that all have to be found; what stands in “quotes” is found as it stands. */
+/** The words that all have to be found; what is in “quotes” is found as it stands. */
 export const wordsOf = (text: string): string[] =>
   [...text.toLowerCase().matchAll(/["“]([^"”]+)["”]?|(\S+)/g)].map((match) =>
     (match[1] ?? match[2] ?? '').trim(),
@@ -114,7 +114,7 @@ export const wordsOf = (text: string): string[] =>
  * Prints that the filter lets through, in the order given.
  *
  * @param textOf text of everything known of a print (see `ThreadTexts`); asked only where words are.
- * @param isWithin whether a value of it lies where it is wanted (see `rangeOf`).
+ * @param isWithin whether a value of it is where it is wanted (see `rangeOf`).
  */
 export function found(
   prints: readonly SheetInRoom[],

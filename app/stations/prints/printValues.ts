@@ -68,7 +68,7 @@ const valueOf = (id: ValueId): PrintValue => VALUES.find((one) => one.id === id)
 export const exampleOf = (id: ValueId): string => valueOf(id).example
 
 /**
- * Prints whose value lies between two others; an end that is left empty is open, and ends the wrong way round are turned.
+ * Prints whose value is between two others; an end that is left empty is open, and ends the wrong way round are turned.
  *
  * @returns `null` where both ends are open.
  * @throws CoreError where an end cannot be read; its field is `from` or `to`.

@@ -6,7 +6,7 @@ const hundredths = (value: number) => String(Math.round(Math.abs(value) * 100) /
 const mm = (value: number) => `${hundredths(value)} mm`
 const percent = (share: number) => `${hundredths(100 * share)} %`
 
-/** How the layers lie, line by line. */
+/** How the layers are, line by line. */
 export const registerLines = ({
   shift,
   turnDegrees,

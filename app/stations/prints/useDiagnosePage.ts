@@ -37,7 +37,7 @@ export function useDiagnosePage() {
     return id ? workroom.find(id) : undefined
   })
 
-  /** Every step of the talk can be taken back. */
+  /** Every step of the talk can be undone. */
   async function done(work: Promise<() => Promise<void>>, said: string): Promise<void> {
     try {
       const back = await work

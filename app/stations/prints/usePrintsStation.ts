@@ -28,7 +28,7 @@ export function usePrintsStation() {
   const filter = ref<PrintFilter>({ words: '', portfolio: '', processId: '', standing: '' })
   const field = useTemplateRef<InstanceType<typeof InlineField>>('field')
 
-  /** One card a sheet of paper: the uppermost layer stands for what lies under it. */
+  /** One card a sheet of paper: the uppermost layer stands for what is under it. */
   const onLine = computed(() => workroom.sheets.filter((one) => !workroom.covered.has(one.sheet.id)))
   const names = computed(() => ({
     papers: new Map(workroom.papers.map((one) => [one.id, one])),
@@ -41,7 +41,7 @@ export function usePrintsStation() {
     const [layered, known] = [workroom.layered, names.value]
     return (one: SheetInRoom) => threadTexts.of(layered.get(one.sheet.id) ?? [one], known)
   })
-  /** Prints of which one value lies between two others. */
+  /** Prints of which one value is between two others. */
   const range = ref<{ of: ValueId | ''; from: string; to: string }>({ of: '', from: '', to: '' })
   const within = computed(() => {
     const { of, ...ends } = range.value

@@ -35,7 +35,7 @@ interface Read {
   film: { width: number; height: number }
 }
 
-/** How the layers of a sheet lie on each other, from a scan or a photo of it. */
+/** How the layers of a sheet are on each other, from a scan or a photo of it. */
 export function useRegisterPage() {
   const [route, router, workroom, preferences, notice, now] = [
     useRoute(),

@@ -43,7 +43,7 @@ describe('labelPdf', () => {
     const label = labelled(contents)
     expect(label.signal).toBe(signal)
     const pdf = await textOf(labelPdf(label))
-    // Every text is placed at `x y Td` from the bottom: none may lie below the edge of the label.
+    // Every text is placed at `x y Td` from the bottom: none may be below the edge of the label.
     const heights = [...pdf.matchAll(/([\d.-]+) ([\d.-]+) Td/g)].map((match) => Number(match[2]))
     expect(heights.length).toBeGreaterThan(1)
     expect(Math.min(...heights)).toBeGreaterThan(0)

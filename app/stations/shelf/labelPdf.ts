@@ -38,7 +38,7 @@ export function labelPdf(label: BottleLabel): Blob {
   return pdf.output('blob')
 }
 
-/** Statements shrink so that all of them stand on the label; 5 points is the least that reads. */
+/** Statements shrink so that all of them are on the label; 5 points is the least that reads. */
 const statementSize = (count: number) => (count <= 4 ? 7.5 : count <= 8 ? 6 : 5)
 
 function drawQr(pdf: jsPDF, link: string, x: number, y: number): void {

@@ -59,7 +59,7 @@ export interface ReadSolution {
   cost: number | null
 }
 
-/** A row of a recipe for so much per cent of a substance. */
+/** A row of a recipe for so much percent of a substance. */
 export const rowOf = (key: string, source: string, amount: number, measure: Measure): RecipeRow => ({
   key,
   source,

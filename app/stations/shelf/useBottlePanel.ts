@@ -44,7 +44,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
     try {
       const value = readAmount()
       fault.value = undefined
-      // Before the act: what is typed while it is being written down belongs to the next one.
+      // Before the act: what is typed while it is being recorded belongs to the next one.
       amount.value = ''
       await act(value)
     } catch (error) {
@@ -58,7 +58,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
       const id = await takeOut({ bottleId: bottle.value.id, amount: value, why: 'bath' })
       notice.say(`${digits(value)} ${unit.value} removed from ${bottle.value.label}.`, () => undoTakeIn(id))
     })
-  /** Counting sets what is left: the difference is written down as a taking. */
+  /** Counting sets what is left: the difference is recorded as a taking. */
   const count = () =>
     withAmount(async (value) => {
       if (props.standing.left === null) {
@@ -123,7 +123,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
   }
   const relabel = () => changeBottle(bottle.value.id, { statedPercent: undefined })
 
-  /** Everything that has gone out, newest first: by hand, and by coats, which can be taken back at their sheet. */
+  /** Everything that has gone out, newest first: by hand, and by coats, which can be undone at their sheet. */
   const gone = computed(() => {
     const byHand = workroom.takings
       .filter((one) => one.bottleId === bottle.value.id && !one.takenBackAt)

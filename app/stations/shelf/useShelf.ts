@@ -8,7 +8,7 @@ import { substances, treatments } from '@library/index'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
 
-/** One bottle as it stands on its board. */
+/** One bottle as it is on its board. */
 export interface ShelvedBottle {
   bottle: Bottle
   /** `null` where no one measured. */
@@ -23,7 +23,7 @@ export interface ShelvedBottle {
 
 const CLEAR = '#dfe0da'
 
-/** The shelf: what stands on which board, and what there is to make. */
+/** The shelf: what is on which board, and what there is to make. */
 export function useShelf() {
   const [workroom, now] = [useWorkroom(), useNow()]
   // A shelf is read by the minute; conditions need not be asked at every beat.

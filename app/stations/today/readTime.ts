@@ -5,7 +5,7 @@ const DAY_MS = 86_400_000
 /**
  * A time of day as it is typed, `14:30` or `9`, as the next such moment.
  *
- * @param after milliseconds; the moment lies after this.
+ * @param after milliseconds; the moment is after this.
  * @returns `null` for nothing. @throws CoreError `unreadable`.
  */
 export function readTime(text: string, after: number, field: string): number | null {

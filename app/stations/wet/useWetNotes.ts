@@ -26,7 +26,7 @@ interface AtTheTrays {
 /** From this share off its strength on, a bath is said to be another one. */
 const NOTABLE = 0.2
 
-/** What the margin says at the trays: what came early or late, who lies in the tray, what it meets, what comes next. */
+/** What the margin says at the trays: what came early or late, who is in the tray, what it meets, what comes next. */
 export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second }: AtTheTrays): void {
   const baths = useBaths()
   const slips = computed(() =>
@@ -55,13 +55,13 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
     ]
   })
 
-  /** What really stands in the tray of a solution, where it is filled. */
+  /** What really is in the tray of a solution, where it is filled. */
   function standingIn({ definition, sheet }: SheetInRoom, id: string): Bath['contents'] | undefined {
     const solution = [...definition.baths, ...definition.components].find((known) => known.id === id)
     return solution && baths.standing(definition, solution, sheet.choices)?.contents
   }
 
-  /** Sheets that lie in the solution that this one waits for. */
+  /** Sheets that are in the solution that this one waits for. */
   function takenNotes(one: SheetInRoom): MarginNote[] {
     const solution = isWaiting.value ? baths.solutionOf(one, false) : null
     if (!solution) return []

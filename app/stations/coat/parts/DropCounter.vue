@@ -110,7 +110,7 @@ useKeyRows('Drops', () => [
   { key: 'p', name: 'Metronome: one drop per tick', run: togglePace },
 ])
 
-/** Drawn drops stand in groups of five, as one counts. */
+/** Drawn drops are in groups of five, as one counts. */
 const groups = (row: (typeof rows.value)[number]) => {
   const total = Math.min(Math.max(row.count, row.counted), 120)
   return Array.from({ length: Math.ceil(total / 5) }, (_, group) =>

@@ -85,7 +85,7 @@ function switchLamp(isOn: boolean): void {
     lamps.find((light) => light.id === lights.meterAt) ?? (lamps.length === 1 ? lamps[0] : undefined)
   if (lamp) void lights.tell(lamp.id, { type: isOn ? 'lit' : 'out' })
 }
-/** Which light the meter lies under; a choice row knows no nothing, so a word stands for it. */
+/** Which light the meter is under; a choice row knows no nothing, so a word stands for it. */
 const meterAt = computed({
   get: () => lights.meterAt ?? 'any',
   set: (id: string | undefined) => {

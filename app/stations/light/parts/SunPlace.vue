@@ -21,7 +21,7 @@ import { placeText, readPlace } from '../light.draft'
 import { useLights } from '../../../state/lights.store'
 import { skyText } from '../lightWords'
 
-/** Where a sun is printed under, how the frame lies there, and what the sky is. */
+/** Where a sun is printed under, how the frame is there, and what the sky is. */
 const props = defineProps<{ light: Light | null }>()
 const [lights, now, notice] = [useLights(), useNow(), useNotice()]
 const DAY = 86_400_000

@@ -10,9 +10,9 @@ import QuantityField from '../../../kit/QuantityField.vue'
 import FieldGrid from './FieldGrid.vue'
 import { borderMillimetres, type NegativeDraft } from '../negative.draft'
 
-/** What lies around the picture on its film, in which ink, and as which kind of file. */
+/** What is around the picture on its film, in which ink, and as which kind of file. */
 const props = defineProps<{ draft: NegativeDraft; fault: Refusal | undefined }>()
-/** Each layer's marks stand at places of their own, so that the print tells how they lie on each other. */
+/** Each layer's marks are at places of their own, so that the print tells how they are on each other. */
 const LAYERS = Array.from({ length: MOST_LAYERS }, (_, i) => ({ id: String(i), name: String(i + 1) }))
 /* eslint-disable vue/no-mutating-props -- the draft is the desk's own, handed down whole */
 const side = computed({

@@ -12,7 +12,7 @@ import { momentSaid } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
 import { removeForGood, setBinned } from '../../../state/actions/print.actions'
 
-/** Sheets that were thrown away, until they are taken back or removed for good. */
+/** Sheets that were thrown away, until they are restored or removed for good. */
 const [workroom, now, notice, router] = [useWorkroom(), useNow(), useNotice(), useRouter()]
 const binned = computed(() =>
   [...workroom.binned].sort((a, b) => (b.sheet.binnedAt ?? 0) - (a.sheet.binnedAt ?? 0)),

@@ -96,7 +96,7 @@ async function walk(event: KeyboardEvent): Promise<void> {
       }"
       :aria-label="`Row ${line.index + 1} of ${count}`"
     >
-      <!-- By their place: another search changes what hangs there, which is quicker than to take down and hang anew. -->
+      <!-- By their place: another search changes what hangs there, which is quicker than to take down and hang again. -->
       <HungPrint
         v-for="(one, place) in inLine(line.index)"
         :key="place"

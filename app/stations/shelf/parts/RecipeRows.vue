@@ -27,7 +27,7 @@ const MEASURES: readonly { id: Measure; name: string }[] = [
   { id: 'drops', name: 'drops' },
   { id: 'spoonMillilitres', name: 'ml by spoon' },
 ]
-/** A stock is poured by volume, in parts, or until so much of its first solute stands in the whole. */
+/** A stock is poured by volume, in parts, or until so much of its first solute is in the whole. */
 const STOCK_MEASURES = MEASURES.filter(({ id }) => ['millilitres', 'parts', 'percentWv'].includes(id))
 
 /** Substances by name, with what else they are called, so that either finds them; then solutions that stand ready. */
@@ -58,7 +58,7 @@ const jars = computed(() => {
 })
 const NONE: { id: string; name: string }[] = []
 const jarsFor = (row: RecipeRow) => jars.value.get(row.source) ?? NONE
-/** Portions stand in the order of the rows that name something. */
+/** Portions are in the order of the rows that name something. */
 const portionOf = (row: RecipeRow) => {
   const at = rows.value.filter((one) => one.source).indexOf(row)
   return props.read.solution?.portions[at]

@@ -11,7 +11,7 @@ import { useBaths } from '../../../state/baths.store'
 import { bathLine, isWanting } from '../../../words/bathWords'
 import TrayChip from './TrayChip.vue'
 
-/** The trays of one process as they stand on the bench, left to right, with the sheets that lie in them. */
+/** The trays of one process as they are on the bench, left to right, with the sheets that are in them. */
 const props = defineProps<{
   definition: ProcessDefinition
   sheets: readonly SheetInRoom[]
@@ -20,7 +20,7 @@ const props = defineProps<{
   openTray: string | null
   /** Its process is named above it, where there are several on the bench. */
   isNamed: boolean
-  /** Another process than that of the sheet in hand: only the trays in which something lies. */
+  /** Another process than that of the sheet in hand: only the trays in which something is. */
   isAside: boolean
 }>()
 const emit = defineEmits<{ choose: [sheetId: string]; open: [tray: BenchTray] }>()
@@ -232,7 +232,7 @@ p {
   font-size: var(--es-size-tiny);
 }
 
-/* What lies in another process's trays is said beside them, in little height. */
+/* What is in another process's trays is said beside them, in little height. */
 .is-aside {
   display: flex;
   gap: var(--es-space-3) var(--es-space-6);
