@@ -28,14 +28,14 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
   await page.getByLabel('Exposure', { exact: true }).fill('12 min')
   await page.getByLabel('Bottle of iron citrate').fill('A-1')
 
-  // Every figure opens to its working: 10 × 12 cm take 120 cm² × 38.8 ml/m² = 0.466 ml, 9 drops to the nearest whole.
+  // Every figure opens to its working: 10 × 12 cm take 120 cm² × 38.8 ml/m² = 0.466 ml, 9 drops to the nearest whole and 10 for equal parts.
   await page.getByRole('button', { name: /on 120/ }).click()
   await expect(page.getByRole('heading', { name: 'Working: 0.466 ml' })).toBeVisible()
   await expect(page.getByText('V = A·k·n')).toBeVisible()
   await click('Plan this sheet')
 
-  // 9 drops cannot be shared evenly between two bottles, and the larger count that can is offered.
-  await expect(page.getByText('10 drops in all (5 + 5) would match the ratio better.')).toBeVisible()
+  // 9 drops cannot be shared evenly between two bottles, so 10 are counted.
+  await expect(page.getByText(/5 drops of iron citrate, 5 drops of ferricyanide/i)).toBeVisible()
   await click('Start counting drops')
   for (let drop = 1; drop <= 5; drop++) {
     await click('Next drop')
@@ -51,7 +51,7 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
   await page.getByLabel('Ferricyanide, drops counted').press('Enter')
   await expect(page.getByText('Enter a number, for example 20.')).toBeVisible()
   await expect(page.getByLabel('Ferricyanide, drops counted')).toHaveValue('1')
-  await page.getByLabel('Ferricyanide, drops counted').fill('4')
+  await page.getByLabel('Ferricyanide, drops counted').fill('5')
   await page.getByLabel('Ferricyanide, drops counted').press('Enter')
   await click('Mixed: start coating')
   await heading('Coat the sheet')
@@ -106,7 +106,7 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
     page.getByText('This file is not a JPEG, PNG or WebP picture. Save it as a JPEG and add that file.'),
   ).toBeVisible()
   await click('Close this message')
-  await expect(page.getByText('Iron citrate 5 drops, Ferricyanide 4 drops')).toBeVisible()
+  await expect(page.getByText('Iron citrate 5 drops, Ferricyanide 5 drops')).toBeVisible()
 
   await page.clock.fastForward(26 * 3_600_000)
   await click('Dry check')

@@ -314,7 +314,7 @@ describe('classic cyanotype', () => {
       'Count the drops: Iron citrate 2 drops, Ferricyanide 2 drops',
       'Coat the sheet: 1 min 30 s',
       'Dry in the dark: 11 min',
-      'Expose: 9 min, as planned, exposure changed by 1 min to 9 min, 1 check',
+      'Expose: 9 min, planned 9 min (changed by 1 min), 1 check',
       'Wash: 5 min 20 s, 1 change of water',
       'Hang to dry: in progress',
       'Wet check: not decided, whites clean',

@@ -63,7 +63,7 @@ describe('a story', () => {
         ],
         'Exposure',
       ),
-    ).toBe('10 min 7 s, planned 10 min 5 s after +1/3 stop'))
+    ).toBe('10 min 7 s, planned 10 min 5 s (changed by +1/3 stop)'))
 
   it('tells a coat that took too long and a drying cut short', () => {
     expect(line([...wholeJob.slice(0, 6), [10 + 150, finish('spread')]], 'Coating')).toBe(

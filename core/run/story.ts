@@ -102,7 +102,7 @@ function detailOf(step: StepState, components: ReadonlyMap<string, string>): str
 function against(took: number, planned: number, changes: StepState['changes']): string {
   const isOver = isOverExposed(took, planned) ? ', over-exposed' : ''
   if (changes.length)
-    return `planned ${formatSpan(planned)} after ${changes.map(({ said }) => said).join(', ')}${isOver}`
+    return `planned ${formatSpan(planned)} (changed by ${changes.map(({ said }) => said).join(', ')})${isOver}`
   // Within a hundredth, or the three seconds it takes to reach the frame, an exposure was as planned.
   const isAsPlanned = Math.abs(took - planned) <= Math.max(3, planned / 100)
   return isAsPlanned ? 'as planned' : `planned ${formatSpan(planned)}${isOver}`

@@ -98,6 +98,7 @@ ol {
 }
 
 li {
+  position: relative;
   display: flex;
   flex-wrap: wrap;
   gap: 0 var(--es-space-3);
@@ -157,8 +158,13 @@ li {
   font-size: var(--es-size-small);
 }
 
+/* With a mouse they are over the end of their row while it is pointed at, and take no room from the words. */
 @media (hover: hover) {
   .RunningOrder-move {
+    position: absolute;
+    right: 0;
+    padding-left: var(--es-space-3);
+    background: var(--es-page);
     opacity: 0;
   }
 
