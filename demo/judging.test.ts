@@ -132,10 +132,9 @@ describe('printing it again', () => {
 
   describe('after a judgement', () => {
     const record = recordOf(22)
+    const first = { ...record.state.judgements[0]!, moment: 'dry' as const }
     const judged = (said: Partial<(typeof record.state.judgements)[number]>) => {
-      const judgements = [
-        { ...record.state.judgements[0]!, shadows: undefined, highlights: undefined, ...said },
-      ]
+      const judgements = [{ ...first, shadows: undefined, highlights: undefined, ...said }]
       const again = repeatOf({ ...record, state: { ...record.state, judgements } }, room, taken, NOW)
       return { seconds: again.sheet.exposureSeconds, kinds: again.notices.map((one) => one.kind) }
     }
@@ -162,8 +161,13 @@ describe('printing it again', () => {
       expect(kinds).toContain(kind)
     })
 
+    it('made while the print was wet moves nothing', () =>
+      expect(judged({ moment: 'wet', verdict: 'again', shadows: 'thin' })).toEqual(
+        judged({ verdict: 'undecided' }),
+      ))
+
     it('gives way to the one change that a diagnosis tests', () => {
-      const thin = { ...record.state.judgements[0]!, verdict: 'again' as const, shadows: 'thin' as const }
+      const thin = { ...first, verdict: 'again' as const, shadows: 'thin' as const }
       const other = { ...record, state: { ...record.state, judgements: [thin] } }
       expect(repeatOf(other, room, taken, NOW, { coats: 2 }).sheet.exposureSeconds).toBe(same)
     })

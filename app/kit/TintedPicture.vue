@@ -1,5 +1,5 @@
 <template>
-  <!-- In the dim room whatever is inside is shown as amber light only: multiplied by the picture's ground colour. -->
+  <!-- In the dim room the content is shown as amber light only: multiplied by the picture's ground colour. -->
   <div class="TintedPicture"><slot /></div>
 </template>
 

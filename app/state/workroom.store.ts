@@ -125,7 +125,7 @@ export const useWorkroom = defineStore('workroom', () => {
       definition: definitionOf(run.process.id),
     })),
   )
-  /** Sheets that a further layer is over: what is still to be done with them is done with the upper layer. */
+  /** Sheets under another layer: what is still to be done with them is done with the upper layer. */
   const covered = computed(() => coveredIds(sheets.value))
   /** Layers of one sheet of paper, lowest first, by the id of each; only of sheets that have more than one. */
   const layered = computed(() => {

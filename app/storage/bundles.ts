@@ -137,7 +137,7 @@ export class Bundles {
     // Their keys first: a walk over whole rows would step on those between, which may be lost.
     const ids = await this.table
       .where('keys')
-      // A slash is followed by nought, so that whatever comes after the slash is between the two.
+      // In the order of characters 0 follows the slash, so every key with the slash is between the two.
       .inAnyRange(
         sheetIds.map((id) => [`${id}/`, `${id}0`]),
         { includeLowers: true, includeUppers: false },

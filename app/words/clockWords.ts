@@ -25,8 +25,10 @@ export const isLate = (clock: ClockReading): boolean => (clock.remainingSeconds 
 /** What to do about a clock that is long past its time. */
 export function lateWords(definition: ProcessDefinition, clock: ClockReading): string {
   const step = stepOf(definition, clock.wordsId)
+  // Past a minimum nothing is late: it can be looked at, and the step finished, at any time.
+  const how = clock.kind === 'atLeast' ? 'check now' : 'overdue'
   return clock.kind === 'atLeast' || clock.kind === 'toEnd' || clock.kind === 'within'
-    ? `overdue: ${(step?.press.finish ?? 'finish the step').replace(/^\p{Lu}(?=\p{Ll})/u, (letter) => letter.toLowerCase())}`
+    ? `${how}: ${(step?.press.finish ?? 'finish the step').replace(/^\p{Lu}(?=\p{Ll})/u, (letter) => letter.toLowerCase())}`
     : endWords(definition, clock)
 }
 

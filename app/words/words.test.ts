@@ -37,6 +37,7 @@ describe('the ledge', () => {
     expect(plain(ledgeFigure(left))).toBe('+1 h 55 min')
     expect(isLate(left)).toBe(true)
     expect(lateWords(classicCyanotype, left)).toMatch(/^overdue: finish exposure/)
+    expect(lateWords(classicCyanotype, read(7, 160))).toMatch(/^check now: /)
     expect(isLate({ ...left, remainingSeconds: -3599 })).toBe(false)
     expect(lateWords(classicCyanotype, { ...read(8, 800), remainingSeconds: -7200 })).toBe(
       'the coat is too old',

@@ -101,9 +101,12 @@ export function repeatOf(
   }
 }
 
-/** What the last judgement of the print says of the next exposure, in stops, with a notice that says why. */
+/**
+ * What the last judgement of the dry print says of the next exposure, in stops, with a notice that says why. A wet print
+ * still changes as it dries, so a wet check moves nothing.
+ */
 function judgedStops({ state }: PrintRecord, notices: RepeatNotice[]): number {
-  const judged = state.judgements.at(-1)
+  const judged = state.judgements.findLast((one) => one.moment !== 'wet')
   if (!judged || judged.verdict === 'undecided') return 0
   if (judged.verdict === 'keep') {
     notices.push({ kind: 'kept' })

@@ -116,7 +116,9 @@ function doseSaid(
   // Seconds of the planned light are no time that passed, so they are said as a share.
   const amount =
     millijoulesPerCm2 === undefined
-      ? `${plannedSeconds ? Math.round((100 * seconds) / plannedSeconds) : 100}\u00a0% of the planned dose`
+      ? plannedSeconds
+        ? `${Math.round((100 * seconds) / plannedSeconds)}\u00a0% of the planned dose`
+        : `as much as ${formatSpan(seconds)} of the light it was planned for`
       : `${digits(millijoulesPerCm2)}\u00a0mJ/cm²`
   const counted = by === 'meter' ? 'by the meter' : 'from the model of the light'
   const silent = silentSeconds ? `, ${formatSpan(silentSeconds)} of it without meter readings` : ''
