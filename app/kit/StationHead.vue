@@ -44,7 +44,7 @@ const emit = defineEmits<{ choose: [sheetId: string] }>()
 }
 
 .StationHead > div {
-  flex: 1 1 15rem;
+  flex: 1 1 11rem;
 }
 
 .StationHead-mark {

@@ -161,7 +161,7 @@ const {
 <style scoped>
 .TabletPage {
   display: grid;
-  grid-template-columns: minmax(0, 17rem) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 15rem) minmax(0, 1fr);
   gap: var(--es-space-5) var(--es-space-7);
 }
 
@@ -177,7 +177,7 @@ const {
   align-content: start;
 }
 
-@media (width <= 68.75em) {
+@media (width <= 51.25em) {
   .TabletPage {
     grid-template-columns: minmax(0, 1fr);
   }
