@@ -12,6 +12,8 @@ export default defineConfig({
   testDir: './e2e',
   outputDir: './test-results',
   workers: 3,
+  // Tests that are tagged so run in `npm run test:long`: each way a second time, long ways, and faults of the machine.
+  ...(process.env.LONG_TESTS !== '1' && { grepInvert: /@long/ }),
   fullyParallel: true,
   // Limits only end what hangs; no test depends on how fast the machine is.
   timeout: 300_000,

@@ -74,44 +74,46 @@ test('into a used workroom: what is the same is left, what differs is shown and 
   await expect(page.getByText('1 Horn house, from the sea')).toBeVisible()
 })
 
-test('an archive in two parts comes in, both chosen at once, and nothing of it is missing', async ({
-  page,
-}) => {
-  await open(page, DEMO_ADDRESS)
-  const files = unzipSync(await exported(page))
-  const photoIds = recordsOf(zipSync(files)).photos.map(({ id }: { id: string }) => id) as string[]
-  const shares = [photoIds.slice(0, 3), photoIds.slice(3)]
-  /** What a workroom writes whose pictures are more than one archive holds. */
-  const part = (n: number) => {
-    const without = photoIds.filter((id) => !shares[n]!.includes(id))
-    const held = Object.entries(files).filter(([path]) => !without.some((id) => path.includes(id)))
-    const manifest = JSON.parse(strFromU8(files['manifest.json']!))
-    const listed = Object.fromEntries(held.flatMap(([path]) => (path in manifest.files ? [[path, manifest.files[path]]] : []))) // prettier-ignore
-    const said = { ...manifest, files: listed, part: { number: n + 1, of: 2 }, without }
-    return zipSync({ ...Object.fromEntries(held), 'manifest.json': strToU8(JSON.stringify(said)) })
-  }
-  await open(page, `${OWN_ADDRESS}/workroom`)
-  await page.getByLabel('Archive file').setInputFiles(
-    [1, 0].map((n) => ({
-      name: `ember-sheet-part-${n + 1}-of-2.zip`,
-      mimeType: 'application/zip',
-      buffer: Buffer.from(part(n)),
-    })),
-  )
-  await expect(report(page)).toContainText('Part 1 of 2')
-  await expect(report(page)).toContainText(
-    `${shares[1]!.length} photos have no pictures in this file. The pictures may be in another part.`,
-  )
-  await report(page).getByRole('button', { name: 'Import' }).click()
-  await expect(report(page)).toContainText('Part 2 of 2')
-  await expect(report(page)).toContainText(
-    `${shares[1]!.length} missing or damaged pictures will be replaced.`,
-  )
-  await report(page).getByRole('button', { name: 'Import' }).click()
-  await expect(report(page)).toBeHidden()
-  await page.getByRole('button', { name: 'Check stored data' }).click()
-  await expect(page.getByText(/checked. No faults found/)).toBeVisible()
-})
+test(
+  'an archive in two parts comes in, both chosen at once, and nothing of it is missing',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page, DEMO_ADDRESS)
+    const files = unzipSync(await exported(page))
+    const photoIds = recordsOf(zipSync(files)).photos.map(({ id }: { id: string }) => id) as string[]
+    const shares = [photoIds.slice(0, 3), photoIds.slice(3)]
+    /** What a workroom writes whose pictures are more than one archive holds. */
+    const part = (n: number) => {
+      const without = photoIds.filter((id) => !shares[n]!.includes(id))
+      const held = Object.entries(files).filter(([path]) => !without.some((id) => path.includes(id)))
+      const manifest = JSON.parse(strFromU8(files['manifest.json']!))
+      const listed = Object.fromEntries(held.flatMap(([path]) => (path in manifest.files ? [[path, manifest.files[path]]] : []))) // prettier-ignore
+      const said = { ...manifest, files: listed, part: { number: n + 1, of: 2 }, without }
+      return zipSync({ ...Object.fromEntries(held), 'manifest.json': strToU8(JSON.stringify(said)) })
+    }
+    await open(page, `${OWN_ADDRESS}/workroom`)
+    await page.getByLabel('Archive file').setInputFiles(
+      [1, 0].map((n) => ({
+        name: `ember-sheet-part-${n + 1}-of-2.zip`,
+        mimeType: 'application/zip',
+        buffer: Buffer.from(part(n)),
+      })),
+    )
+    await expect(report(page)).toContainText('Part 1 of 2')
+    await expect(report(page)).toContainText(
+      `${shares[1]!.length} photos have no pictures in this file. The pictures may be in another part.`,
+    )
+    await report(page).getByRole('button', { name: 'Import' }).click()
+    await expect(report(page)).toContainText('Part 2 of 2')
+    await expect(report(page)).toContainText(
+      `${shares[1]!.length} missing or damaged pictures will be replaced.`,
+    )
+    await report(page).getByRole('button', { name: 'Import' }).click()
+    await expect(report(page)).toBeHidden()
+    await page.getByRole('button', { name: 'Check stored data' }).click()
+    await expect(page.getByText(/checked. No faults found/)).toBeVisible()
+  },
+)
 
 /** Writes changed records back into an archive with an honest list, as another workroom would have. */
 async function resealed(files: Record<string, Uint8Array>, records: unknown): Promise<Uint8Array> {
@@ -124,7 +126,7 @@ async function resealed(files: Record<string, Uint8Array>, records: unknown): Pr
   return zipSync({ ...files, 'records.json': bytes, 'manifest.json': strToU8(JSON.stringify(manifest)) })
 }
 
-test('bad archives are refused with a reason, and change nothing', async ({ page }) => {
+test('bad archives are refused with a reason, and change nothing', { tag: '@long' }, async ({ page }) => {
   await open(page)
   await plan(page, 'Net loft')
   const good = await exported(page)
@@ -165,75 +167,81 @@ test('bad archives are refused with a reason, and change nothing', async ({ page
   expect(recordsOf(await exported(page))).toEqual(recordsOf(good))
 })
 
-test('of an archive that is damaged in places, the rest comes in, and what is wrong is named and kept', async ({
-  page,
-}) => {
-  await open(page)
-  await plan(page, 'Net loft')
-  const good = await exported(page)
-  const records = recordsOf(good)
-  const light = { ...records.lights[0]!, id: crypto.randomUUID(), name: 'Porch lamp' }
-  const reading = {
-    id: crypto.randomUUID(),
-    lightId: light.id,
-    at: Date.now(),
-    what: { type: 'read', milliwattsPerCm2: 4820, by: 'typed' },
-    note: '',
-  }
-  const lightEntries = [...records.lightEntries, reading]
-  const bad = await resealed(unzipSync(good), {
-    ...records,
-    lights: [...records.lights, light],
-    lightEntries,
-  })
-  await choose(page, bad, 'damaged.zip')
-  await expect(report(page)).toContainText('1 part of this archive could not be read')
-  await expect(report(page)).toContainText('Set aside: Lamp log entry.')
-  await expect(report(page)).toContainText('milliwatts per cm2 is more than 1000.')
-  await report(page).getByRole('button', { name: 'Import', exact: true }).click()
-  await expect(page.getByText('Imported.')).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'Set aside' })).toBeVisible()
-  await expect(page.getByRole('listitem').filter({ hasText: 'Lamp log entry' })).toBeVisible()
+test(
+  'of an archive that is damaged in places, the rest comes in, and what is wrong is named and kept',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page)
+    await plan(page, 'Net loft')
+    const good = await exported(page)
+    const records = recordsOf(good)
+    const light = { ...records.lights[0]!, id: crypto.randomUUID(), name: 'Porch lamp' }
+    const reading = {
+      id: crypto.randomUUID(),
+      lightId: light.id,
+      at: Date.now(),
+      what: { type: 'read', milliwattsPerCm2: 4820, by: 'typed' },
+      note: '',
+    }
+    const lightEntries = [...records.lightEntries, reading]
+    const bad = await resealed(unzipSync(good), {
+      ...records,
+      lights: [...records.lights, light],
+      lightEntries,
+    })
+    await choose(page, bad, 'damaged.zip')
+    await expect(report(page)).toContainText('1 part of this archive could not be read')
+    await expect(report(page)).toContainText('Set aside: Lamp log entry.')
+    await expect(report(page)).toContainText('milliwatts per cm2 is more than 1000.')
+    await report(page).getByRole('button', { name: 'Import', exact: true }).click()
+    await expect(page.getByText('Imported.')).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Set aside' })).toBeVisible()
+    await expect(page.getByRole('listitem').filter({ hasText: 'Lamp log entry' })).toBeVisible()
 
-  // It is kept from your test strip, in the next backup too; the sound part is there.
-  const again = recordsOf(await exported(page))
-  expect(again.lights.map((one: { name: string }) => one.name)).toContain('Porch lamp')
-  expect(again.lightEntries).toEqual(records.lightEntries)
-  expect(again.setAside.map(({ original }: { original: string }) => JSON.parse(original) as unknown)).toEqual(
-    [reading],
-  )
-  await page.getByRole('button', { name: 'Remove Lamp log entry' }).click()
-  await expect(page.getByRole('heading', { name: 'Set aside' })).toBeHidden()
-})
+    // It is kept from your test strip, in the next backup too; the sound part is there.
+    const again = recordsOf(await exported(page))
+    expect(again.lights.map((one: { name: string }) => one.name)).toContain('Porch lamp')
+    expect(again.lightEntries).toEqual(records.lightEntries)
+    expect(
+      again.setAside.map(({ original }: { original: string }) => JSON.parse(original) as unknown),
+    ).toEqual([reading])
+    await page.getByRole('button', { name: 'Remove Lamp log entry' }).click()
+    await expect(page.getByRole('heading', { name: 'Set aside' })).toBeHidden()
+  },
+)
 
-test('what an older version stored unchecked is set aside at the next start, and said', async ({ page }) => {
-  await open(page)
-  await plan(page, 'Net loft')
-  await page.evaluate(
-    () =>
-      new Promise<void>((resolve) => {
-        const opening = indexedDB.open('ember-sheet')
-        opening.onsuccess = () => {
-          const transaction = opening.result.transaction(['lightEntries', 'device'], 'readwrite')
-          const what = { type: 'read', milliwattsPerCm2: 4820, by: 'typed' }
-          const [id, lightId] = [crypto.randomUUID(), crypto.randomUUID()]
-          transaction.objectStore('lightEntries').put({ id, lightId, at: Date.now(), what, note: '' })
-          transaction.objectStore('device').delete('checkedByVersion')
-          transaction.oncomplete = () => {
-            opening.result.close()
-            resolve()
+test(
+  'what an older version stored unchecked is set aside at the next start, and said',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page)
+    await plan(page, 'Net loft')
+    await page.evaluate(
+      () =>
+        new Promise<void>((resolve) => {
+          const opening = indexedDB.open('ember-sheet')
+          opening.onsuccess = () => {
+            const transaction = opening.result.transaction(['lightEntries', 'device'], 'readwrite')
+            const what = { type: 'read', milliwattsPerCm2: 4820, by: 'typed' }
+            const [id, lightId] = [crypto.randomUUID(), crypto.randomUUID()]
+            transaction.objectStore('lightEntries').put({ id, lightId, at: Date.now(), what, note: '' })
+            transaction.objectStore('device').delete('checkedByVersion')
+            transaction.oncomplete = () => {
+              opening.result.close()
+              resolve()
+            }
           }
-        }
-      }),
-  )
-  await page.reload()
-  await expect(page.getByText('From an earlier version: One record was set aside')).toBeVisible()
-  await turnTo(page, '/workroom')
-  await expect(
-    page.getByRole('listitem').filter({ hasText: 'milliwatts per cm2 is more than 1000.' }),
-  ).toBeVisible()
-  // Once is enough.
-  await page.reload()
-  await expect(page.getByRole('heading', { name: 'Set aside' })).toBeVisible()
-  await expect(page.getByText('From an earlier version')).toBeHidden()
-})
+        }),
+    )
+    await page.reload()
+    await expect(page.getByText('From an earlier version: One record was set aside')).toBeVisible()
+    await turnTo(page, '/workroom')
+    await expect(
+      page.getByRole('listitem').filter({ hasText: 'milliwatts per cm2 is more than 1000.' }),
+    ).toBeVisible()
+    // Once is enough.
+    await page.reload()
+    await expect(page.getByRole('heading', { name: 'Set aside' })).toBeVisible()
+    await expect(page.getByText('From an earlier version')).toBeHidden()
+  },
+)

@@ -27,84 +27,86 @@ async function begin(page: Page, name: string): Promise<void> {
 const scan = (page: Page, buffer: Buffer, name = 'scan.jpg') =>
   page.getByLabel('Scan of the chart').setInputFiles({ name, mimeType: 'image/jpeg', buffer })
 
-test('from a base exposure over chart, print, scan and curve to a check, left and taken up again', async ({
-  page,
-}) => {
-  await begin(page, 'rag and box')
-  const film = await filmOf(await saved(page, 'Save the chart negative'))
-  expect(film.meta).toMatchObject({ depth: 'ushort', density: 360 })
-  expect(film.width * film.height).toBeGreaterThan(1_000_000)
+test(
+  'from a base exposure over chart, print, scan and curve to a check, left and taken up again',
+  { tag: '@long' },
+  async ({ page }) => {
+    await begin(page, 'rag and box')
+    const film = await filmOf(await saved(page, 'Save the chart negative'))
+    expect(film.meta).toMatchObject({ depth: 'ushort', density: 360 })
+    expect(film.width * film.height).toBeGreaterThan(1_000_000)
 
-  // Days later.
-  await open(page, '/negative/calibrate')
-  await expect(page.getByText('next: print the chart')).toBeVisible()
-  await page.getByRole('link', { name: 'rag and box' }).click()
-  await expect(page.getByText('Expose the chart for 6 min (base exposure)')).toBeVisible()
-  await page.getByRole('button', { name: 'Chart is printed and dry' }).click()
+    // Days later.
+    await open(page, '/negative/calibrate')
+    await expect(page.getByText('next: print the chart')).toBeVisible()
+    await page.getByRole('link', { name: 'rag and box' }).click()
+    await expect(page.getByText('Expose the chart for 6 min (base exposure)')).toBeVisible()
+    await page.getByRole('button', { name: 'Chart is printed and dry' }).click()
 
-  // Something else than the chart is refused, and says what to do.
-  const keep = page.getByRole('button', { name: 'Save reading' })
-  await expect(keep).toBeDisabled()
-  await scan(page, await printedAndScanned({ ...film, values: film.values.map(() => 30_000) }, today))
-  await expect(page.getByRole('alert')).toContainText('corner marks')
-  await scan(page, Buffer.from('a letter, and no picture'))
-  await expect(page.getByRole('alert')).toContainText('not a supported picture')
+    // Something else than the chart is refused, and says what to do.
+    const keep = page.getByRole('button', { name: 'Save reading' })
+    await expect(keep).toBeDisabled()
+    await scan(page, await printedAndScanned({ ...film, values: film.values.map(() => 30_000) }, today))
+    await expect(page.getByRole('alert')).toContainText('corner marks')
+    await scan(page, Buffer.from('a letter, and no picture'))
+    await expect(page.getByRole('alert')).toContainText('not a supported picture')
 
-  await scan(page, await printedAndScanned(film, today))
-  await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
-  await page.getByLabel('Density of the white background').fill('0.08')
+    await scan(page, await printedAndScanned(film, today))
+    await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
+    await page.getByLabel('Density of the white background').fill('0.08')
 
-  // A step tablet that the same scanner saw scales it as well; what is none is refused.
-  await page.getByText('Or scale with a scanned step tablet').click()
-  const densities = Array.from({ length: 12 }, (_, i) => 0.08 + 0.14 * i)
-  await page.getByLabel('Densities of its steps, lightest first').fill(densities.join(' '))
-  const tablet = page.getByLabel('Scan of the step tablet', { exact: true })
-  await tablet.setInputFiles({
-    name: 'none.png',
-    mimeType: 'image/png',
-    buffer: await tabletScan([0.1, 0.1]),
-  })
-  await expect(page.getByText('The steps in this picture do not get steadily darker')).toBeVisible()
-  await tablet.setInputFiles({ name: 't.png', mimeType: 'image/png', buffer: await tabletScan(densities) })
-  await expect(page.getByText('Scaled with a step tablet')).toBeVisible()
-  await keep.click()
-  await expect(page.getByRole('application', { name: 'Result' })).toBeVisible()
-  await expect(page.getByText(/Black L\* \d+\.\d, white \d+\.\d; patch repeatability/)).toHaveText(
-    /Black L\* 2[0-4]\.\d, white 9[0-5]\.\d/,
-  )
+    // A step tablet that the same scanner saw scales it as well; what is none is refused.
+    await page.getByText('Or scale with a scanned step tablet').click()
+    const densities = Array.from({ length: 12 }, (_, i) => 0.08 + 0.14 * i)
+    await page.getByLabel('Densities of its steps, lightest first').fill(densities.join(' '))
+    const tablet = page.getByLabel('Scan of the step tablet', { exact: true })
+    await tablet.setInputFiles({
+      name: 'none.png',
+      mimeType: 'image/png',
+      buffer: await tabletScan([0.1, 0.1]),
+    })
+    await expect(page.getByText('The steps in this picture do not get steadily darker')).toBeVisible()
+    await tablet.setInputFiles({ name: 't.png', mimeType: 'image/png', buffer: await tabletScan(densities) })
+    await expect(page.getByText('Scaled with a step tablet')).toBeVisible()
+    await keep.click()
+    await expect(page.getByRole('application', { name: 'Result' })).toBeVisible()
+    await expect(page.getByText(/Black L\* \d+\.\d, white \d+\.\d; patch repeatability/)).toHaveText(
+      /Black L\* 2[0-4]\.\d, white 9[0-5]\.\d/,
+    )
 
-  // The readings go out in open formats, and a bad file does not come in.
-  const csv = await saved(page, 'Readings as CSV')
-  expect(csv.suggestedFilename()).toBe('rag-and-box.csv')
+    // The readings go out in open formats, and a bad file does not come in.
+    const csv = await saved(page, 'Readings as CSV')
+    expect(csv.suggestedFilename()).toBe('rag-and-box.csv')
 
-  // The check is printed when the process has moved a little.
-  await page.getByRole('button', { name: 'Go to the check' }).click()
-  const check = await filmOf(await saved(page, 'Save the check chart negative'))
-  await scan(page, await printedAndScanned(film, later))
-  await expect(page.getByRole('alert')).toContainText('This is a different chart')
-  await scan(page, await printedAndScanned(check, later))
-  await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
-  await page.getByRole('button', { name: 'Save check' }).click()
-  const checks = page.getByRole('list', { name: 'Checks' })
-  await expect(checks).toContainText('L* mean error')
-  await expect(page.getByText(/^checked: mean error \d\.\d L\*/).first()).toBeVisible()
-  await page.getByRole('button', { name: 'Correct the curve with this check' }).click()
-  await expect(checks).toContainText('used to correct the curve')
-  await open(page, '/negative/calibrate')
-  await expect(page.getByText('ready to use, not checked yet')).toBeVisible()
+    // The check is printed when the process has moved a little.
+    await page.getByRole('button', { name: 'Go to the check' }).click()
+    const check = await filmOf(await saved(page, 'Save the check chart negative'))
+    await scan(page, await printedAndScanned(film, later))
+    await expect(page.getByRole('alert')).toContainText('This is a different chart')
+    await scan(page, await printedAndScanned(check, later))
+    await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
+    await page.getByRole('button', { name: 'Save check' }).click()
+    const checks = page.getByRole('list', { name: 'Checks' })
+    await expect(checks).toContainText('L* mean error')
+    await expect(page.getByText(/^checked: mean error \d\.\d L\*/).first()).toBeVisible()
+    await page.getByRole('button', { name: 'Correct the curve with this check' }).click()
+    await expect(checks).toContainText('used to correct the curve')
+    await open(page, '/negative/calibrate')
+    await expect(page.getByText('ready to use, not checked yet')).toBeVisible()
 
-  // A negative through the corrected curve lands, printed by the process as it is now.
-  await page.getByRole('link', { name: 'rag and box' }).click()
-  const again = await filmOf(await saved(page, 'Save the check chart negative'))
-  await scan(page, await printedAndScanned(again, later, -4))
-  await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
-  await page.getByRole('button', { name: 'Save check' }).click()
-  await expect(page.locator('.CalibrationPath-good')).toBeVisible()
-  const said = await page.locator('.CalibrationPath-good').textContent()
-  const [mean, worst] = [...(said ?? '').matchAll(/\d+\.\d/g)].map(Number)
-  expect(mean).toBeLessThan(0.6)
-  expect(worst).toBeLessThan(1.5)
-})
+    // A negative through the corrected curve lands, printed by the process as it is now.
+    await page.getByRole('link', { name: 'rag and box' }).click()
+    const again = await filmOf(await saved(page, 'Save the check chart negative'))
+    await scan(page, await printedAndScanned(again, later, -4))
+    await expect(page.getByText(/70 of 70 patches read/)).toBeVisible()
+    await page.getByRole('button', { name: 'Save check' }).click()
+    await expect(page.locator('.CalibrationPath-good')).toBeVisible()
+    const said = await page.locator('.CalibrationPath-good').textContent()
+    const [mean, worst] = [...(said ?? '').matchAll(/\d+\.\d/g)].map(Number)
+    expect(mean).toBeLessThan(0.6)
+    expect(worst).toBeLessThan(1.5)
+  },
+)
 
 test('readings by hand and from a file, a flat print and an aim of one’s own', async ({ page }) => {
   await begin(page, 'read slowly')

@@ -135,7 +135,7 @@ test('a reload and a day asleep leave the clocks right, and the end of time is h
   expect(await ends()).toHaveLength(1)
 })
 
-test('the end of time is notified where the user allows it', async ({ page, context }) => {
+test('the end of time is notified where the user allows it', { tag: '@long' }, async ({ page, context }) => {
   await context.grantPermissions(['notifications'])
   await page.addInitScript(() => {
     const notified: string[] = []
@@ -160,21 +160,25 @@ test('the end of time is notified where the user allows it', async ({ page, cont
   await expect.poll(notified).toContain('Sheet 1: exposure done')
 })
 
-test('a clock keeps time while its page is frozen and throttled', async ({ page, context }) => {
-  await open(page)
-  const started = await expose(page, 'Bell buoy', '10 min')
-  const devtools = await context.newCDPSession(page)
-  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 6 })
-  await devtools.send('Page.setWebLifecycleState', { state: 'frozen' })
-  await new Promise((resolve) => setTimeout(resolve, 4000))
-  await devtools.send('Page.setWebLifecycleState', { state: 'active' })
-  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 })
-  await expect
-    .poll(async () => Math.abs((await clockShown(page)) - (600 - (Date.now() - started) / 1000)))
-    .toBeLessThanOrEqual(1.2)
-})
+test(
+  'a clock keeps time while its page is frozen and throttled',
+  { tag: '@long' },
+  async ({ page, context }) => {
+    await open(page)
+    const started = await expose(page, 'Bell buoy', '10 min')
+    const devtools = await context.newCDPSession(page)
+    await devtools.send('Emulation.setCPUThrottlingRate', { rate: 6 })
+    await devtools.send('Page.setWebLifecycleState', { state: 'frozen' })
+    await new Promise((resolve) => setTimeout(resolve, 4000))
+    await devtools.send('Page.setWebLifecycleState', { state: 'active' })
+    await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 })
+    await expect
+      .poll(async () => Math.abs((await clockShown(page)) - (600 - (Date.now() - started) / 1000)))
+      .toBeLessThanOrEqual(1.2)
+  },
+)
 
-test('the screen is kept awake while a clock runs', async ({ page }) => {
+test('the screen is kept awake while a clock runs', { tag: '@long' }, async ({ page }) => {
   await page.addInitScript(() => {
     const asked: string[] = []
     Object.assign(window, { asked })
@@ -196,33 +200,35 @@ test('the screen is kept awake while a clock runs', async ({ page }) => {
   await expect.poll(async () => (await asked()).at(-1)).toBe('let go')
 })
 
-test('a system clock that is moved while a clock runs is said, and bends neither the clock nor the record', async ({
-  page,
-}) => {
-  const start = new Date('2026-03-02T10:00:00').getTime()
-  await page.clock.install({ time: start })
-  await open(page)
-  await plan(page, 'Tide gauge')
-  await coatAndDry(page)
-  await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /Ready to expose/, level: 1 })).toBeVisible()
-  await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /Exposing/, level: 1 })).toBeVisible()
-  await page.clock.fastForward('02:00')
-  const before = await clockShown(page)
-  // Back by an hour: the page's own timers and its monotonic clock know nothing of it.
-  await page.clock.setSystemTime((await page.evaluate(() => Date.now())) - 3_600_000)
-  await page.clock.runFor(1000)
-  await expect(page.getByText('The system clock moved back by 1 h')).toBeVisible()
-  const strayed = async () => Math.abs((await clockShown(page)) - before)
-  await expect.poll(strayed).toBeLessThan(5)
-  // Forward by two days: no print stays in the light that long while a computer sleeps.
-  await page.clock.setSystemTime((await page.evaluate(() => Date.now())) + 2 * 86_400_000)
-  await page.clock.runFor(1000)
-  await expect(page.getByText(/The system clock moved forward by /)).toBeVisible()
-  await expect.poll(strayed).toBeLessThan(8)
-  await page.getByRole('button', { name: 'Open the frame to check' }).click()
-  await expect.poll(async () => (await storedEvents(page)).at(-1)?.type).toBe('looked')
-  const [begun, looked] = (await storedEvents(page)).filter(({ type }) => ['stepStarted', 'looked'].includes(type)).slice(-2) // prettier-ignore
-  expect(Math.abs(looked!.at - begun!.at - 122_000)).toBeLessThan(8000)
-})
+test(
+  'a system clock that is moved while a clock runs is said, and bends neither the clock nor the record',
+  { tag: '@long' },
+  async ({ page }) => {
+    const start = new Date('2026-03-02T10:00:00').getTime()
+    await page.clock.install({ time: start })
+    await open(page)
+    await plan(page, 'Tide gauge')
+    await coatAndDry(page)
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: /Ready to expose/, level: 1 })).toBeVisible()
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: /Exposing/, level: 1 })).toBeVisible()
+    await page.clock.fastForward('02:00')
+    const before = await clockShown(page)
+    // Back by an hour: the page's own timers and its monotonic clock know nothing of it.
+    await page.clock.setSystemTime((await page.evaluate(() => Date.now())) - 3_600_000)
+    await page.clock.runFor(1000)
+    await expect(page.getByText('The system clock moved back by 1 h')).toBeVisible()
+    const strayed = async () => Math.abs((await clockShown(page)) - before)
+    await expect.poll(strayed).toBeLessThan(5)
+    // Forward by two days: no print stays in the light that long while a computer sleeps.
+    await page.clock.setSystemTime((await page.evaluate(() => Date.now())) + 2 * 86_400_000)
+    await page.clock.runFor(1000)
+    await expect(page.getByText(/The system clock moved forward by /)).toBeVisible()
+    await expect.poll(strayed).toBeLessThan(8)
+    await page.getByRole('button', { name: 'Open the frame to check' }).click()
+    await expect.poll(async () => (await storedEvents(page)).at(-1)?.type).toBe('looked')
+    const [begun, looked] = (await storedEvents(page)).filter(({ type }) => ['stepStarted', 'looked'].includes(type)).slice(-2) // prettier-ignore
+    expect(Math.abs(looked!.at - begun!.at - 122_000)).toBeLessThan(8000)
+  },
+)

@@ -101,7 +101,7 @@ test('a figure opens to its working in the margin, and closes again', async ({ p
   await expect(margin).toContainText('Never mix with strong acid')
 })
 
-test('pictures in the dim room are shown in amber only', async ({ page }) => {
+test('pictures in the dim room are shown in amber only', { tag: '@long' }, async ({ page }) => {
   await open(page, '/prints')
   await expect(page.getByRole('img', { name: 'Photo of Tide gauge' })).toBeVisible()
   await page.keyboard.press('d')
@@ -116,21 +116,25 @@ test('pictures in the dim room are shown in amber only', async ({ page }) => {
   await expectDim(page)
 })
 
-test('the paced count drops by itself at every tick and stops when told', async ({ page }) => {
-  await open(page, '/coat')
-  await page.getByRole('navigation', { name: 'Sheets here' }).getByRole('button', { name: '33' }).click()
-  await page.keyboard.press(' ')
-  await expect(page.getByRole('button', { name: 'Start metronome' })).toBeVisible()
-  await page.keyboard.press('p')
-  const counted = page.getByLabel('Iron citrate, drops counted')
-  await expect(counted).toHaveValue('3')
-  await page.keyboard.press('p')
-  const stopped = Number(await counted.inputValue())
-  await page.waitForTimeout(2600)
-  expect(Number(await counted.inputValue())).toBe(stopped)
-})
+test(
+  'the paced count drops by itself at every tick and stops when told',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page, '/coat')
+    await page.getByRole('navigation', { name: 'Sheets here' }).getByRole('button', { name: '33' }).click()
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('button', { name: 'Start metronome' })).toBeVisible()
+    await page.keyboard.press('p')
+    const counted = page.getByLabel('Iron citrate, drops counted')
+    await expect(counted).toHaveValue('3')
+    await page.keyboard.press('p')
+    const stopped = Number(await counted.inputValue())
+    await page.waitForTimeout(2600)
+    expect(Number(await counted.inputValue())).toBe(stopped)
+  },
+)
 
-test('clocks and print records can be used on a telephone', async ({ page }) => {
+test('clocks and print records can be used on a telephone', { tag: '@long' }, async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 780 })
   for (const address of ['/', '/light', '/wet', '/prints']) {
     await open(page, address)

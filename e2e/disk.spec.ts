@@ -55,66 +55,70 @@ test('while the disk is full work goes on, and every press is written with its o
   for (const [n, { at }] of drops.entries()) expect(Math.abs(at - pressed[n]!)).toBeLessThan(3000)
 })
 
-test('a disk that is really full: presses wait, and nothing is lost, then or at later starts', async () => {
-  test.setTimeout(240_000)
-  const small = mkdtempSync(join(tmpdir(), 'ember-small-'))
-  const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=60m', 'tmpfs', small]).status === 0
-  test.skip(!mounted, 'a small disk cannot be set up here')
-  const filler = join(small, 'filler')
-  const fill = () => {
-    const file = openSync(filler, 'a')
-    const block = Buffer.alloc(4096, 1)
+test(
+  'a disk that is really full: presses wait, and nothing is lost, then or at later starts',
+  { tag: '@long' },
+  async () => {
+    test.setTimeout(240_000)
+    const small = mkdtempSync(join(tmpdir(), 'ember-small-'))
+    const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=60m', 'tmpfs', small]).status === 0
+    test.skip(!mounted, 'a small disk cannot be set up here')
+    const filler = join(small, 'filler')
+    const fill = () => {
+      const file = openSync(filler, 'a')
+      const block = Buffer.alloc(4096, 1)
+      try {
+        for (;;) writeSync(file, block)
+      } catch {
+        closeSync(file)
+      }
+    }
+    const launch = (): Promise<BrowserContext> =>
+      chromium.launchPersistentContext(join(small, 'profile'), {
+        executablePath: CHROMIUM,
+        args: [...FLAGS, '--disk-cache-size=1'],
+        serviceWorkers: 'block',
+        viewport: { width: 1280, height: 800 },
+      })
+    const lost = (page: Page) => page.getByRole('alert').filter({ hasText: 'has lost your workroom' })
     try {
-      for (;;) writeSync(file, block)
-    } catch {
-      closeSync(file)
-    }
-  }
-  const launch = (): Promise<BrowserContext> =>
-    chromium.launchPersistentContext(join(small, 'profile'), {
-      executablePath: CHROMIUM,
-      args: [...FLAGS, '--disk-cache-size=1'],
-      serviceWorkers: 'block',
-      viewport: { width: 1280, height: 800 },
-    })
-  const lost = (page: Page) => page.getByRole('alert').filter({ hasText: 'has lost your workroom' })
-  try {
-    const context = await launch()
-    const page = await context.newPage()
-    await open(page, OWN_ADDRESS)
-    await plan(page, 'Tide gauge')
-    for (let drop = 0; drop <= 2; drop++) {
-      await page.keyboard.press(' ')
-      await expect(iron(page)).toHaveValue(String(drop))
-    }
-    fill()
-    for (let drop = 3; drop <= 6; drop++) {
-      await page.keyboard.press(' ')
-      await expect(iron(page)).toHaveValue(String(drop))
-    }
-    await expect(notSaved(page)).toBeVisible()
-    rmSync(filler)
-    await page.getByRole('button', { name: 'Save now' }).click()
-    await expect(page.getByText(/saved, with the time of each/)).toBeVisible()
-    expect((await storedEvents(page)).length).toBe(7)
-    await context.close()
+      const context = await launch()
+      const page = await context.newPage()
+      await open(page, OWN_ADDRESS)
+      await plan(page, 'Tide gauge')
+      for (let drop = 0; drop <= 2; drop++) {
+        await page.keyboard.press(' ')
+        await expect(iron(page)).toHaveValue(String(drop))
+      }
+      fill()
+      for (let drop = 3; drop <= 6; drop++) {
+        await page.keyboard.press(' ')
+        await expect(iron(page)).toHaveValue(String(drop))
+      }
+      await expect(notSaved(page)).toBeVisible()
+      rmSync(filler)
+      await page.getByRole('button', { name: 'Save now' }).click()
+      await expect(page.getByText(/saved, with the time of each/)).toBeVisible()
+      expect((await storedEvents(page)).length).toBe(7)
+      await context.close()
 
-    // The storage was put in order: it stays, start after start.
-    for (let start = 0; start < 3; start++) {
-      const next = await launch()
-      const again = await next.newPage()
-      await open(again, `${OWN_ADDRESS}/coat`)
-      await expect(iron(again)).toHaveValue(String(6 + start))
-      await again.keyboard.press(' ')
-      await expect(iron(again)).toHaveValue(String(7 + start))
-      await expect(lost(again)).toBeHidden()
-      await next.close()
+      // The storage was put in order: it stays, start after start.
+      for (let start = 0; start < 3; start++) {
+        const next = await launch()
+        const again = await next.newPage()
+        await open(again, `${OWN_ADDRESS}/coat`)
+        await expect(iron(again)).toHaveValue(String(6 + start))
+        await again.keyboard.press(' ')
+        await expect(iron(again)).toHaveValue(String(7 + start))
+        await expect(lost(again)).toBeHidden()
+        await next.close()
+      }
+    } finally {
+      spawnSync('umount', ['-l', small])
+      rmSync(small, { recursive: true, force: true })
     }
-  } finally {
-    spawnSync('umount', ['-l', small])
-    rmSync(small, { recursive: true, force: true })
-  }
-})
+  },
+)
 
 test('a workroom that the browser has lost is not taken for a new one', async ({ page }) => {
   await open(page)

@@ -274,7 +274,7 @@ test('what was made hangs on the sheet that uses it', async ({ page }) => {
   await expect(page.getByRole('complementary').getByText(/horn-negative\.png/)).toBeVisible()
 })
 
-test('the negative in the dim room, its edge drawn by key', async ({ page }) => {
+test('the negative in the dim room, its edge drawn by key', { tag: '@long' }, async ({ page }) => {
   await open(page, `${DEMO_ADDRESS}/negative`)
   await page.keyboard.press('d')
   await expectDim(page)

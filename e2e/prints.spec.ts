@@ -143,86 +143,97 @@ test('a talk with a print that went wrong: looks, record, question, test, and wh
   await expectDim(page)
 })
 
-test('a print is measured, typed and from a photo with a grey in it, and followed over time', async ({
-  page,
-}) => {
-  await openPrint(page, 'lens state', '22 Lamp-room lens, second state')
-  await expect(margin(page)).toContainText(/Dmax: will settle by about ΔE₀₀ \d\.\d, to L\* a\* b\* 1\d\.\d/)
-  await openPrint(page, 'horn house landing', '19 Horn house')
-  await expect(margin(page)).toContainText('Colour settling')
-  await expect(margin(page)).toContainText('This change is settling. Any later change is fading.')
+test(
+  'a print is measured, typed and from a photo with a grey in it, and followed over time',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openPrint(page, 'lens state', '22 Lamp-room lens, second state')
+    await expect(margin(page)).toContainText(/Dmax: will settle by about ΔE₀₀ \d\.\d, to L\* a\* b\* 1\d\.\d/)
+    await openPrint(page, 'horn house landing', '19 Horn house')
+    await expect(margin(page)).toContainText('Colour settling')
+    await expect(margin(page)).toContainText('This change is settling. Any later change is fading.')
 
-  await openPrint(page, 'slack water', '26 Tide gauge')
-  await expect(page.getByRole('button', { name: 'Measure' })).toBeVisible()
-  await page.keyboard.press('m')
-  await page.getByLabel('Dmax, density').fill('black')
-  await button(page, 'Save measurement').click()
-  await expect(page.getByText('“black” does not start with a number.')).toBeVisible()
-  await expect(margin(page)).toContainText('Dry-down')
-  await page.getByRole('button', { name: 'include colour' }).click()
-  await expect(page.getByLabel('L* a* b*').first()).toBeFocused()
-  await page.getByLabel('Dmax, density').fill('1,45')
-  await page.getByLabel('Paper white, density').fill('0.07')
-  await page.getByText('Dry', { exact: true }).click()
-  await button(page, 'Save measurement').click()
-  await expect(page.getByText('black 1.45; white 0.07; typed')).toBeVisible()
+    await openPrint(page, 'slack water', '26 Tide gauge')
+    await expect(page.getByRole('button', { name: 'Measure' })).toBeVisible()
+    await page.keyboard.press('m')
+    await page.getByLabel('Dmax, density').fill('black')
+    await button(page, 'Save measurement').click()
+    await expect(page.getByText('“black” does not start with a number.')).toBeVisible()
+    await expect(margin(page)).toContainText('Dry-down')
+    await page.getByRole('button', { name: 'include colour' }).click()
+    await expect(page.getByLabel('L* a* b*').first()).toBeFocused()
+    await page.getByLabel('Dmax, density').fill('1,45')
+    await page.getByLabel('Paper white, density').fill('0.07')
+    await page.getByText('Dry', { exact: true }).click()
+    await button(page, 'Save measurement').click()
+    await expect(page.getByText('black 1.45; white 0.07; typed')).toBeVisible()
 
-  // A photograph: a field of 18 % grey, one of bare paper, one of the deepest tone.
-  const field = (code: number, left: number) => ({
-    input: {
-      create: { width: 300, height: 400, channels: 3 as const, background: { r: code, g: code, b: code } },
-    },
-    left,
-    top: 0,
-  })
-  // Below them lies a strip of three steps, each as wide.
-  const step = (code: number, left: number) => ({ ...field(code, left), top: 400 })
-  const photo = await sharp({ create: { width: 900, height: 800, channels: 3, background: '#000' } })
-    .composite([field(118, 0), field(230, 300), field(60, 600), step(200, 0), step(140, 300), step(90, 600)])
-    .png()
-    .toBuffer()
-  await page
-    .getByLabel('Photo file')
-    .setInputFiles({ name: 'grey.png', mimeType: 'image/png', buffer: photo })
-  await expect(page.getByText('Photo added')).toHaveCount(2)
-  await page.keyboard.press('m')
-  await page.getByRole('button', { name: 'from its photo, with a grey card' }).click()
-  const canvas = page.getByRole('application', { name: /Photo to point at/ })
-  await expect.poll(() => canvas.evaluate((one) => (one as HTMLCanvasElement).width)).toBe(900)
-  const box = (await canvas.boundingBox())!
-  for (const [what, across, down] of [['Grey card', 0.17, 0.25], ['Paper white', 0.5, 0.25], ['Dmax', 0.83, 0.25], ['First step of a step scale', 0.17, 0.75], ['Last step of the step scale', 0.83, 0.75]] as const) {
+    // A photograph: a field of 18 % grey, one of bare paper, one of the deepest tone.
+    const field = (code: number, left: number) => ({
+      input: {
+        create: { width: 300, height: 400, channels: 3 as const, background: { r: code, g: code, b: code } },
+      },
+      left,
+      top: 0,
+    })
+    // Below them lies a strip of three steps, each as wide.
+    const step = (code: number, left: number) => ({ ...field(code, left), top: 400 })
+    const photo = await sharp({ create: { width: 900, height: 800, channels: 3, background: '#000' } })
+      .composite([
+        field(118, 0),
+        field(230, 300),
+        field(60, 600),
+        step(200, 0),
+        step(140, 300),
+        step(90, 600),
+      ])
+      .png()
+      .toBuffer()
+    await page
+      .getByLabel('Photo file')
+      .setInputFiles({ name: 'grey.png', mimeType: 'image/png', buffer: photo })
+    await expect(page.getByText('Photo added')).toHaveCount(2)
+    await page.keyboard.press('m')
+    await page.getByRole('button', { name: 'from its photo, with a grey card' }).click()
+    const canvas = page.getByRole('application', { name: /Photo to point at/ })
+    await expect.poll(() => canvas.evaluate((one) => (one as HTMLCanvasElement).width)).toBe(900)
+    const box = (await canvas.boundingBox())!
+    for (const [what, across, down] of [['Grey card', 0.17, 0.25], ['Paper white', 0.5, 0.25], ['Dmax', 0.83, 0.25], ['First step of a step scale', 0.17, 0.75], ['Last step of the step scale', 0.83, 0.75]] as const) {
     await page.getByText(what, { exact: true }).click()
     await canvas.click({ position: { x: box.width * across, y: box.height * down } })
   } // prettier-ignore
-  await page.getByLabel('Steps of the step scale').fill('many')
-  await expect(page.getByText('Enter a whole number from 2 to 41.')).toBeVisible()
-  await button(page, 'Read values').click()
-  await expect(page.getByRole('alert')).toContainText('The step scale needs both ends and a number of steps.')
-  await page.getByLabel('Steps of the step scale').fill('3')
-  await button(page, 'Read values').click()
-  // Codes 118, 230 and 60 are 18.1 %, 79.1 % and 4.5 % of light (IEC 61966-2-1): densities 0.74, 0.10 and 1.35.
-  await expect(page.getByLabel('Paper white, density')).toHaveValue(/^0\.(09|10|11)$/)
-  await expect(page.getByLabel('Dmax, density')).toHaveValue(/^1\.3[3-7]$/)
-  // The steps are 57.8 %, 26.2 % and 10.2 % of light: densities 0.24, 0.58 and 0.99.
-  const patches = page.getByLabel('Patch', { exact: true })
-  await expect(patches).toHaveCount(3)
-  await expect(patches.nth(2)).toHaveValue('step 3')
-  const densities = page.getByLabel('Density', { exact: true })
-  await expect(densities.nth(0)).toHaveValue(/^0\.2[2-5]$/)
-  await expect(densities.nth(1)).toHaveValue(/^0\.(57|58|59)$/)
-  await expect(densities.nth(2)).toHaveValue(/^(0\.9[7-9]|1\.00|1\.01)$/)
-  await button(page, 'Save measurement').click()
-  await expect(page.getByText('from a photo', { exact: false })).toBeVisible()
-  await expect(page.getByText(/step 2 0\.5\d/).first()).toBeVisible()
+    await page.getByLabel('Steps of the step scale').fill('many')
+    await expect(page.getByText('Enter a whole number from 2 to 41.')).toBeVisible()
+    await button(page, 'Read values').click()
+    await expect(page.getByRole('alert')).toContainText(
+      'The step scale needs both ends and a number of steps.',
+    )
+    await page.getByLabel('Steps of the step scale').fill('3')
+    await button(page, 'Read values').click()
+    // Codes 118, 230 and 60 are 18.1 %, 79.1 % and 4.5 % of light (IEC 61966-2-1): densities 0.74, 0.10 and 1.35.
+    await expect(page.getByLabel('Paper white, density')).toHaveValue(/^0\.(09|10|11)$/)
+    await expect(page.getByLabel('Dmax, density')).toHaveValue(/^1\.3[3-7]$/)
+    // The steps are 57.8 %, 26.2 % and 10.2 % of light: densities 0.24, 0.58 and 0.99.
+    const patches = page.getByLabel('Patch', { exact: true })
+    await expect(patches).toHaveCount(3)
+    await expect(patches.nth(2)).toHaveValue('step 3')
+    const densities = page.getByLabel('Density', { exact: true })
+    await expect(densities.nth(0)).toHaveValue(/^0\.2[2-5]$/)
+    await expect(densities.nth(1)).toHaveValue(/^0\.(57|58|59)$/)
+    await expect(densities.nth(2)).toHaveValue(/^(0\.9[7-9]|1\.00|1\.01)$/)
+    await button(page, 'Save measurement').click()
+    await expect(page.getByText('from a photo', { exact: false })).toBeVisible()
+    await expect(page.getByText(/step 2 0\.5\d/).first()).toBeVisible()
 
-  await open(page, `${DEMO_ADDRESS}/prints/trends`)
-  const lamp = page.getByRole('region', { name: /^Lamp output/ })
-  await expect(lamp).toContainText('is the sixth in a row that rises or falls')
-  await lamp.getByRole('button', { name: 'Show as table' }).click()
-  await expect(lamp.getByRole('table').first()).toContainText('4.21')
-  await page.keyboard.press('d')
-  await expectDim(page)
-})
+    await open(page, `${DEMO_ADDRESS}/prints/trends`)
+    const lamp = page.getByRole('region', { name: /^Lamp output/ })
+    await expect(lamp).toContainText('is the sixth in a row that rises or falls')
+    await lamp.getByRole('button', { name: 'Show as table' }).click()
+    await expect(lamp.getByRole('table').first()).toContainText('4.21')
+    await page.keyboard.press('d')
+    await expectDim(page)
+  },
+)
 
 test('what a print is called, its place in an edition, and the bin: all of it can be taken back', async ({
   page,

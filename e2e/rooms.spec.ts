@@ -70,30 +70,34 @@ test('a solution that rests stands on the ledge until it is ripe', async ({ page
   await expect(page.getByRole('button', { name: /Van Dyke sensitizer .*V-1.*resting/ })).toBeHidden()
 })
 
-test('a lot that is used up hands over to the next, in the order of opening', async ({ page }) => {
-  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
-  await make(page, 'classic-cyanotype/iron', '10 ml', 'A-1')
-  await page.getByRole('region', { name: 'Iron citrate A-1' }).getByLabel('Amount, ml').fill('0.4')
-  await page.getByRole('button', { name: 'Set as amount left' }).click()
-  await page.clock.fastForward(3_600_000)
-  await make(page, 'classic-cyanotype/iron', '10 ml', 'A-2')
-  await make(page, 'classic-cyanotype/ferricyanide', '10 ml', 'B-1')
-  await open(page, '/coat/begin')
-  await page.getByLabel('Title', { exact: true }).fill('Over two bottles')
-  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
-  await page.getByRole('button', { name: 'Start counting drops' }).click()
-  await expect(page.getByText('Iron citrate A-1, 25 %, then Iron citrate A-2, 25 %')).toBeVisible()
-  for (const due of ['20', '20']) {
-    await page.getByRole('button', { name: 'All measured' }).click()
-    await expect(page.locator('.DropCounter-count strong', { hasText: due }).first()).toBeVisible()
-  }
-  await expect(page.getByRole('button', { name: 'Mixed: start coating' })).toBeVisible()
-  await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
-  // 0.4 ml of the first and 0.6 of the second; the first stands empty.
-  expect(await leftIn(page, 'A-2')).toBe('9.4 ml')
-  await expect(page.getByRole('button', { name: /Iron citrate 25 % A-1.* empty/ })).toBeVisible()
-})
+test(
+  'a lot that is used up hands over to the next, in the order of opening',
+  { tag: '@long' },
+  async ({ page }) => {
+    await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+    await make(page, 'classic-cyanotype/iron', '10 ml', 'A-1')
+    await page.getByRole('region', { name: 'Iron citrate A-1' }).getByLabel('Amount, ml').fill('0.4')
+    await page.getByRole('button', { name: 'Set as amount left' }).click()
+    await page.clock.fastForward(3_600_000)
+    await make(page, 'classic-cyanotype/iron', '10 ml', 'A-2')
+    await make(page, 'classic-cyanotype/ferricyanide', '10 ml', 'B-1')
+    await open(page, '/coat/begin')
+    await page.getByLabel('Title', { exact: true }).fill('Over two bottles')
+    await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+    await page.getByRole('button', { name: 'Start counting drops' }).click()
+    await expect(page.getByText('Iron citrate A-1, 25 %, then Iron citrate A-2, 25 %')).toBeVisible()
+    for (const due of ['20', '20']) {
+      await page.getByRole('button', { name: 'All measured' }).click()
+      await expect(page.locator('.DropCounter-count strong', { hasText: due }).first()).toBeVisible()
+    }
+    await expect(page.getByRole('button', { name: 'Mixed: start coating' })).toBeVisible()
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
+    // 0.4 ml of the first and 0.6 of the second; the first stands empty.
+    expect(await leftIn(page, 'A-2')).toBe('9.4 ml')
+    await expect(page.getByRole('button', { name: /Iron citrate 25 % A-1.* empty/ })).toBeVisible()
+  },
+)
 
 test('soaked paper with weak silver is told that it falls short, before a drop is spent', async ({
   page,

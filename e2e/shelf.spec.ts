@@ -17,6 +17,7 @@ async function recipe(
   measure: string,
   volume = '100 ml',
 ): Promise<void> {
+  await open(page, '/shelf')
   await open(page, '/shelf/make')
   await pick(page, 'Recipe', 'My own recipe', 'My own')
   await page.getByLabel('Volume', { exact: true }).fill(volume)
@@ -50,61 +51,67 @@ test.describe('slips are noticed, said plainly and mended', () => {
     await expect(findings(page)).toBeHidden()
   })
 
-  test('more than stays dissolved, a spoon, and neighbours that must not meet', async ({ page }) => {
-    await recipe(page, 'oxalic acid', '30', '% w/v')
-    await expect(findings(page)).toContainText('above the solubility at 20 °C')
-    await correction(page, /^Make it/)
-    await expect(findings(page)).toBeHidden()
+  test(
+    'more than stays dissolved, a spoon, and neighbours that must not meet',
+    { tag: '@long' },
+    async ({ page }) => {
+      await recipe(page, 'oxalic acid', '30', '% w/v')
+      await expect(findings(page)).toContainText('above the solubility at 20 °C')
+      await correction(page, /^Make it/)
+      await expect(findings(page)).toBeHidden()
 
-    await recipe(page, 'sodium thiosulfate', '40', 'ml by spoon')
-    await expect(findings(page)).toContainText('40 ml by spoon can be from')
-    await correction(page, 'Weigh 40 g')
-    await expect(findings(page)).toBeHidden()
-    await page.getByRole('button', { name: 'Add ingredient' }).click()
-    await line(page, 2, 'citric acid', '3', '% w/v')
-    await expect(findings(page)).toContainText('gives off sulfur dioxide')
-    await page.getByRole('button', { name: 'Remove ingredient 2' }).click()
-    await expect(findings(page)).toBeHidden()
+      await recipe(page, 'sodium thiosulfate', '40', 'ml by spoon')
+      await expect(findings(page)).toContainText('40 ml by spoon can be from')
+      await correction(page, 'Weigh 40 g')
+      await expect(findings(page)).toBeHidden()
+      await page.getByRole('button', { name: 'Add ingredient' }).click()
+      await line(page, 2, 'citric acid', '3', '% w/v')
+      await expect(findings(page)).toContainText('gives off sulfur dioxide')
+      await page.getByRole('button', { name: 'Remove ingredient 2' }).click()
+      await expect(findings(page)).toBeHidden()
 
-    await recipe(page, 'potassium ferricyanide', '10', '% w/v')
-    await page.getByRole('button', { name: 'Add ingredient' }).click()
-    await line(page, 2, 'hydrochloric acid', '2', '% w/v')
-    await expect(findings(page)).toContainText('hydrogen cyanide')
-  })
+      await recipe(page, 'potassium ferricyanide', '10', '% w/v')
+      await page.getByRole('button', { name: 'Add ingredient' }).click()
+      await line(page, 2, 'hydrochloric acid', '2', '% w/v')
+      await expect(findings(page)).toContainText('hydrogen cyanide')
+    },
+  )
 
-  test('another hydrate in the jar, a stock past its life or not ripe, and two stocks half and half', async ({
-    page,
-  }) => {
-    await open(page, '/shelf/take-in')
-    await pick(page, 'Chemical', /^citric acid/, 'citric')
-    await page.getByText('monohydrate', { exact: false }).click()
-    await page.getByLabel('Amount', { exact: true }).fill('500 g')
-    await page.getByRole('button', { name: 'Add to shelf' }).first().click()
-    await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
-    await recipe(page, 'citric acid', '6', '% w/v')
-    await expect(findings(page)).toContainText(
-      'The recipe is for the anhydrous form, but your jar holds the monohydrate form',
-    )
-    await correction(page, 'Use the form in your jar')
-    await expect(findings(page)).toBeHidden()
-    // 6 g × 210.14 / 192.12 at 99.5 %.
-    await expect(page.getByRole('button', { name: /6.6 g weigh/ })).toBeVisible()
+  test(
+    'another hydrate in the jar, a stock past its life or not ripe, and two stocks half and half',
+    { tag: '@long' },
+    async ({ page }) => {
+      await open(page, '/shelf/take-in')
+      await pick(page, 'Chemical', /^citric acid/, 'citric')
+      await page.getByText('monohydrate', { exact: false }).click()
+      await page.getByLabel('Amount', { exact: true }).fill('500 g')
+      await page.getByRole('button', { name: 'Add to shelf' }).first().click()
+      await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
+      await recipe(page, 'citric acid', '6', '% w/v')
+      await expect(findings(page)).toContainText(
+        'The recipe is for the anhydrous form, but your jar holds the monohydrate form',
+      )
+      await correction(page, 'Use the form in your jar')
+      await expect(findings(page)).toBeHidden()
+      // 6 g × 210.14 / 192.12 at 99.5 %.
+      await expect(page.getByRole('button', { name: /6.6 g weigh/ })).toBeVisible()
 
-    await make(page, 'kallitype/oxalate', '50 ml', 'KO-1')
-    await make(page, 'kallitype/silver', '50 ml', 'KS-1')
-    await recipe(page, 'bottle KO-1', '50', 'ml')
-    await page.getByRole('button', { name: 'Add ingredient' }).click()
-    await line(page, 2, 'bottle KS-1', '50', 'ml')
-    await expect(findings(page)).toContainText('This solution is still resting')
-    await page.getByLabel('Strength on the label, %').fill('20')
-    await expect(findings(page)).toContainText('The bottle is 20 %, but the combined mix is 10 %.')
-    await correction(page, 'Change the label to 10 %')
-    await expect(page.getByLabel('Strength on the label, %')).toHaveValue('10')
-    await page.clock.setFixedTime(new Date(Date.now() + 400 * 86_400_000))
-    await page.reload()
-    await recipe(page, 'bottle KO-1', '50', 'ml')
-    await expect(findings(page)).toContainText('This bottle is past its shelf life')
-  })
+      await make(page, 'kallitype/oxalate', '50 ml', 'KO-1')
+      await make(page, 'kallitype/silver', '50 ml', 'KS-1')
+      await recipe(page, 'bottle KO-1', '50', 'ml')
+      await page.getByRole('button', { name: 'Add ingredient' }).click()
+      await line(page, 2, 'bottle KS-1', '50', 'ml')
+      await expect(findings(page)).toContainText('This solution is still resting')
+      await page.getByLabel('Strength on the label, %').fill('20')
+      await expect(findings(page)).toContainText('The bottle is 20 %, but the combined mix is 10 %.')
+      await correction(page, 'Change the label to 10 %')
+      await expect(page.getByLabel('Strength on the label, %')).toHaveValue('10')
+      await page.clock.setFixedTime(new Date(Date.now() + 400 * 86_400_000))
+      await page.reload()
+      await recipe(page, 'bottle KO-1', '50', 'ml')
+      await expect(findings(page)).toContainText('This bottle is past its shelf life')
+    },
+  )
 
   test('a jar that runs short: the recipe shrinks to what is there', async ({ page }) => {
     await takeIn(page, 'silver nitrate', '5 g')
@@ -313,36 +320,38 @@ test.describe('processes', () => {
   })
 })
 
-test('the shelf and the paper in the dim room: no blue anywhere, dialogs and lists included', async ({
-  page,
-}) => {
-  await open(page, `${DEMO_ADDRESS}/shelf`)
-  await expect(page.getByRole('region', { name: 'Jars' })).toBeVisible()
-  await page.keyboard.press('d')
-  await expectDim(page)
-  await page.getByRole('button', { name: /Palladium .*PD-1/ }).click()
-  await expectDim(page)
-  for (const path of [
-    '/shelf/make',
-    '/shelf/take-in',
-    '/shelf/shopping',
-    '/shelf/waste',
-    '/shelf/dropper',
-    '/shelf/processes/salted-paper',
-    '/paper',
-    '/paper/tear',
-    '/paper/treat',
-    '/paper/new',
-    '/coat/begin?process=salted-paper',
-  ]) {
-    await open(page, DEMO_ADDRESS + path)
-    await page.waitForTimeout(250)
+test(
+  'the shelf and the paper in the dim room: no blue anywhere, dialogs and lists included',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page, `${DEMO_ADDRESS}/shelf`)
+    await expect(page.getByRole('region', { name: 'Jars' })).toBeVisible()
+    await page.keyboard.press('d')
     await expectDim(page)
-  }
-  await open(page, `${DEMO_ADDRESS}/shelf/take-in`)
-  await page.locator('.el-select__wrapper').first().click()
-  await page.keyboard.type('sil')
-  await expect(page.getByRole('option', { name: /^silver nitrate/ })).toBeVisible()
-  await page.waitForTimeout(400)
-  await expectDim(page)
-})
+    await page.getByRole('button', { name: /Palladium .*PD-1/ }).click()
+    await expectDim(page)
+    for (const path of [
+      '/shelf/make',
+      '/shelf/take-in',
+      '/shelf/shopping',
+      '/shelf/waste',
+      '/shelf/dropper',
+      '/shelf/processes/salted-paper',
+      '/paper',
+      '/paper/tear',
+      '/paper/treat',
+      '/paper/new',
+      '/coat/begin?process=salted-paper',
+    ]) {
+      await open(page, DEMO_ADDRESS + path)
+      await page.waitForTimeout(250)
+      await expectDim(page)
+    }
+    await open(page, `${DEMO_ADDRESS}/shelf/take-in`)
+    await page.locator('.el-select__wrapper').first().click()
+    await page.keyboard.type('sil')
+    await expect(page.getByRole('option', { name: /^silver nitrate/ })).toBeVisible()
+    await page.waitForTimeout(400)
+    await expectDim(page)
+  },
+)

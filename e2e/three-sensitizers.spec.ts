@@ -28,7 +28,7 @@ test.beforeEach(async ({ page }) => {
   await open(page)
 })
 
-test('salted paper, from jars of powder to a coat that dries', async ({ page }) => {
+test('salted paper, from jars of powder to a coat that dries', { tag: '@long' }, async ({ page }) => {
   await takeIn(page, 'sodium chloride', '500 g')
   await takeIn(page, 'silver nitrate', '25 g', { Price: '50' })
   // Hazards are said before the bottle opens.
@@ -76,7 +76,7 @@ test('salted paper, from jars of powder to a coat that dries', async ({ page }) 
   expect(await leftIn(page, 'SI-1')).toBe('50 ml')
 })
 
-test('gold-platinum by drops, with what it is by metal', async ({ page }) => {
+test('gold-platinum by drops, with what it is by metal', { tag: '@long' }, async ({ page }) => {
   await takeIn(page, 'ammonium ferric oxalate', '100 g')
   await takeIn(page, 'ascorbic acid', '50 g')
   await takeIn(page, 'ammonium chloroplatinite', '1 g', { Price: '80' })
@@ -114,7 +114,7 @@ test('gold-platinum by drops, with what it is by metal', async ({ page }) => {
   expect(await leftIn(page, 'AU-1')).toBe('4.25 ml')
 })
 
-test('kallitype for four sheets from one glass', async ({ page }) => {
+test('kallitype for four sheets from one glass', { tag: '@long' }, async ({ page }) => {
   await takeIn(page, 'ferric oxalate', '50 g')
   await takeIn(page, 'silver nitrate', '10 g')
   await make(page, 'kallitype/oxalate', '50 ml', 'KO-1')

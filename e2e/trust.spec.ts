@@ -74,98 +74,107 @@ const inStorage = (page: Page, store: string, work: string) =>
     [store, work],
   )
 
-test('what is stored is looked through: a picture that is gone and a list that lies are found, the list is mended', async ({
-  page,
-}) => {
-  await open(page, `${DEMO_ADDRESS}/workroom`)
-  await page.getByRole('button', { name: 'Check stored data' }).click()
-  await expect(page.getByText(/checked. No faults found/)).toBeVisible()
-  const exported = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Download a backup' }).click()
-  const archive = await (await exported).path()
-  await inStorage(page, 'standingBundles', 'bend')
-  await inStorage(page, 'packs', 'lose')
-  await page.getByRole('button', { name: 'Check stored data' }).click()
-  await expect(page.getByText('2 faults')).toBeVisible()
-  await expect(page.getByText('The picture of a photo is missing.')).toBeVisible()
-  await page.getByRole('button', { name: 'Repair' }).click()
-  await expect(page.getByText('One fault')).toBeVisible()
-  // A safe copy can be made all the same, and says what it lacks.
-  await page.getByRole('button', { name: 'Download a backup' }).click()
-  await expect(page.getByText(/One photo has no picture any more/)).toBeVisible()
-
-  // An archive that has the picture gives it back, though its records are all here.
-  await page.getByLabel('Archive file').setInputFiles(archive)
-  const report = page.getByRole('region', { name: 'Import report' })
-  await expect(report).toContainText('1 missing or damaged picture will be replaced.')
-  await report.getByRole('button', { name: 'Import', exact: true }).click()
-  await expect(page.getByText('Imported.')).toBeVisible()
-  await page.getByRole('button', { name: 'Check stored data' }).click()
-  await expect(page.getByText(/checked. No faults found/)).toBeVisible()
-
-  const downloads: Download[] = []
-  page.on('download', (download) => downloads.push(download))
-  await page.getByRole('button', { name: 'Download tables (CSV)' }).click()
-  await expect.poll(() => downloads.length).toBe(2)
-  const texts = await Promise.all(downloads.map(async (one) => readFileSync(await one.path(), 'utf8')))
-  expect(downloads.map((one) => one.suggestedFilename().replace(/-\d{4}.*/, ''))).toEqual([
-    'ember-sheet-prints',
-    'ember-sheet-log',
-  ])
-  for (const text of texts) expect(text).toContain('Lamp-room lens')
-})
-
-test('files that the browser has lost: named, the rest exported, and all of it back from an archive', async () => {
-  const profile = mkdtempSync(join(tmpdir(), 'ember-lost-'))
-  const start = async () => {
-    const context = await chromium.launchPersistentContext(profile, { executablePath: CHROMIUM, args: FLAGS })
-    const page = await context.newPage()
+test(
+  'what is stored is looked through: a picture that is gone and a list that lies are found, the list is mended',
+  { tag: '@long' },
+  async ({ page }) => {
     await open(page, `${DEMO_ADDRESS}/workroom`)
-    return { context, page }
-  }
-  const lookThrough = (page: Page) => page.getByRole('button', { name: 'Check stored data' }).click()
-  try {
-    const first = await start()
-    await expect(first.page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveCount(
-      6,
-    )
-    const exported = first.page.waitForEvent('download')
-    await first.page.getByRole('button', { name: 'Download a backup' }).click()
-    const archive = readFileSync(await (await exported).path())
-    await first.context.close()
-    // What is large lies in files beside the database: the logs in one, the pictures in another.
-    const files = readdirSync(profile, { recursive: true, encoding: 'utf8' })
-      .filter((path) => path.includes('.indexeddb.blob'))
-      .map((path) => join(profile, path))
-      .filter((path) => statSync(path).isFile())
-    expect(files.length).toBeGreaterThan(1)
-    for (const file of files) rmSync(file)
-
-    const { context, page } = await start()
-    // Clocks and lists are there all the same.
-    await expect(page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveCount(6)
-    await lookThrough(page)
-    await expect(page.getByText('The log of sheet 22 is missing.')).toBeVisible()
-    await expect(page.getByText('The picture of a photo is missing.').first()).toBeVisible()
-    await page.getByRole('button', { name: 'Download a backup' }).click()
-    await expect(
-      page.getByText(/25 logs are lost and missing from this backup. Keep your last backup too/),
-    ).toBeVisible()
-    await page
-      .getByLabel('Archive file')
-      .setInputFiles({ name: 'archive.zip', mimeType: 'application/zip', buffer: archive })
-    await page
-      .getByRole('region', { name: 'Import report' })
-      .getByRole('button', { name: 'Import', exact: true })
-      .click()
-    await expect(page.getByText('Imported.')).toBeVisible()
-    await lookThrough(page)
+    await page.getByRole('button', { name: 'Check stored data' }).click()
     await expect(page.getByText(/checked. No faults found/)).toBeVisible()
-    await context.close()
-  } finally {
-    rmSync(profile, { recursive: true, force: true })
-  }
-})
+    const exported = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Download a backup' }).click()
+    const archive = await (await exported).path()
+    await inStorage(page, 'standingBundles', 'bend')
+    await inStorage(page, 'packs', 'lose')
+    await page.getByRole('button', { name: 'Check stored data' }).click()
+    await expect(page.getByText('2 faults')).toBeVisible()
+    await expect(page.getByText('The picture of a photo is missing.')).toBeVisible()
+    await page.getByRole('button', { name: 'Repair' }).click()
+    await expect(page.getByText('One fault')).toBeVisible()
+    // A safe copy can be made all the same, and says what it lacks.
+    await page.getByRole('button', { name: 'Download a backup' }).click()
+    await expect(page.getByText(/One photo has no picture any more/)).toBeVisible()
+
+    // An archive that has the picture gives it back, though its records are all here.
+    await page.getByLabel('Archive file').setInputFiles(archive)
+    const report = page.getByRole('region', { name: 'Import report' })
+    await expect(report).toContainText('1 missing or damaged picture will be replaced.')
+    await report.getByRole('button', { name: 'Import', exact: true }).click()
+    await expect(page.getByText('Imported.')).toBeVisible()
+    await page.getByRole('button', { name: 'Check stored data' }).click()
+    await expect(page.getByText(/checked. No faults found/)).toBeVisible()
+
+    const downloads: Download[] = []
+    page.on('download', (download) => downloads.push(download))
+    await page.getByRole('button', { name: 'Download tables (CSV)' }).click()
+    await expect.poll(() => downloads.length).toBe(2)
+    const texts = await Promise.all(downloads.map(async (one) => readFileSync(await one.path(), 'utf8')))
+    expect(downloads.map((one) => one.suggestedFilename().replace(/-\d{4}.*/, ''))).toEqual([
+      'ember-sheet-prints',
+      'ember-sheet-log',
+    ])
+    for (const text of texts) expect(text).toContain('Lamp-room lens')
+  },
+)
+
+test(
+  'files that the browser has lost: named, the rest exported, and all of it back from an archive',
+  { tag: '@long' },
+  async () => {
+    const profile = mkdtempSync(join(tmpdir(), 'ember-lost-'))
+    const start = async () => {
+      const context = await chromium.launchPersistentContext(profile, {
+        executablePath: CHROMIUM,
+        args: FLAGS,
+      })
+      const page = await context.newPage()
+      await open(page, `${DEMO_ADDRESS}/workroom`)
+      return { context, page }
+    }
+    const lookThrough = (page: Page) => page.getByRole('button', { name: 'Check stored data' }).click()
+    try {
+      const first = await start()
+      await expect(
+        first.page.getByRole('region', { name: 'Running clocks' }).getByRole('button'),
+      ).toHaveCount(6)
+      const exported = first.page.waitForEvent('download')
+      await first.page.getByRole('button', { name: 'Download a backup' }).click()
+      const archive = readFileSync(await (await exported).path())
+      await first.context.close()
+      // What is large lies in files beside the database: the logs in one, the pictures in another.
+      const files = readdirSync(profile, { recursive: true, encoding: 'utf8' })
+        .filter((path) => path.includes('.indexeddb.blob'))
+        .map((path) => join(profile, path))
+        .filter((path) => statSync(path).isFile())
+      expect(files.length).toBeGreaterThan(1)
+      for (const file of files) rmSync(file)
+
+      const { context, page } = await start()
+      // Clocks and lists are there all the same.
+      await expect(page.getByRole('region', { name: 'Running clocks' }).getByRole('button')).toHaveCount(6)
+      await lookThrough(page)
+      await expect(page.getByText('The log of sheet 22 is missing.')).toBeVisible()
+      await expect(page.getByText('The picture of a photo is missing.').first()).toBeVisible()
+      await page.getByRole('button', { name: 'Download a backup' }).click()
+      await expect(
+        page.getByText(/25 logs are lost and missing from this backup. Keep your last backup too/),
+      ).toBeVisible()
+      await page
+        .getByLabel('Archive file')
+        .setInputFiles({ name: 'archive.zip', mimeType: 'application/zip', buffer: archive })
+      await page
+        .getByRole('region', { name: 'Import report' })
+        .getByRole('button', { name: 'Import', exact: true })
+        .click()
+      await expect(page.getByText('Imported.')).toBeVisible()
+      await lookThrough(page)
+      await expect(page.getByText(/checked. No faults found/)).toBeVisible()
+      await context.close()
+    } finally {
+      rmSync(profile, { recursive: true, force: true })
+    }
+  },
+)
 
 test('storage that is denied is said plainly, and a newer version elsewhere stops this window', async ({
   page,
@@ -225,54 +234,56 @@ test.describe('installed', () => {
     rmSync(folder, { recursive: true })
   })
 
-  test('it opens without any server, and takes a newer version only when asked and no clock runs', async ({
-    page,
-  }) => {
-    await open(page, address)
-    await page.evaluate(() => navigator.serviceWorker.ready)
-    server?.kill()
-    await expect.poll(() => fetch(address).then(() => true, () => false)).toBe(false) // prettier-ignore
-    await page.reload()
-    await expect(page.getByRole('heading', { name: 'Start with one sheet of paper' })).toBeVisible()
-    await plan(page, 'Without a server')
+  test(
+    'it opens without any server, and takes a newer version only when asked and no clock runs',
+    { tag: '@long' },
+    async ({ page }) => {
+      await open(page, address)
+      await page.evaluate(() => navigator.serviceWorker.ready)
+      server?.kill()
+      await expect.poll(() => fetch(address).then(() => true, () => false)).toBe(false) // prettier-ignore
+      await page.reload()
+      await expect(page.getByRole('heading', { name: 'Start with one sheet of paper' })).toBeVisible()
+      await plan(page, 'Without a server')
 
-    // A newer build: another page, so another list of what is kept.
-    const worker = join(folder, 'dist', 'app', 'sw.js')
-    const text = readFileSync(worker, 'utf8')
-    const newer = text.replace(
-      /(url:"index\.html",revision:")[0-9a-f]+/,
-      '$1ffffffffffffffffffffffffffffffff',
-    )
-    expect(newer).not.toBe(text)
-    writeFileSync(worker, newer)
-    serve()
-    await up()
-    await page.keyboard.press(' ')
-    for (const bottle of ['Iron citrate', 'Ferricyanide']) {
-      const field = page.getByLabel(`${bottle}, drops counted`)
-      await field.fill('20')
-      await field.press('Enter')
-    }
-    await page
-      .getByRole('button', { name: /^The mix is right|^Mixed|^Done|coat/i })
-      .first()
-      .click()
-    await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
-    await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update())
-    await expect(page.getByText('You can update when no clock is running.')).toBeVisible()
-    await expect(page.getByRole('button', { name: 'Update now' })).toBeHidden()
-    await page.keyboard.press('8')
-    await page.getByRole('listitem').getByText('Without a server').click()
-    await expect(page.getByRole('heading', { level: 1, name: 'Without a server' })).toBeVisible()
-    await page.keyboard.press('x')
-    await page.getByRole('textbox', { name: /Reason for setting it aside/ }).fill('Enough.')
-    await page.getByRole('button', { name: 'Set aside' }).click()
-    const take = page.getByRole('button', { name: 'Update now' })
-    await expect(take).toBeVisible()
-    await take.click()
-    await expect(take).toBeHidden()
-    await expect(page.getByText('set aside').first()).toBeVisible()
-  })
+      // A newer build: another page, so another list of what is kept.
+      const worker = join(folder, 'dist', 'app', 'sw.js')
+      const text = readFileSync(worker, 'utf8')
+      const newer = text.replace(
+        /(url:"index\.html",revision:")[0-9a-f]+/,
+        '$1ffffffffffffffffffffffffffffffff',
+      )
+      expect(newer).not.toBe(text)
+      writeFileSync(worker, newer)
+      serve()
+      await up()
+      await page.keyboard.press(' ')
+      for (const bottle of ['Iron citrate', 'Ferricyanide']) {
+        const field = page.getByLabel(`${bottle}, drops counted`)
+        await field.fill('20')
+        await field.press('Enter')
+      }
+      await page
+        .getByRole('button', { name: /^The mix is right|^Mixed|^Done|coat/i })
+        .first()
+        .click()
+      await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
+      await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update())
+      await expect(page.getByText('You can update when no clock is running.')).toBeVisible()
+      await expect(page.getByRole('button', { name: 'Update now' })).toBeHidden()
+      await page.keyboard.press('8')
+      await page.getByRole('listitem').getByText('Without a server').click()
+      await expect(page.getByRole('heading', { level: 1, name: 'Without a server' })).toBeVisible()
+      await page.keyboard.press('x')
+      await page.getByRole('textbox', { name: /Reason for setting it aside/ }).fill('Enough.')
+      await page.getByRole('button', { name: 'Set aside' }).click()
+      const take = page.getByRole('button', { name: 'Update now' })
+      await expect(take).toBeVisible()
+      await take.click()
+      await expect(take).toBeHidden()
+      await expect(page.getByText('set aside').first()).toBeVisible()
+    },
+  )
 })
 
 test('one’s own photograph is summed when it is added', async ({ page }) => {

@@ -1,9 +1,16 @@
 import { expect, type Page } from '@playwright/test'
 import sharp from 'sharp'
+import { OWN_ADDRESS } from './browser.ts'
 
-/** Opens a workroom and waits until it is ready to be worked in. */
+/**
+ * Opens a workroom and waits until it is ready to be worked in. Where it is open already, the page is turned and not loaded
+ * again, which costs several times as much; what was typed into the page that is open stays.
+ */
 export async function open(page: Page, address = '/'): Promise<void> {
-  await page.goto(address)
+  const there = new URL(address, OWN_ADDRESS)
+  const isThere = page.url().startsWith(`${there.origin}/`) && (await page.locator('#app').count()) > 0
+  if (isThere) await turnTo(page, there.pathname + there.search)
+  else await page.goto(address)
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
 }
 

@@ -6,5 +6,5 @@ ensurePackages()
 ensureBuild()
 ensureChromium()
 run('npx', ['playwright', 'test', 'faults', '--retries=0'], {
-  env: { FAULT_KILLS: process.env.FAULT_KILLS ?? '50' },
+  env: { LONG_TESTS: '1', FAULT_KILLS: process.env.FAULT_KILLS ?? '50' },
 })

@@ -204,10 +204,10 @@ describe('any sequence of actions', () => {
           await other.delete()
         }
       }),
-      { numRuns: samples(12, 200) },
+      { numRuns: samples(5, 200) },
     )
     // Both kinds of presses were among them, or nothing was tried.
-    expect(done).toBeGreaterThan(samples(100, 2000))
-    expect(refused).toBeGreaterThan(samples(50, 1000))
+    expect(done).toBeGreaterThan(samples(40, 2000))
+    expect(refused).toBeGreaterThan(samples(20, 1000))
   })
 })

@@ -1,6 +1,7 @@
 import type { SalvageNote } from '@core/archive/salvage'
 import { repairEverything } from '../workers/archives'
 import { db } from '../storage/db'
+import { holdsAnything } from '../storage/holdings'
 import { isDemo } from '../storage/whichWorkroom'
 import { STORAGE_VERSION } from '../storage/workroomDb'
 
@@ -14,7 +15,7 @@ const CHECKED = 'checkedByVersion'
  */
 export async function repairOnce(): Promise<SalvageNote[]> {
   if (isDemo || (await db.device.get(CHECKED))?.value === STORAGE_VERSION) return []
-  const notes = await repairEverything()
+  const notes = (await holdsAnything(db)) ? await repairEverything() : []
   await db.device.put({ id: CHECKED, value: STORAGE_VERSION })
   return notes
 }

@@ -19,6 +19,12 @@ export type Pulse = () => void
 const tables = (db: WorkroomDb) =>
   [...KINDS.map((name) => db[name]), db.logBundles, db.standingBundles, db.packs, db.traces] as Table[]
 
+/** Whether anything is stored. */
+export async function holdsAnything(db: WorkroomDb): Promise<boolean> {
+  for (const table of tables(db)) if (await table.count()) return true
+  return false
+}
+
 /** What a disk has done to what is here. */
 export interface Damage {
   /** Pictures of which something else is in an archive than here. */

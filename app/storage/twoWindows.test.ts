@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto'
 import { begun, SHEET, uuid } from '@core/fixtures/logs'
+import { someOf } from '@core/fixtures/samples'
 import { nextMove } from '@core/run/nextMove'
 import { replay } from '@core/run/run'
 import type { Happening } from '@core/schema/event'
@@ -25,7 +26,7 @@ async function opened(): Promise<Window> {
 const SHEETS = [SHEET, uuid(201), uuid(202)]
 
 describe('a session in two windows', () => {
-  it.each([1, 2, 3])('leaves whole logs, whoever presses what, order %i', async (seed) => {
+  it.each(someOf(1, [1, 2, 3]))('leaves whole logs, whoever presses what, order %i', async (seed) => {
     const windows = [await opened(), await opened()] as const
     const [first, second] = windows
     expect(first.db === second.db).toBe(false)

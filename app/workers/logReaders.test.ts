@@ -36,7 +36,7 @@ const settle = () => new Promise((resolve) => setTimeout(resolve))
 describe('readers of logs', () => {
   it('give each free worker one piece, and the next to whoever is done first', async () => {
     const readers = new LogReaders()
-    expect(workers).toHaveLength(2)
+    expect(workers).toHaveLength(0)
     const made: number[] = []
     const answers = [0, 1, 2].map((n) =>
       readers.ask(() => {
@@ -75,6 +75,10 @@ describe('readers of logs', () => {
     await settle()
     workers.find((one) => one.asked.length)?.dispatchEvent(Object.assign(new Event('error'), { message: 'out of memory' })) // prettier-ignore
     await expect(asked).rejects.toThrow('out of memory')
+    const others = [readers.ask(() => ({ text: 'b' })), readers.ask(() => ({ text: 'c' }))]
+    await settle()
+    for (const worker of workers) worker.answer({ value: found })
+    await Promise.all(others)
     readers.leave()
     expect(workers.map((one) => one.isOver)).toEqual([true, true])
   })
@@ -84,9 +88,11 @@ describe('readers of logs', () => {
     [1, 2],
     [3, 3],
     [64, 4],
-  ])('on %s cores are %s', (cores, count) => {
+  ])('on %s cores are %s', async (cores, count) => {
     Object.defineProperty(globalThis, 'navigator', { value: { hardwareConcurrency: cores }, configurable: true }) // prettier-ignore
-    new LogReaders()
+    const readers = new LogReaders()
+    for (let piece = 0; piece < 6; piece++) void readers.ask(() => ({ text: String(piece) }))
+    await settle()
     expect(workers).toHaveLength(count)
   })
 })

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { samples } from '../fixtures/samples'
 import {
   lineSplitter,
   LONGEST_LINE,
@@ -46,7 +47,7 @@ describe('readLine', () => {
     'ÿÿIRR 4',
   ])('takes %j for noise', (line) => expect(readLine(line)).toEqual({ kind: 'noise' }))
 
-  it('survives ten thousand malformed lines, and believes none beyond bounds', () => {
+  it('survives thousands of malformed lines, and believes none beyond bounds', () => {
     const sound = fc.constantFrom(
       'IRR 4.8200E+00',
       'DENS 1.342',
@@ -68,7 +69,7 @@ describe('readLine', () => {
           expect(read.value).toBeLessThanOrEqual(high)
         },
       ),
-      { numRuns: 10_000 },
+      { numRuns: samples(2000, 10_000) },
     )
   })
 
