@@ -18,7 +18,10 @@ const WORDS: Readonly<Record<SheetEventType, string>> = {
   photographed: 'the photo',
   setAside: 'setting it aside',
   undone: 'the undo',
+  redone: 'the redo',
+  corrected: 'the correction',
+  enteredLate: 'the late entry',
 }
 
-/** Names what an undo has undone. */
+/** Names what an undo has undone, or a redo brought back. */
 export const undoneWords = (type: SheetEventType | undefined): string => (type ? WORDS[type] : 'nothing')

@@ -1,8 +1,9 @@
+import { computed } from 'vue'
 import type { Happening } from '@core/schema/event'
 import { emptyRun } from '@core/run/runState'
 import { useNotice } from './notice.store'
 import { undoneWords } from './undoneWords'
-import { append, undo } from '../storage/log'
+import { append, redo, undo } from '../storage/log'
 import { storageFault } from '../storage/storageFaults'
 import { timeNow } from '../storage/time'
 import { useUnsaved } from './unsaved.store'
@@ -56,5 +57,21 @@ export function useRecording(sheetId: () => string | null) {
       notice.refuse(error, 'undo')
     }
   }
-  return { record, undoLast }
+  async function redoLast(): Promise<void> {
+    const id = sheetId()
+    if (!id) return
+    const next = workroom.work(id)?.state.redo
+    try {
+      await redo(id)
+      notice.say(`Redone: ${undoneWords(next?.type)}.`)
+    } catch (error) {
+      notice.refuse(error, 'redo')
+    }
+  }
+  /** Whether what was undone last can still come back. */
+  const mayRedo = computed(() => {
+    const id = sheetId()
+    return id !== null && !unsaved.stateOf(id) && workroom.work(id)?.state.redo !== undefined
+  })
+  return { record, undoLast, redoLast, mayRedo }
 }

@@ -64,7 +64,7 @@ export function useStation(
   const hasMovedOn = computed(() => place.value !== null && place.value !== station)
   const placeTitle = computed(() => stations.find((one) => one.name === place.value)?.title ?? 'Prints')
 
-  const { record, undoLast } = useRecording(() => inHand.value?.sheet.id ?? null)
+  const { record, undoLast, redoLast, mayRedo } = useRecording(() => inHand.value?.sheet.id ?? null)
 
   /** The next thing, as core sees it. */
   async function move(said?: string): Promise<void> {
@@ -95,6 +95,8 @@ export function useStation(
     placeTitle,
     record,
     undoLast,
+    redoLast,
+    mayRedo,
     move,
     follow,
     choose,

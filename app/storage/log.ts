@@ -1,5 +1,7 @@
 import { v4 as uuid } from 'uuid'
 import { CoreError } from '@core/errors'
+import { misfit } from '@core/run/corrections'
+import { isAboutEntries } from '@core/run/history'
 import { advance, replay } from '@core/run/run'
 import { emptyRun, type RunState } from '@core/run/runState'
 import { SheetEvent, type Happening } from '@core/schema/event'
@@ -14,26 +16,45 @@ import { logIn, stateIn, writeState } from './runStates'
  *
  * @throws CoreError when it cannot have happened in the sheet's present state.
  */
-export function append(
+export const append = (
   sheetId: string,
   happening: Happening,
   // Taken before anything is waited for: what counts is when the key was pressed, not when the disk was ready.
   pressedAt: number = timeNow(),
-): Promise<RunState> {
+): Promise<RunState> => write(sheetId, [happening], pressedAt)
+
+/**
+ * Writes corrections that only fit together: all of them or none.
+ *
+ * @throws CoreError `does-not-fit` where the corrected log could not have happened.
+ */
+export async function amend(sheetId: string, corrections: readonly Happening[]): Promise<RunState> {
+  try {
+    return await write(sheetId, corrections, timeNow())
+  } catch (error) {
+    throw misfit(error)
+  }
+}
+
+function write(sheetId: string, happenings: readonly Happening[], pressedAt: number): Promise<RunState> {
   return db.transaction('rw', db.logBundles, db.standingBundles, async () => {
     const state = (await stateIn(db, sheetId)) ?? emptyRun(sheetId)
-    const event = SheetEvent.parse({
-      ...happening,
-      id: uuid(),
-      sheetId,
-      index: state.length,
-      // A system clock that was set back must not bend the order of what happened.
-      at: Math.max(pressedAt, state.lastAt),
-    })
+    const events = happenings.map((happening, n) =>
+      SheetEvent.parse({
+        ...happening,
+        id: uuid(),
+        sheetId,
+        index: state.length + n,
+        // A system clock that was set back must not bend the order of what happened.
+        at: Math.max(pressedAt, state.lastAt),
+      }),
+    )
     const before = await db.logs.textOf(sheetId)
     if (before === undefined && state.length > 0) throw logGone()
-    const lines = [before, JSON.stringify(event)].filter(Boolean).join('\n')
-    const next = event.type === 'undone' ? replay(sheetId, eventsIn({ lines })) : advance(state, event)
+    const lines = [before, ...events.map((event) => JSON.stringify(event))].filter(Boolean).join('\n')
+    const next = events.some(isAboutEntries)
+      ? replay(sheetId, eventsIn({ lines }))
+      : events.reduce(advance, state)
     await db.logs.put(sheetId, next.length, lines)
     await writeState(db, next)
     return next
@@ -59,6 +80,19 @@ export async function undo(sheetId: string): Promise<RunState> {
       remedy: 'There is nothing to undo.',
     })
   return append(sheetId, { type: 'undone', eventId: last.id })
+}
+
+/** Brings back what was undone last on a sheet. */
+export async function redo(sheetId: string): Promise<RunState> {
+  const next = (await stateIn(db, sheetId))?.redo
+  if (!next)
+    throw new CoreError({
+      code: 'nothing-to-redo',
+      field: 'redo',
+      problem: 'Nothing was undone just before.',
+      remedy: 'Enter it again.',
+    })
+  return append(sheetId, { type: 'redone', eventId: next.id })
 }
 
 /** Every event of one sheet, in order. */

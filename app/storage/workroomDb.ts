@@ -28,7 +28,7 @@ import { recordGuard } from './recordGuard'
 import { stateEntry } from './runStates'
 
 /** Goes up with every new version of the records, and whenever they are stored in another way. */
-export const STORAGE_VERSION = 9
+export const STORAGE_VERSION = 10
 
 /** What the meter read during one exposure, a stretch at a time. It serves the running clock; what it came to is in the log. */
 export interface TraceRow {
@@ -173,6 +173,8 @@ export class WorkroomDb extends Dexie {
     this.version(7).stores({}).upgrade(toVersion7)
     this.version(8).stores({ setAside: 'id', device: 'id' })
     this.version(9).stores({}).upgrade(toVersion9)
+    // Logs may hold corrections, which an earlier version could not read: it may not open them.
+    this.version(10).stores({})
     this.use(recordGuard)
     this.logs = new Bundles(this.logBundles)
     this.standings = new Bundles(this.standingBundles)

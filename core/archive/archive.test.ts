@@ -499,6 +499,13 @@ describe('migration', () => {
     expect(readArchive(stored).notes).toEqual([])
   }) // prettier-ignore
 
+  it('version 9 is read as it was meant, and nothing of it is set aside', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v9.zip')))
+    const { records } = readBack(stored)
+    expect([records.sheets, records.events, records.ownProcesses].map((list) => list.length)).toEqual([25, 1372, 1])
+    expect(readArchive(stored).notes).toEqual([])
+  }) // prettier-ignore
+
   it('of an archive of version 5 with wrong events, the sound ones are read', () => {
     const old = (events: (events: SheetEvent[]) => unknown) => {
       const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))

@@ -3,6 +3,8 @@ import { sheet, workroom } from '../fixtures/workroom'
 import { begun, logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
 import { logBook } from './logs'
 import { applyMerge, conflictKey, planMerge, summaryOf } from './merge'
+import { replay } from '../run/run'
+import type { Happening } from '../schema/event'
 import { emptyRecords, type Paper, type Sheet, type WorkroomRecords } from '../schema/records'
 
 const paper = (n: number): Paper => ({ id: uuid(100 + n), name: `Paper ${n}`, note: '', changedAt: T0 })
@@ -112,6 +114,28 @@ describe('merging two workrooms', () => {
     const [conflict] = planned(of('mine'), of('theirs')).conflicts
     expect(conflict).toMatchObject({ kind: 'log', id: SHEET, differs: ['the logs differ after 1 events'] })
     expect(conflict?.fields[0]).toMatchObject({ here: '1 line of its own', theirs: '1 line of its own' })
+  })
+
+  it('carries on a log that was corrected elsewhere, and names two corrections that part', () => {
+    const of = (...more: Happening[]) => ({
+      ...emptyRecords(),
+      sheets: [sheet],
+      events: logOf([...wholeJob, ...more.map((what, n): [number, Happening] => [4000 + n, what])]),
+    })
+    const to = (seconds: number): Happening => ({
+      type: 'corrected',
+      eventId: uuid(1015),
+      right: { at: T0 + seconds * 1000 },
+    })
+    const endIn = (records: WorkroomRecords) => replay(SHEET, records.events).steps[4]?.finishedAt
+    expect(endIn(merged(of(), of(to(1900))))).toBe(T0 + 1_900_000)
+    expect(planned(of(to(1900)), of()).conflicts).toEqual([])
+    expect(endIn(merged(of(to(1900)), of()))).toBe(T0 + 1_900_000)
+    const { conflicts } = planned(of(to(1900)), of(to(1850)))
+    expect(conflicts).toMatchObject([{ kind: 'log', id: SHEET }])
+    expect(endIn(merged(of(to(1900)), of(to(1850))))).toBe(T0 + 1_900_000)
+    const taken = merged(of(to(1900)), of(to(1850)), new Set(conflicts.map(conflictKey)))
+    expect(endIn(taken)).toBe(T0 + 1_850_000)
   })
 
   it('names numbers that two different sheets have, but not a layer on its own sheet of paper', () => {

@@ -15,6 +15,7 @@ export const MIGRATIONS: readonly Migration[] = [
   wasteKeepsItsContents,
   unreadableIsSetAside,
   washesSayTheirRole,
+  logsAreCorrected,
 ]
 
 type Row = Record<string, unknown>
@@ -117,6 +118,11 @@ function washesSayTheirRole(records: unknown): unknown {
       definition: withWashRoles(own.definition),
     })),
   }
+}
+
+/** Version 10: logs may hold corrections, late entries and redone entries; nothing that was there changes. */
+function logsAreCorrected(records: unknown): unknown {
+  return records
 }
 
 /** What is not a list is left for the schema to refuse. */

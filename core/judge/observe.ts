@@ -1,6 +1,7 @@
 import { measuredAgainst } from '../light/ageing'
 import { usualCoverage } from '../coating/coverage'
 import { elapsedSeconds } from '../run/clock'
+import { lifeBefore } from '../run/coatLife'
 import { clockOf, type StepState } from '../run/runState'
 import { digits, formatSpan } from '../quantity/format'
 import type { Observed } from './diagnosis'
@@ -159,14 +160,16 @@ function dried({ state }: PrintRecord): Observed[] {
       ),
     )
   }
-  const keeps = before.planned.keepsBestSeconds ?? before.planned.keepsSeconds
-  if (keeps !== undefined && expose?.startedAt !== undefined) {
-    const waited = (expose.startedAt - before.finishedAt) / 1000
+  const life = expose && lifeBefore(state.steps, state.steps.indexOf(expose))
+  const keeps = life?.step.planned.keepsBestSeconds ?? life?.step.planned.keepsSeconds
+  if (life && keeps !== undefined && expose?.startedAt !== undefined) {
+    const waited = (expose.startedAt - life.from) / 1000
+    const limit = life.step.planned.keepsBestSeconds ? 'best within' : 'usable for'
     known.push(
       fact(
         'coat-old',
         waited > keeps,
-        `the coat was ${formatSpan(waited)} old at exposure, ${before.planned.keepsBestSeconds ? 'best within' : 'usable for'} ${formatSpan(keeps)}`,
+        `the coat was ${formatSpan(waited)} old at exposure, ${limit} ${formatSpan(keeps)}`,
       ),
     )
   }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { CoreError } from '../errors'
 import { parseAir } from './air'
-import { parseDay, parseTimeOfDay } from './moment'
+import { parseDay, parseMoment, parseTimeOfDay } from './moment'
 import { parseNumber } from './number'
 import { parseExposureChange, parseQuantity } from './parse'
 import { parseSize } from './size'
@@ -183,7 +183,21 @@ describe('days and times of day', () => {
     ['14h30', 14, 30],
     ['7:30', 7, 30],
     ['14.05', 14, 5],
-  ])('%s', (text, hours, minutes) => expect(parseTimeOfDay(text, field)).toEqual({ hours, minutes }))
+  ])('%s', (text, hours, minutes) =>
+    expect(parseTimeOfDay(text, field)).toEqual({ hours, minutes, seconds: 0 }),
+  )
+
+  it.each([
+    ['14:05:20', { day: null, time: { hours: 14, minutes: 5, seconds: 20 } }],
+    ['2:05:09 pm', { day: null, time: { hours: 14, minutes: 5, seconds: 9 } }],
+    ['2026-05-12 14:05', { day: { year: 2026, month: 5, day: 12 }, time: { hours: 14, minutes: 5, seconds: 0 } }],
+    ['2026-05-12T14:05:20', { day: { year: 2026, month: 5, day: 12 }, time: { hours: 14, minutes: 5, seconds: 20 } }],
+    ['12 May 2026, 2:30 pm', { day: { year: 2026, month: 5, day: 12 }, time: { hours: 14, minutes: 30, seconds: 0 } }],
+  ])('%s is a moment', (text, moment) => expect(parseMoment(text, field)).toEqual(moment)) // prettier-ignore
+
+  it.each(['2026 14:05', '2026-05-12', '14:05:60', '12 May 14:05', ''])('%s is no moment', (text) =>
+    expect(['unreadable', 'empty']).toContain(codeOf(() => parseMoment(text, field))),
+  )
 
   it.each(['25:99', '13:00 pm', '9', '0:30 pm', '7:3', 'noon'])('%s is no time of day', (text) =>
     expect(codeOf(() => parseTimeOfDay(text, field))).toBe('unreadable'),

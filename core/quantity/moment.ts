@@ -65,12 +65,19 @@ function checked(
   return { year, month, day }
 }
 
+/** A time of day, of 24 hours. */
+export interface TimeOfDay {
+  hours: number
+  minutes: number
+  seconds: number
+}
+
 /**
- * Reads a time of day: `7:30`, `14.05`, `2:30 pm`, `9 am`, `14h30`.
+ * Reads a time of day: `7:30`, `14.05`, `14:05:20`, `2:30 pm`, `9 am`, `14h30`.
  *
  * @throws CoreError `empty` or `unreadable`.
  */
-export function parseTimeOfDay(text: string, field: string): { hours: number; minutes: number } {
+export function parseTimeOfDay(text: string, field: string): TimeOfDay {
   const plain = plainText(text).trim()
   const refuse = (code: string, problem: string) =>
     new CoreError({
@@ -81,12 +88,34 @@ export function parseTimeOfDay(text: string, field: string): { hours: number; mi
       part: plain,
     })
   if (!plain) throw refuse('empty', 'This field is empty.')
-  const found = /^(\d{1,2})(?:\s*[:.h]\s*(\d{2})?)?\s*(a\.?m\.?|p\.?m\.?)?$/i.exec(plain)
-  const [hours, minutes] = [Number(found?.[1]), Number(found?.[2] ?? 0)]
-  const half = found?.[3]?.[0]?.toLowerCase()
+  const found = /^(\d{1,2})(?:\s*[:.h]\s*(?:(\d{2})(?:[:.](\d{2}))?)?)?\s*(a\.?m\.?|p\.?m\.?)?$/i.exec(plain)
+  const [hours, minutes, seconds] = [Number(found?.[1]), Number(found?.[2] ?? 0), Number(found?.[3] ?? 0)]
+  const half = found?.[4]?.[0]?.toLowerCase()
   const isBare = found && found[2] === undefined && !half && !/h/i.test(plain)
   const isTwelve = half !== undefined && (hours < 1 || hours > 12)
-  if (!found || isBare || isTwelve || hours > 23 || minutes > 59)
+  if (!found || isBare || isTwelve || hours > 23 || minutes > 59 || seconds > 59)
     throw refuse('unreadable', `“${plain}” is not a time of day.`)
-  return { hours: half ? (hours % 12) + (half === 'p' ? 12 : 0) : hours, minutes }
+  return { hours: half ? (hours % 12) + (half === 'p' ? 12 : 0) : hours, minutes, seconds }
+}
+
+/**
+ * Reads a moment: a time of day, with the day before it where it is another one, as in `2026-05-12 14:05`.
+ *
+ * @returns the day `null` where only a time is given.
+ * @throws CoreError those of `parseDay` and `parseTimeOfDay`, and `unreadable` for a day without its time or its year.
+ */
+export function parseMoment(text: string, field: string): { day: CalendarDay | null; time: TimeOfDay } {
+  const plain = plainText(text).trim()
+  const parts = /^(.*\d{4}|\d{4}-\d{1,2}-\d{1,2})[\sT,]+(\S.*)$/.exec(plain)
+  if (!parts) return { day: null, time: parseTimeOfDay(plain, field) }
+  const day = parseDay(parts[1] as string, field)
+  if (day.month === null || day.day === null)
+    throw new CoreError({
+      code: 'unreadable',
+      field,
+      problem: `“${parts[1]}” is not a whole date.`,
+      remedy: 'Enter a date and a time such as 2026-05-12 14:05.',
+      part: plain,
+    })
+  return { day, time: parseTimeOfDay(parts[2] as string, field) }
 }

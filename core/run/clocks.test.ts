@@ -1,8 +1,9 @@
 import { begun, logOf, plan, SHEET, T0, wholeJob } from '../fixtures/logs'
-import type { Happening } from '../schema/event'
+import type { Happening, PlannedStep } from '../schema/event'
 import { nextThing } from '../schedule/nextThing'
 import { elapsedSeconds, isHeld, momentAt } from './clock'
-import { clocksOf, ledgeOf, lifeOf, ringsDue } from './deadlines'
+import { lifeOf } from './coatLife'
+import { clocksOf, ledgeOf, ringsDue } from './deadlines'
 import { replay } from './run'
 import { threadOf } from './thread'
 
@@ -50,7 +51,7 @@ describe('the ledge', () => {
   })
 
   it('shows the life of a dry coat until it goes under the light', () => {
-    expect(clocksOf(upTo(8), at(800))[0]).toMatchObject({ kind: 'keeps', dueAt: at(760 + 7200) })
+    expect(clocksOf(upTo(8), at(800))[0]).toMatchObject({ kind: 'keeps', dueAt: at(100 + 7200) })
   })
 
   it('puts the nearest deadline first and a held clock last', () => {
@@ -109,23 +110,45 @@ describe('the life of a coat', () => {
   )
   const layered = { ...(begun as Extract<Happening, { type: 'begun' }>), steps }
   const dried = replay(SHEET, logOf([[0, layered], ...wholeJob.slice(1, 8)]))
-  const dryAt = 760
+  // The end of coating, however late anyone saw that the sheet was dry.
+  const coatedAt = 100
 
   it('has a not before, a best until and a not after', () =>
     expect(lifeOf(dried)).toMatchObject({
-      from: at(dryAt),
-      notBefore: at(dryAt + 3 * 3600),
-      bestUntil: at(dryAt + 3.5 * 3600),
-      notAfter: at(dryAt + 4 * 3600),
+      from: at(coatedAt),
+      notBefore: at(coatedAt + 3 * 3600),
+      bestUntil: at(coatedAt + 3.5 * 3600),
+      notAfter: at(coatedAt + 4 * 3600),
     }))
 
   it('rests first, and is not the next thing meanwhile; then it is, and its end runs', () => {
     const kinds = (seconds: number) => clocksOf(dried, at(seconds)).map((clock) => clock.kind)
-    expect(kinds(dryAt + 3600)).toEqual(['rests', 'keeps'])
-    expect(nextThing([dried], at(dryAt + 3600)).kind).not.toBe('ready')
-    expect(kinds(dryAt + 3.2 * 3600)).toEqual(['keeps'])
-    expect(nextThing([dried], at(dryAt + 3.2 * 3600))).toMatchObject({ kind: 'ready', wordsId: 'expose' })
-    expect(clocksOf(dried, at(dryAt + 4.1 * 3600))[0]?.remainingSeconds).toBeCloseTo(-360, 6)
+    expect(kinds(coatedAt + 3600)).toEqual(['rests', 'keeps'])
+    expect(nextThing([dried], at(coatedAt + 3600)).kind).not.toBe('ready')
+    expect(kinds(coatedAt + 3.2 * 3600)).toEqual(['keeps'])
+    expect(nextThing([dried], at(coatedAt + 3.2 * 3600))).toMatchObject({ kind: 'ready', wordsId: 'expose' })
+    expect(clocksOf(dried, at(coatedAt + 4.1 * 3600))[0]?.remainingSeconds).toBeCloseTo(-360, 6)
+  })
+
+  it('counts through a second wait, such as humidifying, and limits the exposure after it', () => {
+    const damp: PlannedStep = {
+      id: 'humidify',
+      station: 'coat',
+      place: 'dark',
+      kind: 'wait',
+      begins: 'press',
+    }
+    const three = steps.flatMap((step) => (step.id === 'dry' ? [step, damp] : [step]))
+    const state = replay(
+      SHEET,
+      logOf([
+        [0, { ...layered, steps: three }],
+        ...wholeJob.slice(1, 8),
+        [1000, { type: 'stepStarted', step: 'humidify' }],
+        [1600, { type: 'stepFinished', step: 'humidify' }],
+      ]),
+    )
+    expect(lifeOf(state)).toMatchObject({ from: at(coatedAt), notAfter: at(coatedAt + 4 * 3600) })
   })
 
   it('is nothing where nothing waits, or it keeps for good', () => {

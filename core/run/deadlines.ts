@@ -1,5 +1,6 @@
 import { doseMoment, doseSeconds, STEADY, type CountedBy, type LightCourse } from './dose'
 import { elapsedSeconds, isHeld } from './clock'
+import { lifeOf, type CoatLife } from './coatLife'
 import { clockOf, stepInHand, wordsIdOf, type RunState, type StepState } from './runState'
 
 /** One running clock of one sheet, read at a moment. */
@@ -53,33 +54,6 @@ export function clocksOf(state: RunState, now: number, courses = NO_COURSES): Cl
     if (keeps && (keeps.remainingSeconds ?? 0) < LIFE_SHOWN_SECONDS) readings.push(keeps)
   }
   return readings
-}
-
-/** How long what was finished last may be before the next step begins; moments in milliseconds, `null` for no limit. */
-export interface CoatLife {
-  step: StepState
-  from: number
-  notBefore: number | null
-  bestUntil: number | null
-  notAfter: number | null
-}
-
-/** The life of what waits for its next step, or `null` where nothing waits or it keeps for good. */
-export function lifeOf(state: RunState): CoatLife | null {
-  const [step, before] = [stepInHand(state), state.steps[state.current - 1]]
-  if (step?.status !== 'waiting' || before?.finishedAt === undefined || state.setAside) return null
-  const { keepsLeastSeconds, keepsBestSeconds, keepsSeconds } = before.planned
-  const from = before.finishedAt
-  const moment = (seconds: number | undefined) => (seconds === undefined ? null : from + seconds * 1000)
-  const [notBefore, bestUntil, notAfter] = [keepsLeastSeconds, keepsBestSeconds, keepsSeconds].map(moment)
-  if (notBefore == null && bestUntil == null && notAfter == null) return null
-  return {
-    step: before,
-    from,
-    notBefore: notBefore ?? null,
-    bestUntil: bestUntil ?? null,
-    notAfter: notAfter ?? null,
-  }
 }
 
 /** Clocks of many sheets, nearest deadline first; held ones and those without an end come last. */

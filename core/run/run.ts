@@ -1,6 +1,8 @@
 import { refusalAt } from '../errors'
 import type { Judged, Measured, SheetEvent } from '../schema/event'
 import type { Hold } from './clock'
+import { copied, growing, type Grow } from './grow'
+import { historyOf, isAboutEntries } from './history'
 import { type StepState, type RunState, emptyRun } from './runState'
 
 /**
@@ -10,9 +12,9 @@ import { type StepState, type RunState, emptyRun } from './runState'
  * @throws CoreError `out-of-order` when the log has a gap or belongs to another sheet; otherwise as `advance`.
  */
 export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
-  const kept = effectiveEvents(log)
+  const { happened, entries, redo } = historyOf(log)
   const grow = growing()
-  let state = kept.reduce(
+  const state = happened.reduce(
     (before, event) => stamped(transition(before, event, grow), event),
     emptyRun(sheetId),
   )
@@ -23,30 +25,21 @@ export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
         `Event ${index} of the log is missing or belongs to another log.`,
         'Export again from the original workroom.',
       )
-  const last = log.at(-1)
-  if (last) state = { ...state, length: log.length, lastAt: last.at }
-  return state
+  const [last, written] = [entries.at(-1), log.at(-1)]
+  return {
+    ...state,
+    ...(written && { length: log.length, lastAt: written.at }),
+    last: last ? named(last) : null,
+    ...(redo && { redo: named(redo) }),
+  }
 }
 
-/**
- * The events of a log that have not been undone.
- *
- * @throws CoreError `nothing-to-undo` when an undo names anything but the last event still standing.
- */
-export function effectiveEvents(log: readonly SheetEvent[]): SheetEvent[] {
-  const kept: SheetEvent[] = []
-  for (const event of log) {
-    if (event.type !== 'undone') kept.push(event)
-    else if (kept.pop()?.id !== event.eventId)
-      throw refuse('nothing-to-undo', 'Only the latest entry can be undone.', 'Undo the later entries first.')
-  }
-  return kept
-}
+const named = ({ id, type, at }: SheetEvent): NonNullable<RunState['last']> => ({ id, type, at })
 
 /**
  * The next state after one event. Pure: the state given is not changed.
  *
- * @param event any but `undone`, which needs the whole log (see `replay`).
+ * @param event any but one about other entries, such as `undone`: that needs the whole log (see `replay`).
  * @throws CoreError when the event cannot happen in this state, saying what would have to come first.
  */
 export function advance(state: RunState, event: SheetEvent): RunState {
@@ -57,33 +50,9 @@ export function advance(state: RunState, event: SheetEvent): RunState {
  * A state that has just been made, marked with the event that made it. Changed in place: it belongs to no one yet, and to
  * copy it once more would take a third of the time of replaying a log.
  */
-export const stamped = (fresh: RunState, event: SheetEvent): RunState =>
-  Object.assign(fresh, {
-    length: event.index + 1,
-    last: { id: event.id, type: event.type, at: event.at },
-    lastAt: event.at,
-  })
-
-/** Adds to a list. */
-type Grow = <Item>(list: readonly Item[], item: Item) => Item[]
-
-const copied: Grow = (list, item) => [...list, item]
-
-/**
- * Adds to lists in place that it made itself, so that a replay of many notes copies none of them again and again. For a
- * replay only, whose states on the way are seen nowhere else.
- */
-function growing(): Grow {
-  const own = new WeakSet<object>()
-  return (list, item) => {
-    if (own.has(list)) {
-      ;(list as unknown[]).push(item)
-      return list as (typeof item)[]
-    }
-    const fresh = [...list, item]
-    own.add(fresh)
-    return fresh
-  }
+export function stamped(fresh: RunState, event: SheetEvent): RunState {
+  delete fresh.redo
+  return Object.assign(fresh, { length: event.index + 1, last: named(event), lastAt: event.at })
 }
 
 /** @returns a fresh state, whatever happened. */
@@ -98,8 +67,8 @@ function transition(state: RunState, event: SheetEvent, grow: Grow): RunState {
   if (event.type === 'noted')
     return { ...state, notes: grow(state.notes, { at: event.at, text: event.text }) }
   if (event.type === 'photographed') return { ...state, photoIds: grow(state.photoIds, event.photoId) }
-  if (event.type === 'undone')
-    throw refuse('nothing-to-undo', 'An undo needs the whole log.', 'Replay the log instead.')
+  if (isAboutEntries(event))
+    throw refuse('needs-log', 'An undo or a correction needs the whole log.', 'Replay the log instead.')
   if (state.begunAt === null)
     throw refuse('not-begun', 'This sheet has not been started.', 'Start it in Coat.')
   if (state.setAside)
@@ -268,9 +237,14 @@ type StepFinished = Extract<SheetEvent, { type: 'stepFinished' }>
 function finish(
   state: RunState,
   at: number,
-  { drawn = [], dose, bathId }: Pick<Partial<StepFinished>, 'drawn' | 'dose' | 'bathId'> = {},
+  {
+    drawn = [],
+    dose,
+    bathId,
+    drops = [],
+  }: Pick<Partial<StepFinished>, 'drawn' | 'dose' | 'bathId' | 'drops'> = {},
 ): RunState {
-  const step = state.steps[state.current] as StepState
+  const step = recounted(state.steps[state.current] as StepState, drops)
   if (step.planned.kind === 'count') {
     if (Object.values(step.drops).some((count) => count === 0))
       throw refuse(
@@ -292,6 +266,18 @@ function finish(
   const moved = { ...put(state, done), current: state.current + 1 }
   const next = moved.steps[moved.current]
   return next?.planned.begins === 'atOnce' ? put(moved, start(next, at)) : moved
+}
+
+/** The step with the drops that were really in the glass. */
+function recounted(step: StepState, drops: NonNullable<StepFinished['drops']>): StepState {
+  if (drops.some(({ component }) => step.drops[component] === undefined))
+    throw refuse(
+      'not-counting',
+      'Drops of this component are not counted in this step.',
+      'Correct the components of this step.',
+    )
+  const right = Object.fromEntries(drops.map(({ component, count }) => [component, count]))
+  return drops.length ? { ...step, drops: { ...step.drops, ...right } } : step
 }
 
 const put = (state: RunState, step: StepState): RunState => ({

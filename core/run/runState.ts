@@ -65,6 +65,8 @@ export interface RunState {
   length: number
   /** The event that an undo would undo. */
   last: { id: string; type: SheetEventType; at: number } | null
+  /** The entry that a redo would bring back; absent where there is none. */
+  redo?: { id: string; type: SheetEventType; at: number }
   /** No later event may be stamped before this. */
   lastAt: number
 }

@@ -1,5 +1,5 @@
 import type { ProcessDefinition } from '../schema/definition'
-import { begun, logOf, SHEET, uuid, wholeJob } from '../fixtures/logs'
+import { begun, logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
 import type { Happening } from '../schema/event'
 import { replay } from './run'
 import { storyOf, type StoryLine } from './story'
@@ -33,6 +33,40 @@ describe('a story', () => {
     const stamps = tell(wholeJob).map((one) => one.at)
     expect(stamps).toEqual([...stamps].sort((a, b) => a - b))
   })
+
+  it('dates each step at its end: a second count hours later is not part of the first morning', () => {
+    const hours = 3600
+    const late: readonly (readonly [number, Happening])[] = [
+      [0, begun],
+      [1, { type: 'dropped', component: 'iron', change: 2 }],
+      [2 * hours, { type: 'dropped', component: 'ferricyanide', change: 2 }],
+      [2 * hours + 10, finish('mix')],
+      [2 * hours + 100, finish('spread')],
+    ]
+    const told = tell(late).map(({ what, at }) => [what, (at - T0) / 1000])
+    expect(told).toEqual([
+      ['Mixing', 2 * hours + 10],
+      ['Coating', 2 * hours + 100],
+      // Under way: since when.
+      ['Drying', 2 * hours + 100],
+    ])
+  })
+
+  it('tells what was corrected and what was entered late, by how much', () => {
+    const amended: readonly (readonly [number, Happening])[] = [
+      ...wholeJob,
+      [3000, { type: 'corrected', eventId: uuid(1012), right: { at: T0 + 1400_000 } }],
+      [3001, { type: 'enteredLate', happenedAt: T0 + 1701_000, what: { type: 'waterChanged', step: 'wash' } }],
+      [3002, { type: 'corrected', eventId: uuid(1005), right: { drops: [{ component: 'iron', count: 3 }] } }],
+    ]
+    expect(tell(amended).slice(-3).map(({ what, detail }) => plain(`${what}: ${detail}`))).toEqual([
+      'Corrected: Exposure, end: 1 min earlier than first recorded',
+      'Entered later: Washing, water change, 21 min 40 s after it happened',
+      'Corrected: Mixing, end: Iron 3 drops',
+    ])
+    expect(line(amended, 'Exposure')).toMatch(/^8 min/)
+    expect(line(amended, 'Mixing')).toBe('Iron 3 drops, planned 2, Ferricyanide 2 drops')
+  }) // prettier-ignore
 
   it('tells when drops differ from the plan', () => {
     const over: readonly (readonly [number, Happening])[] = [

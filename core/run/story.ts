@@ -3,7 +3,9 @@ import { digits, formatSpan } from '../quantity/format'
 import type { ProcessDefinition } from '../schema/definition'
 import type { CountedDose, SheetEvent } from '../schema/event'
 import { elapsedSeconds } from './clock'
-import { replay, effectiveEvents } from './run'
+import { amendmentSaid, type AmendmentNames } from './amendmentSaid'
+import { historyOf } from './history'
+import { replay } from './run'
 import { clockOf, wordsIdOf, type StepState } from './runState'
 
 /** One line of a sheet's record, as a printer would have written it on the back. */
@@ -52,18 +54,33 @@ export function storyOf(
   const titles = new Map(definition.steps.map((step) => [step.id, step.title]))
   const components = new Map(definition.components.map((component) => [component.id, component.name]))
   const lines: StoryLine[] = []
+  const stepNames = new Map<string, string>()
   for (const step of state.steps) {
     const named = titles.get(wordsIdOf(step.planned)) ?? step.planned.id
     const title = (step.planned.coat ?? 1) > 1 ? `${named}, coat ${step.planned.coat}` : named
-    const at = step.planned.kind === 'count' ? state.begunAt : step.startedAt
-    if (at == null) continue
-    lines.push({ at, tone: 'work', what: title, detail: detailOf(step, components) })
+    stepNames.set(step.planned.id, title)
+    const at = doneAt(step, state.begunAt)
+    if (at !== null) lines.push({ at, tone: 'work', what: title, detail: detailOf(step, components) })
   }
-  for (const event of effectiveEvents(log)) {
+  const { happened, amendments } = historyOf(log)
+  for (const event of happened) {
     const line = lineOf(event)
     if (line) lines.push(line)
   }
+  const names: AmendmentNames = {
+    step: (id) => stepNames.get(id) ?? id,
+    component: (id) => components.get(id) ?? id,
+  }
+  for (const amendment of amendments)
+    lines.push({ at: amendment.madeAt, tone: 'note', ...amendmentSaid(amendment, names) })
   return lines.sort((a, b) => a.at - b.at)
+}
+
+/** When a step was done; where it is under way, when it began; `null` for one that has not begun. */
+function doneAt({ planned, startedAt, finishedAt, drops }: StepState, begunAt: number | null): number | null {
+  if (planned.kind === 'hang') return startedAt ?? null
+  const isCounting = planned.kind === 'count' && Object.values(drops).some((count) => count > 0)
+  return finishedAt ?? startedAt ?? (isCounting ? begunAt : null)
 }
 
 function detailOf(step: StepState, components: ReadonlyMap<string, string>): string {

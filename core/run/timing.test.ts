@@ -109,8 +109,9 @@ describe('what came early or late', () => {
   })
 
   it('tells of a coat that had not rested, and of one past its life', () => {
-    expect(slips(1000, 200, 1800)[0]).toMatchObject({ kind: 'coatEarly', seconds: 2600 })
-    expect(slips(9000, 200, 1800)[0]).toMatchObject({ kind: 'coatLate', seconds: 1800 })
+    // Coated 699 s before it was found dry.
+    expect(slips(1000, 200, 1800)[0]).toMatchObject({ kind: 'coatEarly', seconds: 3600 - 699 - 1000 })
+    expect(slips(9000, 200, 1800)[0]).toMatchObject({ kind: 'coatLate', seconds: 699 + 9000 - 7200 })
   })
 
   it('speaks while the print still lies in the acid', () => {

@@ -1,5 +1,6 @@
 import type { ProcessDefinition, StepDefinition } from '../schema/definition'
 import { elapsedSeconds } from './clock'
+import { lifeBefore } from './coatLife'
 import { clockOf, wordsIdOf, type RunState, type StepState } from './runState'
 
 /** A step that was done early or late, as it happened, and what that means. */
@@ -31,17 +32,19 @@ const LATE = 'This bath was longer than its maximum. Check whether the image has
 export function slipsOf(state: RunState, definition: ProcessDefinition, now: number): Slip[] {
   return state.steps.flatMap((step, index) => {
     const words = definition.steps.find((one) => one.id === wordsIdOf(step.planned))
-    return [...lifeSlips(state.steps[index - 1], step), ...clockSlips(step, words, now)]
+    return [...lifeSlips(state.steps, index), ...clockSlips(step, words, now)]
   })
 }
 
-function lifeSlips(before: StepState | undefined, step: StepState): Slip[] {
-  if (before?.finishedAt === undefined || step.startedAt === undefined) return []
-  const { keepsLeastSeconds, keepsSeconds } = before.planned
-  const waited = (step.startedAt - before.finishedAt) / 1000
+function lifeSlips(steps: readonly StepState[], index: number): Slip[] {
+  const { planned, startedAt } = steps[index] as StepState
+  const life = planned.kind === 'wait' ? null : lifeBefore(steps, index)
+  if (!life || startedAt === undefined) return []
+  const { keepsLeastSeconds, keepsSeconds } = life.step.planned
+  const waited = (startedAt - life.from) / 1000
   const slip = (kind: Slip['kind'], seconds: number, means: string): Slip => ({
-    stepId: before.planned.id,
-    wordsId: wordsIdOf(before.planned),
+    stepId: life.step.planned.id,
+    wordsId: wordsIdOf(life.step.planned),
     kind,
     seconds,
     means,

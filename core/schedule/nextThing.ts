@@ -1,4 +1,5 @@
-import { ledgeOf, lifeOf, type Courses } from '../run/deadlines'
+import { lifeOf } from '../run/coatLife'
+import { ledgeOf, type Courses } from '../run/deadlines'
 import { stepInHand, wordsIdOf, type RunState } from '../run/runState'
 import { dueLooks, placeOf, type DueLook } from '../run/place'
 

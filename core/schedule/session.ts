@@ -1,4 +1,5 @@
-import { lifeOf, targetOf } from '../run/deadlines'
+import { lifeOf } from '../run/coatLife'
+import { targetOf } from '../run/deadlines'
 import { elapsedSeconds } from '../run/clock'
 import { clockOf, stepInHand, wordsIdOf, type RunState } from '../run/runState'
 import type { ProcessDefinition } from '../schema/definition'
@@ -146,11 +147,15 @@ function lengthOf(
   if (kind === 'act') return fixed(mostSeconds ?? HANDS.coating)
   if (kind === 'expose') return fixed(exposureSeconds ?? 0)
   if (kind === 'hang') return fixed(HANDS.hanging)
-  const least = Math.max(1, Math.round(leastSeconds ?? 60))
+  const least = waitSeconds({ leastSeconds })
   if (kind === 'wait') return { leastSeconds: least, mostSeconds: least }
   const ceiling = mostSeconds ?? (isInSolution ? SOLUTION_STRETCH * least : Infinity)
   return { leastSeconds: least, mostSeconds: Math.max(least, ceiling) }
 }
+
+/** How long a step without a planned end is meant to take at least. */
+const waitSeconds = ({ leastSeconds }: { leastSeconds?: number | undefined }): number =>
+  Math.max(1, Math.round(leastSeconds ?? 60))
 
 function waitAfter(
   planned: PlannedStep,
@@ -162,11 +167,13 @@ function waitAfter(
   if (next.begins === 'atOnce') return { waitLeastSeconds: 0, waitMostSeconds: 0 }
   const { keepsLeastSeconds, keepsSeconds, keepsBestSeconds, kind } = planned
   const usual = STRAIGHT[kind] ?? (kind === 'count' ? GLASS_SECONDS : Infinity)
-  const least = Math.max(preparing, keepsLeastSeconds ?? 0)
+  // A coat's life counts from the end of coating, and this wait has used some of it.
+  const age = kind === 'wait' ? waitSeconds(planned) : 0
+  const least = Math.max(preparing, (keepsLeastSeconds ?? 0) - age)
   return {
     waitLeastSeconds: least,
-    waitMostSeconds: Math.max(least, keepsSeconds ?? usual),
-    ...(keepsBestSeconds !== undefined && { waitBestSeconds: keepsBestSeconds }),
+    waitMostSeconds: Math.max(least, (keepsSeconds ?? usual + age) - age),
+    ...(keepsBestSeconds !== undefined && { waitBestSeconds: Math.max(least, keepsBestSeconds - age) }),
   }
 }
 

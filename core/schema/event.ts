@@ -57,6 +57,30 @@ const CountedDose = z.strictObject({
   silentSeconds: Seconds.optional(),
 })
 
+const CorrectedDrops = z
+  .array(z.strictObject({ component: Key, count: z.int().min(1).max(9999) }))
+  .min(1)
+  .max(99)
+
+/** What was right about an entry that was wrong; what is absent was right before. */
+const Correction = z.strictObject({
+  /** When it really happened. */
+  at: Stamp.optional(),
+  /** Of a finished count. */
+  drops: CorrectedDrops.optional(),
+  /** Of a finished step that drew from bottles. */
+  drawn: z.array(Draw).max(99).optional(),
+  /** Of a finished exposure. */
+  dose: CountedDose.optional(),
+})
+
+/** What may have been done without a press. */
+const Missed = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('looked'), step: Key }),
+  z.strictObject({ type: z.literal('returned'), step: Key }),
+  z.strictObject({ type: z.literal('waterChanged'), step: Key }),
+])
+
 /** Everything that can happen to a sheet. The log of these is the record; nothing in it is ever rewritten. */
 export const SheetEvent = z.discriminatedUnion('type', [
   stamped('begun', { steps: z.array(PlannedStep).min(1), looks: z.array(PlannedLook) }),
@@ -68,6 +92,8 @@ export const SheetEvent = z.discriminatedUnion('type', [
     /** The bath in which the print lay. */
     bathId: Id.optional(),
     dose: CountedDose.optional(),
+    /** Drops of a count where they were not what was counted by presses. */
+    drops: CorrectedDrops.optional(),
   }),
   /** Whether what was mixed for a coat was enough. */
   stamped('coatJudged', {
@@ -93,8 +119,14 @@ export const SheetEvent = z.discriminatedUnion('type', [
   stamped('measured', MeasuredParts),
   stamped('photographed', { photoId: Id }),
   stamped('setAside', { reason: Text }),
-  /** Takes back the last event that has not been undone. */
+  /** Takes back the last entry that has not been undone. */
   stamped('undone', { eventId: Id }),
+  /** Brings back the entry that was undone last, as long as nothing else has happened since. */
+  stamped('redone', { eventId: Id }),
+  /** An earlier entry was wrong: what was right about it. The log keeps both. */
+  stamped('corrected', { eventId: Id, right: Correction }),
+  /** Something was done at the time and not entered then. */
+  stamped('enteredLate', { happenedAt: Stamp, what: Missed }),
 ])
 
 export type SheetEvent = z.infer<typeof SheetEvent>
@@ -103,6 +135,8 @@ export type PlannedStep = z.infer<typeof PlannedStep>
 export type PlannedLook = z.infer<typeof PlannedLook>
 export type CountedDose = z.infer<typeof CountedDose>
 export type Draw = z.infer<typeof Draw>
+export type Correction = z.infer<typeof Correction>
+export type Missed = z.infer<typeof Missed>
 export type Judged = Extract<SheetEvent, { type: 'judged' }>
 export type Measured = Extract<SheetEvent, { type: 'measured' }>
 

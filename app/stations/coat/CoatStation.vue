@@ -2,6 +2,7 @@
 import { texts } from './words'
 import BigClock from '../../kit/BigClock.vue'
 import BigTarget from '../../kit/BigTarget.vue'
+import UndoTargets from '../../kit/UndoTargets.vue'
 import CoatSwatch from '../../kit/CoatSwatch.vue'
 import EmptyPage from '../../kit/EmptyPage.vue'
 import EndpointStrip from '../../kit/EndpointStrip.vue'
@@ -27,6 +28,8 @@ const {
   placeTitle,
   record,
   undoLast,
+  redoLast,
+  mayRedo,
   follow,
   choose,
   plans,
@@ -139,7 +142,7 @@ const {
       <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
       <div class="CoatStation-acts">
         <BigTarget :label="stepTarget" hint=" " @press="startOrFinish" />
-        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
+        <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
       </div>
     </template>
     <CoatEnough

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { lifeOf } from '@core/run/deadlines'
+import { lifeOf } from '@core/run/coatLife'
 import { auditMix } from '@core/process/mixAudit'
 import { planMix } from '@core/process/mixPlan'
 import { checkUnder } from '@core/run/layers'
@@ -40,6 +40,8 @@ export function useCoatStation() {
     placeTitle,
     record,
     undoLast,
+    redoLast,
+    mayRedo,
     move,
     follow,
     choose,
@@ -178,6 +180,7 @@ export function useCoatStation() {
       ? [{ key: ' ', name: stepTarget.value, run: () => void startOrFinish() }]
       : []),
     ...(inHand.value ? [{ key: 'u', name: 'Undo the last step', run: () => void undoLast() }] : []),
+    ...(mayRedo.value ? [{ key: 'y', name: 'Redo', run: () => void redoLast() }] : []),
   ])
   useMarginNotes((): MarginNote[] => {
     if (!inHand.value) return []
@@ -223,6 +226,8 @@ export function useCoatStation() {
     placeTitle,
     record,
     undoLast,
+    redoLast,
+    mayRedo,
     follow,
     choose,
     plans,

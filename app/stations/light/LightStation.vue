@@ -4,6 +4,7 @@ import KitButton from '../../kit/KitButton.vue'
 import { digits, formatClock, formatSpan, formatStops } from '@core/quantity/format'
 import BigClock from '../../kit/BigClock.vue'
 import BigTarget from '../../kit/BigTarget.vue'
+import UndoTargets from '../../kit/UndoTargets.vue'
 import EmptyPage from '../../kit/EmptyPage.vue'
 import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FigureValue from '../../kit/FigureValue.vue'
@@ -24,6 +25,8 @@ const {
   hasMovedOn,
   placeTitle,
   undoLast,
+  redoLast,
+  mayRedo,
   follow,
   choose,
   live,
@@ -69,7 +72,7 @@ const {
       <p class="LightStation-doing">{{ texts.keepPrintOutDaylightUntil }}</p>
       <div class="LightStation-acts">
         <BigTarget :label="`Go to ${placeTitle}`" hint=" " @press="follow" />
-        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
+        <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
       </div>
     </template>
 
@@ -142,7 +145,7 @@ const {
           @press="isGivingMore = true"
         />
         <BigTarget v-if="!isWaiting && !isDone" quiet label="Finish exposure" hint="enter" @press="takeOut" />
-        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
+        <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
       </div>
     </template>
     <GiveMore v-if="isGivingMore" :planned-seconds="planned" @give="give" @close="isGivingMore = false" />

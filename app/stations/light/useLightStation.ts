@@ -30,6 +30,8 @@ export function useLightStation() {
     placeTitle,
     record,
     undoLast,
+    redoLast,
+    mayRedo,
     move,
     follow,
     choose,
@@ -101,12 +103,14 @@ export function useLightStation() {
       return [
         { key: ' ', name: `Go to ${placeTitle.value}`, run: follow },
         { key: 'u', name: 'Undo the last step', run: () => void undoLast() },
+        ...(mayRedo.value ? [{ key: 'y', name: 'Redo', run: () => void redoLast() }] : []),
       ]
     return [
       { key: ' ', name: nextWords.value, run: next },
       { key: '+', name: 'Change the exposure', run: () => (isGivingMore.value = true) },
       ...(isWaiting.value ? [] : [{ key: 'enter', name: 'Finish exposure', run: takeOut }]),
       { key: 'u', name: 'Undo the last step', run: () => void undoLast() },
+      ...(mayRedo.value ? [{ key: 'y', name: 'Redo', run: () => void redoLast() }] : []),
     ]
   })
   useMarginNotes(() => {
@@ -167,6 +171,8 @@ export function useLightStation() {
     hasMovedOn,
     placeTitle,
     undoLast,
+    redoLast,
+    mayRedo,
     follow,
     choose,
     live,

@@ -45,7 +45,7 @@ export function usePrintThread() {
   const pictures = usePictures(() => one.value?.state.photoIds ?? [], 'original')
   const shownPhoto = ref(-1)
   const photo = computed(() => one.value?.state.photoIds.at(shownPhoto.value))
-  const writing = ref<'note' | 'aside' | 'measure' | 'identity' | null>(null)
+  const writing = ref<'note' | 'aside' | 'measure' | 'identity' | 'correct' | null>(null)
   const judging = ref<LookMoment | null>(null)
 
   /** The look to write down next: the latest that is due, or the nearest to come, which would then be early. */
@@ -65,11 +65,15 @@ export function usePrintThread() {
     () => id.value,
   )
 
-  const { record, undoLast } = useRecording(() => id.value)
+  const { record, undoLast, redoLast, mayRedo } = useRecording(() => id.value)
   async function write(happening: Happening, said: string): Promise<void> {
     if (!(await record(happening, said))) return
     writing.value = null
     judging.value = null
+  }
+  function corrected(): void {
+    writing.value = null
+    notice.say('Corrections saved.', undoLast)
   }
   const isAdding = ref(false)
   async function add(files: readonly File[]): Promise<void> {
@@ -177,11 +181,15 @@ export function usePrintThread() {
     ...(hasHung.value ? [{ key: 'm', name: 'Measure', run: () => (writing.value = 'measure') }] : []),
     ...(mayDiagnose.value ? [{ key: 'w', name: 'What went wrong?', run: diagnose }] : []),
     ...(one.value?.state.begunAt ? [{ key: 'r', name: 'Print again', run: again }] : []),
+    ...(one.value?.state.begunAt
+      ? [{ key: 'c', name: 'Correct the record', run: () => (writing.value = 'correct') }]
+      : []),
     { key: 'e', name: 'Title, portfolio, edition', run: () => (writing.value = 'identity') },
     ...(one.value?.state.setAside
       ? []
       : [{ key: 'x', name: 'Set aside', run: () => (writing.value = 'aside') }]),
     { key: 'u', name: 'Undo the last step', run: () => void undoLast() },
+    ...(mayRedo.value ? [{ key: 'y', name: 'Redo', run: () => void redoLast() }] : []),
     { key: 'escape', name: 'Back to Prints', run: () => void router.push({ name: 'prints' }) },
   ])
   const stepTitle = (wordsId: string) =>
@@ -223,6 +231,10 @@ export function usePrintThread() {
     look,
     lookNow,
     undoLast,
+    log,
+    corrected,
+    redoLast,
+    mayRedo,
     write,
     isAdding,
     add,

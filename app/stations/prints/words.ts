@@ -7,6 +7,15 @@ export const texts = {
   noPrintMatches:
     'No print matches. Try one word or part of a word. Words in “quotes” are searched as a phrase.',
 
+  // CorrectRecord
+  correctRecord: 'Correct the record',
+  bothAreKept:
+    'Change what was recorded wrongly. The log keeps the first entry, and everything that follows is computed again. A time without a date is on the recorded day.',
+  stillUnderWay: 'In progress.',
+  doneWithoutPress: 'Something you did and did not enter',
+  nothingMissed: 'Nothing missed',
+  saveCorrections: 'Save corrections',
+
   // measure.draft
   thisValueNotPlausibleFor: 'This value is not plausible for a print.',
   enterDensityFrom05: 'Enter a density from −0.5 to 6, or an L* from 0 to 100.',

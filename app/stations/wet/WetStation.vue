@@ -2,6 +2,7 @@
 import { texts } from './words'
 import BigClock from '../../kit/BigClock.vue'
 import BigTarget from '../../kit/BigTarget.vue'
+import UndoTargets from '../../kit/UndoTargets.vue'
 import EmptyPage from '../../kit/EmptyPage.vue'
 import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FindingList from '../../kit/FindingList.vue'
@@ -21,6 +22,8 @@ const {
   hasMovedOn,
   placeTitle,
   undoLast,
+  redoLast,
+  mayRedo,
   choose,
   isWaiting,
   title,
@@ -95,7 +98,7 @@ const {
           hint="j"
           @press="goToOther"
         />
-        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
+        <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
       </div>
     </template>
 
@@ -129,7 +132,7 @@ const {
           hint="j"
           @press="goToOther"
         />
-        <BigTarget plain label="Undo" hint="u" @press="undoLast" />
+        <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
       </div>
     </template>
   </div>

@@ -37,6 +37,8 @@ export function useWetStation() {
     placeTitle,
     record,
     undoLast,
+    redoLast,
+    mayRedo,
     move,
     follow,
     choose,
@@ -140,6 +142,7 @@ export function useWetStation() {
         : []),
       ...(other.value ? [{ key: 'j', name: 'The other print that is due', run: goToOther }] : []),
       { key: 'u', name: 'Undo the last thing', run: () => void undoLast() },
+      ...(mayRedo.value ? [{ key: 'y', name: 'Redo', run: () => void redoLast() }] : []),
     ]
   })
 
@@ -154,6 +157,8 @@ export function useWetStation() {
     hasMovedOn,
     placeTitle,
     undoLast,
+    redoLast,
+    mayRedo,
     choose,
     isWaiting,
     title,

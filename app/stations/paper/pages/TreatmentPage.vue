@@ -14,6 +14,7 @@ import { useRecording } from '../../../state/useRecording'
 import { useWorkroom } from '../../../state/workroom.store'
 import BigClock from '../../../kit/BigClock.vue'
 import BigTarget from '../../../kit/BigTarget.vue'
+import UndoTargets from '../../../kit/UndoTargets.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
 import { useKeyRows } from '../../../state/keys.store'
 import { useMarginNotes } from '../../../state/margin.store'
@@ -59,7 +60,7 @@ const story = computed(() =>
   inHand.value && log.value.length ? storyOf(id.value, log.value, inHand.value.definition) : [],
 )
 
-const { record, undoLast } = useRecording(() => id.value || null)
+const { record, undoLast, redoLast, mayRedo } = useRecording(() => id.value || null)
 const target = computed(
   () => (step.value?.status === 'waiting' ? words.value?.press.start : words.value?.press.finish) ?? '',
 )
@@ -70,6 +71,7 @@ function next(): void {
 useKeyRows('Treatment', () => [
   ...(step.value ? [{ key: ' ', name: target.value, run: next }] : []),
   { key: 'u', name: 'Undo the last step', run: () => void undoLast() },
+  ...(mayRedo.value ? [{ key: 'y', name: 'Redo', run: () => void redoLast() }] : []),
 ])
 useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.value) : []))
 </script>
@@ -107,7 +109,7 @@ useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.va
     <div class="TreatmentPage-acts">
       <BigTarget v-if="step" :label="target" hint=" " @press="next" />
       <BigTarget v-else label="Go to Paper" @press="router.push({ name: 'paper' })" />
-      <BigTarget plain label="Undo" hint="u" @press="undoLast" />
+      <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
     </div>
     <ol aria-label="History">
       <li v-for="line in story" :key="`${line.at}/${line.what}`">

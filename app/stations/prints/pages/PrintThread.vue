@@ -6,6 +6,7 @@ import EmptyPage from '../../../kit/EmptyPage.vue'
 import { momentSaid } from '../../../words/moments'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import AddPhoto from '../parts/AddPhoto.vue'
+import CorrectRecord from '../parts/CorrectRecord.vue'
 import JudgePrint from '../parts/JudgePrint.vue'
 import LayerStack from '../parts/LayerStack.vue'
 import NoteLine from '../parts/NoteLine.vue'
@@ -31,6 +32,10 @@ const {
   look,
   lookNow,
   undoLast,
+  log,
+  corrected,
+  redoLast,
+  mayRedo,
   write,
   isAdding,
   add,
@@ -122,6 +127,14 @@ const {
           @measure="write($event, 'Measurement saved.')"
           @close="writing = null"
         />
+        <CorrectRecord
+          v-else-if="writing === 'correct'"
+          :sheet-id="id"
+          :log="log"
+          :definition="one.definition"
+          @saved="corrected"
+          @close="writing = null"
+        />
         <PrintIdentity v-else-if="writing === 'identity'" :sheet="one.sheet" @close="writing = null" />
         <template v-else>
           <ul v-if="kin.length" class="PrintThread-kin">
@@ -160,6 +173,7 @@ const {
       :may-diagnose="mayDiagnose"
       :may-layer="mayLayer"
       :may-undo="one.state.last !== null"
+      :may-redo="mayRedo"
       @look="beginJudging"
       @photograph="adding?.open()"
       @write="writing = $event"
@@ -171,6 +185,7 @@ const {
       @picture="giveOut(downloadPicture)"
       @bin="throwAway"
       @undo="undoLast"
+      @redo="redoLast"
     />
   </div>
 </template>

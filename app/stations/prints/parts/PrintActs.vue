@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import BigTarget from '../../../kit/BigTarget.vue'
+import UndoTargets from '../../../kit/UndoTargets.vue'
 
 /** What can be done with a print: what is usual in one row, the rest a press further. */
 defineProps<{
@@ -16,11 +17,12 @@ defineProps<{
   mayDiagnose: boolean
   mayLayer: boolean
   mayUndo: boolean
+  mayRedo: boolean
 }>()
 const emit = defineEmits<{
   look: []
   photograph: []
-  write: [what: 'note' | 'aside' | 'measure' | 'identity']
+  write: [what: 'note' | 'aside' | 'measure' | 'identity' | 'correct']
   diagnose: []
   again: []
   layer: []
@@ -29,6 +31,7 @@ const emit = defineEmits<{
   picture: []
   bin: []
   undo: []
+  redo: []
 }>()
 const showsMore = ref(false)
 </script>
@@ -58,13 +61,20 @@ const showsMore = ref(false)
     <template v-if="showsMore">
       <BigTarget v-if="mayLayer" quiet label="Add a layer" hint="l" @press="emit('layer')" />
       <BigTarget quiet label="Title and edition" hint="e" @press="emit('write', 'identity')" />
+      <BigTarget
+        v-if="hasBegun"
+        quiet
+        label="Correct the record"
+        hint="c"
+        @press="emit('write', 'correct')"
+      />
       <BigTarget quiet label="Passport" @press="emit('passport')" />
       <BigTarget quiet label="Label for the back" @press="emit('label')" />
       <BigTarget v-if="hasPhoto" quiet label="Picture with caption" @press="emit('picture')" />
       <BigTarget quiet label="Move to bin" @press="emit('bin')" />
     </template>
     <BigTarget plain :label="showsMore ? 'Less' : 'More'" @press="showsMore = !showsMore" />
-    <BigTarget v-if="mayUndo" plain label="Undo" hint="u" @press="emit('undo')" />
+    <UndoTargets :may-undo="mayUndo" :may-redo="mayRedo" @undo="emit('undo')" @redo="emit('redo')" />
   </div>
 </template>
 

@@ -1,0 +1,133 @@
+import { CoreError } from '@core/errors'
+import { parseMoment } from '@core/quantity/moment'
+import { numberOrNull } from '@core/quantity/number'
+import { correctionsFor, type StepEntries } from '@core/run/corrections'
+import type { Happening, Missed } from '@core/schema/event'
+
+/** What is written of one step in the form of corrections. */
+export interface StepDraft {
+  id: string
+  title: string
+  /** Empty where the step flows on from the one before. */
+  started: string
+  /** Empty while it is under way. */
+  finished: string
+  drops: { component: string; name: string; count: string }[]
+}
+
+/** Something that was done without a press. */
+export interface MissedDraft {
+  /** The step and what was missed, as in `wash/waterChanged`; empty for nothing. */
+  what: string
+  at: string
+  /** The end of a pause. */
+  until: string
+}
+
+/** Names of what the log has only identities for. */
+interface Names {
+  step(entries: StepEntries): string
+  component(id: string): string
+}
+
+const two = (value: number) => String(value).padStart(2, '0')
+
+/** A moment as it is written in a field, with its day and seconds: `2026-05-12 14:05:20`. */
+export function momentText(at: number): string {
+  const day = new Date(at)
+  const date = [day.getFullYear(), two(day.getMonth() + 1), two(day.getDate())].join('-')
+  return `${date} ${[day.getHours(), day.getMinutes(), day.getSeconds()].map(two).join(':')}`
+}
+
+/** The form as the record has it. */
+export const stepDrafts = (entries: readonly StepEntries[], names: Names): StepDraft[] =>
+  entries.map((one) => ({
+    id: one.step.planned.id,
+    title: names.step(one),
+    started: one.ownsStart && one.start ? momentText(one.start.at) : '',
+    finished: one.end ? momentText(one.end.at) : '',
+    drops: one.end
+      ? Object.entries(one.step.drops).map(([component, count]) => ({
+          component,
+          name: names.component(component),
+          count: String(count),
+        }))
+      : [],
+  }))
+
+/** Steps in which something may have been done without a press, as choices. */
+export function missable(entries: readonly StepEntries[], names: Names): { id: string; name: string }[] {
+  return entries.flatMap((one) => {
+    const { id, kind } = one.step.planned
+    if (kind === 'bath') return [{ id: `${id}/waterChanged`, name: `Water change in ${names.step(one)}` }]
+    if (kind === 'expose') return [{ id: `${id}/looked`, name: `Pause in ${names.step(one)}` }]
+    return []
+  })
+}
+
+/**
+ * The corrections that the form asks for.
+ *
+ * @param entries that the form was made from.
+ * @returns what to write, none where nothing was changed.
+ * @throws CoreError where something cannot be read; its field is the id of the step and what of it.
+ */
+export function readCorrections(
+  entries: readonly StepEntries[],
+  steps: readonly StepDraft[],
+  missed: MissedDraft,
+): Happening[] {
+  const corrections = steps.flatMap((draft) => {
+    const one = entries.find(({ step }) => step.planned.id === draft.id)
+    if (!one) return []
+    const startedAt = changedMoment(draft.started, one.start?.at, `${draft.id}/started`)
+    const finishedAt = changedMoment(draft.finished, one.end?.at, `${draft.id}/finished`)
+    return correctionsFor(one, {
+      ...(startedAt !== undefined && { startedAt }),
+      ...(finishedAt !== undefined && { finishedAt }),
+      drops: Object.fromEntries(
+        draft.drops.map(({ component, count }) => [component, dropsIn(count, `${draft.id}/${component}`)]),
+      ),
+    })
+  })
+  return [...corrections, ...missedIn(missed, entries)]
+}
+
+/** @returns `undefined` where the text is still what the record says, or nothing can be written there. */
+function changedMoment(text: string, recorded: number | undefined, field: string): number | undefined {
+  if (recorded === undefined || text === momentText(recorded) || text === '') return undefined
+  return momentIn(text, recorded, field)
+}
+
+/** Where only a time is given, it is on the day of what is recorded. */
+function momentIn(text: string, near: number, field: string): number {
+  const { day, time } = parseMoment(text, field)
+  const at = new Date(near)
+  if (day) at.setFullYear(day.year, (day.month ?? 1) - 1, day.day ?? 1)
+  return at.setHours(time.hours, time.minutes, time.seconds, 0)
+}
+
+function dropsIn(text: string, field: string): number {
+  const count = numberOrNull(text)
+  if (count !== null && Number.isInteger(count) && count > 0 && count < 10_000) return count
+  throw new CoreError({
+    code: 'unreadable',
+    field,
+    problem: `“${text}” is not a number of drops.`,
+    remedy: 'Enter a whole number such as 24.',
+    part: text,
+  })
+}
+
+function missedIn({ what, at, until }: MissedDraft, entries: readonly StepEntries[]): Happening[] {
+  const [step, type] = what.split('/')
+  const near = entries.find((one) => one.step.planned.id === step)?.start?.at
+  if (!step || near === undefined) return []
+  const late = (text: string, type: Missed['type'], field: string): Happening => ({
+    type: 'enteredLate',
+    happenedAt: momentIn(text, near, field),
+    what: { type, step },
+  })
+  if (type === 'looked') return [late(at, 'looked', 'missed/at'), late(until, 'returned', 'missed/until')]
+  return [late(at, 'waterChanged', 'missed/at')]
+}
