@@ -148,6 +148,18 @@ describe('amend', () => {
     expect(await stateOf()).toEqual(state)
   })
 
+  it('is undone at once, and redone at once', async () => {
+    const log = await worked()
+    const before = await stateOf()
+    const state = await data.amend(SHEET, [moved(log[12]!.id, 1450), moved(log[13]!.id, 1480)])
+    const steps = (one: typeof before) => one?.steps
+    expect(steps(await data.undo(SHEET))).toEqual(steps(before))
+    expect(steps(await data.redo(SHEET))).toEqual(steps(state))
+    // One more undo takes the correction, the next one the work before it, one press.
+    await data.undo(SHEET)
+    expect((await data.undo(SHEET)).steps[4]?.status).toBe('running')
+  })
+
   it('writes nothing where one of them does not fit, and says what to check', async () => {
     const log = await worked()
     await expect(data.amend(SHEET, [moved(log[13]!.id, 1550), moved(log[12]!.id, 1700)])).rejects.toThrow(

@@ -1,7 +1,7 @@
 import { v4 as uuid } from 'uuid'
 import { CoreError } from '@core/errors'
 import { misfit } from '@core/run/corrections'
-import { isAboutEntries } from '@core/run/history'
+import { historyOf, isAboutEntries, madeAtOnce } from '@core/run/history'
 import { advance, replay } from '@core/run/run'
 import { emptyRun, type RunState } from '@core/run/runState'
 import { SheetEvent, type Happening } from '@core/schema/event'
@@ -69,30 +69,30 @@ const logGone = () =>
     remedy: 'Import your last export: it brings the log back and overwrites nothing that is sound.',
   })
 
-/** Takes back the last thing that happened to a sheet; the log keeps both. */
+/** Takes back the last thing that happened to a sheet, or what was corrected at once; the log keeps both. */
 export async function undo(sheetId: string): Promise<RunState> {
-  const last = (await stateIn(db, sheetId))?.last
-  if (!last)
+  const last = madeAtOnce(historyOf(await logOf(sheetId)).entries)
+  if (!last.length)
     throw new CoreError({
       code: 'nothing-to-undo',
       field: 'undo',
       problem: 'Nothing has happened to this sheet yet.',
       remedy: 'There is nothing to undo.',
     })
-  return append(sheetId, { type: 'undone', eventId: last.id })
+  return write(sheetId, last.map(({ id }): Happening => ({ type: 'undone', eventId: id })), timeNow()) // prettier-ignore
 }
 
 /** Brings back what was undone last on a sheet. */
 export async function redo(sheetId: string): Promise<RunState> {
-  const next = (await stateIn(db, sheetId))?.redo
-  if (!next)
+  const next = madeAtOnce(historyOf(await logOf(sheetId)).undone)
+  if (!next.length)
     throw new CoreError({
       code: 'nothing-to-redo',
       field: 'redo',
       problem: 'Nothing was undone just before.',
       remedy: 'Enter it again.',
     })
-  return append(sheetId, { type: 'redone', eventId: next.id })
+  return write(sheetId, next.map(({ id }): Happening => ({ type: 'redone', eventId: id })), timeNow()) // prettier-ignore
 }
 
 /** Every event of one sheet, in order. */

@@ -82,6 +82,12 @@ describe('corrections of a step', () => {
     })
   })
 
+  it('take a pause that was not entered off its time and its dose', () => {
+    const { step } = corrected('expose', { pauses: [{ from: at(1300), to: at(1354) }] })
+    expect(step.holds).toContainEqual({ from: at(1300), to: at(1354) })
+    expect(step.dose?.seconds).toBeCloseTo(520 * 0.9, 6)
+  })
+
   it('leave the start of a step that flows on to the step before', () =>
     expect(correctionsFor(entriesOf('dry'), { startedAt: at(50) })).toEqual([]))
 })

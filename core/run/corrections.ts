@@ -1,6 +1,6 @@
 import { CoreError } from '../errors'
-import type { Correction, Draw, Happening, SheetEvent } from '../schema/event'
-import { elapsedSeconds } from './clock'
+import type { Correction, CountedDose, Draw, Happening, Missed, SheetEvent } from '../schema/event'
+import { elapsedSeconds, type Hold } from './clock'
 import { effectiveEvents } from './history'
 import { advance } from './run'
 import { clockOf, emptyRun, type StepState } from './runState'
@@ -48,6 +48,9 @@ export interface RightStep {
   finishedAt?: number
   /** Drops that were really counted, by component. */
   drops?: Readonly<Record<string, number>>
+  /** Pauses of an exposure, and changes of water, that were made without a press. */
+  pauses?: readonly { from: number; to: number }[]
+  waters?: readonly number[]
 }
 
 /**
@@ -68,13 +71,21 @@ export function correctionsFor({ step, start, end, ownsStart }: StepEntries, rig
     const count = right.drops?.[component]
     return count === undefined || count === step.drops[component] ? [] : [{ component, count }]
   })
-  const dose = doseAfter(step, startedAt, finishedAt)
+  const { pauses = [], waters = [] } = right
+  const dose = doseAfter(step, startedAt, finishedAt, pauses)
   correct(end, {
     ...(finishedAt !== end?.at && { at: finishedAt }),
     ...(drops.length && { drops }),
     ...(drops.length && step.drawn.length && { drawn: drawnFor(step, right.drops ?? {}) }),
     ...(dose && { dose }),
   })
+  const late = (type: Missed['type'], happenedAt: number): Happening => ({
+    type: 'enteredLate',
+    happenedAt,
+    what: { type, step: step.planned.id },
+  })
+  made.push(...pauses.flatMap(({ from, to }) => [late('looked', from), late('returned', to)]))
+  made.push(...waters.map((at) => late('waterChanged', at)))
   return made
 }
 
@@ -86,11 +97,17 @@ const drawnFor = ({ drawn, drops }: StepState, right: Readonly<Record<string, nu
   })
 
 /** What an exposure came to in another time; absent where its time is the same. */
-function doseAfter(step: StepState, startedAt: number | undefined, finishedAt: number | undefined) {
+function doseAfter(
+  step: StepState,
+  startedAt: number | undefined,
+  finishedAt: number | undefined,
+  pauses: readonly Hold[],
+): CountedDose | undefined {
   const clock = clockOf(step)
   if (!step.dose || !clock || startedAt === undefined || finishedAt === undefined) return undefined
   const was = elapsedSeconds(clock, Infinity)
-  const share = elapsedSeconds({ ...clock, startedAt, finishedAt }, finishedAt) / was
+  const share =
+    elapsedSeconds({ startedAt, finishedAt, holds: [...clock.holds, ...pauses] }, finishedAt) / was
   if (was <= 0 || share === 1) return undefined
   const { seconds, millijoulesPerCm2, ...rest } = step.dose
   return {

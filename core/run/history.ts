@@ -9,8 +9,8 @@ export interface History {
   entries: SheetEvent[]
   /** What was corrected or entered late, in the order in which that was done. */
   amendments: Amendment[]
-  /** The entry that a redo would bring back, or `null`. */
-  redo: SheetEvent | null
+  /** Entries that a redo would bring back, the next one last. */
+  undone: SheetEvent[]
 }
 
 /** One correction or late entry, and what came of it. */
@@ -55,7 +55,19 @@ export function historyOf(log: readonly SheetEvent[]): History {
       undone = []
     }
   }
-  return { ...amended(entries), entries, redo: undone.at(-1) ?? null }
+  return { ...amended(entries), entries, undone }
+}
+
+/**
+ * The entries that belong together with the last of a list: corrections that were made at once, else that one alone.
+ *
+ * @returns the last first; none for an empty list.
+ */
+export function madeAtOnce(entries: readonly SheetEvent[]): SheetEvent[] {
+  const last = entries.at(-1)
+  if (!last) return []
+  const start = entries.findLastIndex((one) => !isAboutEntries(one) || one.at !== last.at) + 1
+  return isAboutEntries(last) ? entries.slice(start).reverse() : [last]
 }
 
 /** The events of a log that count, each as it was corrected last, in the order in which they happened. */

@@ -12,7 +12,7 @@ import { type StepState, type RunState, emptyRun } from './runState'
  * @throws CoreError `out-of-order` when the log has a gap or belongs to another sheet; otherwise as `advance`.
  */
 export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
-  const { happened, entries, redo } = historyOf(log)
+  const { happened, entries, undone } = historyOf(log)
   const grow = growing()
   const state = happened.reduce(
     (before, event) => stamped(transition(before, event, grow), event),
@@ -25,12 +25,12 @@ export function replay(sheetId: string, log: readonly SheetEvent[]): RunState {
         `Event ${index} of the log is missing or belongs to another log.`,
         'Export again from the original workroom.',
       )
-  const [last, written] = [entries.at(-1), log.at(-1)]
+  const [last, next, written] = [entries.at(-1), undone.at(-1), log.at(-1)]
   return {
     ...state,
     ...(written && { length: log.length, lastAt: written.at }),
     last: last ? named(last) : null,
-    ...(redo && { redo: named(redo) }),
+    ...(next && { redo: named(next) }),
   }
 }
 

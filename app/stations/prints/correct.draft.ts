@@ -1,8 +1,8 @@
 import { CoreError } from '@core/errors'
 import { parseMoment } from '@core/quantity/moment'
 import { numberOrNull } from '@core/quantity/number'
-import { correctionsFor, type StepEntries } from '@core/run/corrections'
-import type { Happening, Missed } from '@core/schema/event'
+import { correctionsFor, type RightStep, type StepEntries } from '@core/run/corrections'
+import type { Happening } from '@core/schema/event'
 
 /** What is written of one step in the form of corrections. */
 export interface StepDraft {
@@ -77,7 +77,7 @@ export function readCorrections(
   steps: readonly StepDraft[],
   missed: MissedDraft,
 ): Happening[] {
-  const corrections = steps.flatMap((draft) => {
+  return steps.flatMap((draft) => {
     const one = entries.find(({ step }) => step.planned.id === draft.id)
     if (!one) return []
     const startedAt = changedMoment(draft.started, one.start?.at, `${draft.id}/started`)
@@ -85,12 +85,12 @@ export function readCorrections(
     return correctionsFor(one, {
       ...(startedAt !== undefined && { startedAt }),
       ...(finishedAt !== undefined && { finishedAt }),
+      ...missedIn(missed, one),
       drops: Object.fromEntries(
         draft.drops.map(({ component, count }) => [component, dropsIn(count, `${draft.id}/${component}`)]),
       ),
     })
   })
-  return [...corrections, ...missedIn(missed, entries)]
 }
 
 /** @returns `undefined` where the text is still what the record says, or nothing can be written there. */
@@ -119,15 +119,14 @@ function dropsIn(text: string, field: string): number {
   })
 }
 
-function missedIn({ what, at, until }: MissedDraft, entries: readonly StepEntries[]): Happening[] {
-  const [step, type] = what.split('/')
-  const near = entries.find((one) => one.step.planned.id === step)?.start?.at
-  if (!step || near === undefined) return []
-  const late = (text: string, type: Missed['type'], field: string): Happening => ({
-    type: 'enteredLate',
-    happenedAt: momentIn(text, near, field),
-    what: { type, step },
-  })
-  if (type === 'looked') return [late(at, 'looked', 'missed/at'), late(until, 'returned', 'missed/until')]
-  return [late(at, 'waterChanged', 'missed/at')]
+/** What of the missed entry concerns a step. */
+function missedIn(
+  { what, at, until }: MissedDraft,
+  { step, start }: StepEntries,
+): Pick<RightStep, 'pauses' | 'waters'> {
+  if (!start || what.split('/')[0] !== step.planned.id) return {}
+  const moment = (text: string, field: string) => momentIn(text, start.at, field)
+  return step.planned.kind === 'expose'
+    ? { pauses: [{ from: moment(at, 'missed/at'), to: moment(until, 'missed/until') }] }
+    : { waters: [moment(at, 'missed/at')] }
 }
