@@ -106,6 +106,26 @@ export function firstExposure(definition: ProcessDefinition, input: ExposureInpu
   }
 }
 
+/**
+ * The minimum time of a step that makes up for one that was cut short, with its reason.
+ *
+ * @param seconds the time that it has in the sheet's run.
+ * @param short the step that was cut short, which has to say what makes up for it.
+ */
+export function madeUpTime(seconds: number, short: StepDefinition): Figure {
+  return {
+    value: seconds,
+    unit: 's',
+    working: {
+      words: `minimum time after “${short.title}” was cut short`,
+      formula: 't ≥ t₂',
+      inputs: [{ name: 'minimum time then', symbol: 't₂', value: seconds, unit: 's' }],
+      standing: short.ifShort?.standing ?? 'practice',
+      source: short.ifShort?.source ?? 'common practice',
+    },
+  }
+}
+
 /** The minimum time of a step for a paper of this weight, with its reason; `null` for a step without one. */
 export function leastTime(step: StepDefinition, gramsPerM2: number | undefined): Figure | null {
   const heavy = step.heavyPaper
@@ -164,8 +184,15 @@ export function beginning(
     wasLeftOut = false
   }
   const looks = definition.secondLooks.map(({ id, dueAfterSeconds }) => ({ id, dueAfterSeconds }))
-  return { type: 'begun', steps, looks }
+  return { type: 'begun', steps: withLaterSteps(steps), looks }
 }
+
+/** A step that would be made up for by one that is not done here, is not made up for. */
+const withLaterSteps = (steps: PlannedStep[]): PlannedStep[] =>
+  steps.map((step, i) => {
+    const { ifShort, ...rest } = step
+    return ifShort && !steps.slice(i + 1).some(({ id }) => id === ifShort.lengthens) ? rest : step
+  })
 
 /** The steps of a sheet before its drops are counted out: enough to plan a day by. */
 export function outlineOf(
@@ -231,11 +258,17 @@ function plannedStep(
     ...(keeps?.leastSeconds !== undefined && { keepsLeastSeconds: keeps.leastSeconds }),
     ...(keeps?.bestSeconds !== undefined && { keepsBestSeconds: keeps.bestSeconds }),
     ...(keeps?.mostSeconds !== undefined && { keepsSeconds: keeps.mostSeconds }),
+    ...(step.ifShort && { ifShort: laterStep(step.ifShort) }),
     ...(step.rock && { rockSeconds: step.rock.everySeconds }),
     ...(step.kind === 'expose' && { plannedSeconds: sheet.exposureSeconds * (step.share ?? 1) }),
     ...(step.kind === 'count' && { drops: dropsFor(definition, step, sheet.choices, counts) }),
   }
 }
+
+const laterStep = ({ lengthens, toSeconds }: NonNullable<StepDefinition['ifShort']>) => ({
+  lengthens,
+  ...(toSeconds !== undefined && { toSeconds }),
+})
 
 function dropsFor(
   definition: ProcessDefinition,

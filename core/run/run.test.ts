@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { CoreError } from '../errors'
 import { begun, logOf, plan, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
-import { SheetEvent, type Happening } from '../schema/event'
+import { SheetEvent, type Happening, type PlannedStep } from '../schema/event'
 import { elapsedSeconds } from './clock'
 import { ledgeOf } from './deadlines'
 import { nextMove } from './nextMove'
@@ -140,6 +140,71 @@ describe('a run', () => {
     expect(
       advance(state, { ...logOf([[1002, { type: 'noted', text: 'lamp' }]])[0]!, index: 10 }).notes,
     ).toHaveLength(1)
+  })
+})
+
+describe('a step that was cut short', () => {
+  /** A fixer, then a clearing bath of two minutes, then a wash of five that takes half an hour without it. */
+  const planFor = (toSeconds?: number): Happening => ({
+    type: 'begun',
+    looks: [],
+    steps: [
+      {
+        ...bath('clear', 120),
+        ifShort: { lengthens: 'wash', ...(toSeconds !== undefined && { toSeconds }) },
+      },
+      { ...bath('rinse', 30), begins: 'atOnce' },
+      { ...bath('wash', 300), begins: 'atOnce', mostSeconds: 600 },
+    ],
+  })
+  const bath = (id: string, leastSeconds: number): PlannedStep =>
+    ({ id, station: 'wet', place: 'water', kind: 'bath', begins: 'press', leastSeconds }) as const
+  const washAfter = (
+    seconds: number,
+    toSeconds?: number,
+    more: readonly (readonly [number, Happening])[] = [],
+  ) =>
+    replay(
+      SHEET,
+      logOf([
+        [0, planFor(toSeconds)],
+        [10, { type: 'stepStarted', step: 'clear' }],
+        [10 + seconds, { type: 'stepFinished', step: 'clear' }],
+        ...more,
+      ]),
+    ).steps[2]!
+
+  it('makes the step longer that makes up for it, at once', () => {
+    expect(washAfter(20, 1800)).toMatchObject({
+      planned: { leastSeconds: 1800, mostSeconds: 1800 },
+      lengthenedBy: 'clear',
+    })
+    expect(washAfter(20)).toMatchObject({ planned: { leastSeconds: 400, mostSeconds: 600 } })
+  })
+
+  it('changes nothing where it was long enough, or a hand was a little quick', () => {
+    for (const seconds of [120, 116, 300]) {
+      expect(washAfter(seconds, 1800).planned.leastSeconds).toBe(300)
+      expect(washAfter(seconds, 1800).lengthenedBy).toBeUndefined()
+    }
+  })
+
+  it('changes it back when the record is corrected', () => {
+    const right: Happening = { type: 'corrected', eventId: uuid(1002), right: { at: at(140) } }
+    expect(washAfter(20, 1800, [[500, right]]).planned.leastSeconds).toBe(300)
+  })
+
+  it('is on the clock of the longer step', () => {
+    const state = replay(
+      SHEET,
+      logOf([
+        [0, planFor(1800)],
+        [10, { type: 'stepStarted', step: 'clear' }],
+        [20, { type: 'stepFinished', step: 'clear' }],
+        [60, { type: 'stepFinished', step: 'rinse' }],
+      ]),
+    )
+    expect(ledgeOf([state], at(160))[0]).toMatchObject({ stepId: 'wash', remainingSeconds: 1700 })
   })
 })
 

@@ -3,6 +3,7 @@ import type { Judged, Measured, SheetEvent } from '../schema/event'
 import type { Hold } from './clock'
 import { copied, growing, type Grow } from './grow'
 import { historyOf, isAboutEntries } from './history'
+import { madeUpFor } from './shortened'
 import { type StepState, type RunState, emptyRun } from './runState'
 
 /**
@@ -263,7 +264,8 @@ function finish(
     ...(dose && { dose }),
     ...(bathId !== undefined && { bathId }),
   }
-  const moved = { ...put(state, done), current: state.current + 1 }
+  const steps = madeUpFor(state.steps.with(state.current, done), state.current)
+  const moved = { ...state, steps, current: state.current + 1 }
   const next = moved.steps[moved.current]
   return next?.planned.begins === 'atOnce' ? put(moved, start(next, at)) : moved
 }

@@ -32,6 +32,8 @@ export interface StepState {
   dose?: CountedDose
   /** The bath in which the print lay. */
   bathId?: string
+  /** An earlier step that was cut short, for which the least time of this one was made longer. */
+  lengthenedBy?: string
 }
 
 /** Whether what was mixed for a coat was enough. */

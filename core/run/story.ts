@@ -60,7 +60,8 @@ export function storyOf(
     const title = (step.planned.coat ?? 1) > 1 ? `${named}, coat ${step.planned.coat}` : named
     stepNames.set(step.planned.id, title)
     const at = doneAt(step, state.begunAt)
-    if (at !== null) lines.push({ at, tone: 'work', what: title, detail: detailOf(step, components) })
+    if (at !== null)
+      lines.push({ at, tone: 'work', what: title, detail: detailOf(step, components, stepNames) })
   }
   const { happened, amendments } = historyOf(log)
   for (const event of happened) {
@@ -83,7 +84,11 @@ function doneAt({ planned, startedAt, finishedAt, drops }: StepState, begunAt: n
   return finishedAt ?? startedAt ?? (isCounting ? begunAt : null)
 }
 
-function detailOf(step: StepState, components: ReadonlyMap<string, string>): string {
+function detailOf(
+  step: StepState,
+  components: ReadonlyMap<string, string>,
+  stepNames: ReadonlyMap<string, string>,
+): string {
   const { planned } = step
   const parts: string[] = []
   if (planned.kind === 'count')
@@ -105,6 +110,10 @@ function detailOf(step: StepState, components: ReadonlyMap<string, string>): str
     else if (planned.kind === 'act' && planned.mostSeconds !== undefined && took > planned.mostSeconds)
       parts.push(`${formatSpan(took - planned.mostSeconds)} over`)
   }
+  if (step.lengthenedBy && planned.leastSeconds !== undefined)
+    parts.push(
+      `minimum ${formatSpan(planned.leastSeconds)}, since ${stepNames.get(step.lengthenedBy) ?? step.lengthenedBy} was short`,
+    )
   if (step.dose) parts.push(doseSaid(step.dose, step.plannedSeconds))
   if (clock && step.finishedAt === undefined) parts.push('in progress')
   if (step.finishedAt === undefined)

@@ -1,6 +1,7 @@
 import type { ProcessDefinition, StepDefinition } from '../schema/definition'
 import { elapsedSeconds } from './clock'
 import { lifeBefore } from './coatLife'
+import { missingSeconds } from './shortened'
 import { clockOf, wordsIdOf, type RunState, type StepState } from './runState'
 
 /** A step that was done early or late, as it happened, and what that means. */
@@ -13,9 +14,7 @@ export interface Slip {
   blames: 'paper' | 'bath' | 'hand' | null
 }
 
-/** A press comes when the hands are free: under this no one calls it early. */
 const SLACK_SECONDS = 5
-const SLACK_SHARE = 0.03
 
 const COAT_EARLY = 'This coat was used before its rest was over. Expect a softer, weaker print.'
 const COAT_LATE = 'This coat was too old. Expect fog and whites that do not clear.'
@@ -59,7 +58,7 @@ function lifeSlips(steps: readonly StepState[], index: number): Slip[] {
 
 function clockSlips(step: StepState, words: StepDefinition | undefined, now: number): Slip[] {
   const clock = clockOf(step)
-  const { kind, leastSeconds, mostSeconds } = step.planned
+  const { kind, mostSeconds } = step.planned
   if (!clock || (kind !== 'bath' && kind !== 'wait')) return []
   const elapsed = elapsedSeconds(clock, now)
   const slip = (name: 'early' | 'late', seconds: number, means: string, blames: Slip['blames']): Slip => ({
@@ -70,11 +69,9 @@ function clockSlips(step: StepState, words: StepDefinition | undefined, now: num
     means,
     blames,
   })
-  const slack = Math.max(SLACK_SECONDS, SLACK_SHARE * (leastSeconds ?? 0))
-  if (step.status === 'done' && leastSeconds !== undefined && elapsed < leastSeconds - slack)
-    return [
-      slip('early', leastSeconds - elapsed, words?.early ?? (kind === 'wait' ? EARLY_DRYING : EARLY), 'hand'),
-    ]
+  const missing = missingSeconds(step)
+  if (missing)
+    return [slip('early', missing, words?.early ?? (kind === 'wait' ? EARLY_DRYING : EARLY), 'hand')]
   // Longer in water than it must be does no harm, unless the process has words for it.
   const isSolution = words?.tray !== undefined || words?.trays !== undefined
   const ceiling = words?.late?.afterSeconds ?? (words?.late || isSolution ? mostSeconds : undefined)

@@ -73,6 +73,18 @@ const Step = z.strictObject({
   rock: z.strictObject({ everySeconds: Seconds, standing: StandingWord, source: Sentence }).optional(),
   /** What it means when the print leaves before its least time. */
   early: Sentence.optional(),
+  /**
+   * Which later step makes up for it when the print leaves before its least time: that one's least time becomes so much,
+   * or grows by what was missing.
+   */
+  ifShort: z
+    .strictObject({
+      lengthens: Key,
+      toSeconds: Seconds.optional(),
+      standing: StandingWord,
+      source: Sentence,
+    })
+    .optional(),
   /** What it means when it stays past its greatest time, and what is to blame. */
   late: z
     .strictObject({

@@ -20,6 +20,8 @@ export const PlannedStep = z.strictObject({
   keepsBestSeconds: Seconds.optional(),
   /** How often it is rocked or turned over. */
   rockSeconds: Seconds.optional(),
+  /** A later step that makes up for this one when it is cut short: its least time then, or longer by what was missing. */
+  ifShort: z.strictObject({ lengthens: Key, toSeconds: Seconds.optional() }).optional(),
   /** The step of the process that this is one of, where it is done more than once. */
   of: Key.optional(),
   /** Which coat it belongs to, from 1. */

@@ -21,7 +21,7 @@ import {
   deeper,
 } from './blocks'
 import { ammoniumIron, dryness, humidify, metalLights } from './printingOutMetals'
-import { bindInEdta, clearInSulfite, edtaBath, serves, sulfiteBath, washBetween } from './wetSteps'
+import { bindInEdta, clearInSulfite, edtaBath, madeUp, serves, sulfiteBath, washBetween } from './wetSteps'
 
 const acid: StepDefinition = {
   ...bath,
@@ -196,7 +196,7 @@ export const goldPlatinum: ProcessDefinition = {
       why: 'The acid clears the iron. Without clearing, the print turns pink within weeks, then dark.',
     },
     washBetween,
-    acid,
+    { ...acid, ifShort: { lengthens: 'acid-2', ...madeUp } },
     {
       ...washBetween,
       id: 'wash-2',
@@ -204,7 +204,7 @@ export const goldPlatinum: ProcessDefinition = {
     },
     { ...acid, id: 'acid-2', title: 'Acid again' },
     { ...washBetween, id: 'wash-3', time: { leastSeconds: 2 * MINUTE, ...practice } },
-    { ...bindInEdta, id: 'edta-1' },
+    { ...bindInEdta, id: 'edta-1', ifShort: { lengthens: 'edta-2', ...madeUp } },
     { ...washBetween, id: 'wash-4' },
     {
       ...bindInEdta,

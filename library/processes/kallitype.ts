@@ -21,7 +21,15 @@ import {
   YEAR,
 } from './blocks'
 import { kallitypeBaths } from './kallitypeBaths'
-import { clearHypo, clearInCitric, fixInHypo, rinse, toneInGold, washBetween } from './wetSteps'
+import {
+  clearHypo,
+  clearHypoOrWashAnHour,
+  clearInCitric,
+  fixInHypo,
+  rinse,
+  toneInGold,
+  washBetween,
+} from './wetSteps'
 
 const BEFORE = { choice: 'toned', is: ['before'] }
 const AFTER = { choice: 'toned', is: ['after'] }
@@ -330,7 +338,7 @@ export const kallitype: ProcessDefinition = {
       },
     },
     ...tonedAfter,
-    clearHypo,
+    { ...clearHypo, ...clearHypoOrWashAnHour },
     finalWash,
     hanging,
   ],

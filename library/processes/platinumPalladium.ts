@@ -19,7 +19,7 @@ import {
   starts,
   YEAR,
 } from './blocks'
-import { bindInEdta, clearInCitric, rinse, serves, washBetween } from './wetSteps'
+import { bindInEdta, clearInCitric, madeUp, rinse, serves, washBetween } from './wetSteps'
 
 /** One of three trays of acid: the first is poured away when it is spent, and the others move up. */
 const acidTray = (id: string, name: string, followedBy?: string): ProcessDefinition['baths'][number] => ({
@@ -299,6 +299,7 @@ export const platinumPalladium: ProcessDefinition = {
       ...clearInCitric,
       id: 'clear-1',
       title: 'Clear in citric acid, first tray',
+      ifShort: { lengthens: 'clear-2', ...madeUp },
       time: { leastSeconds: 5 * MINUTE, ...starts('Successive baths; five minutes each') },
       press: { start: 'Start acid bath', finish: 'Next tray' },
     },
@@ -307,6 +308,7 @@ export const platinumPalladium: ProcessDefinition = {
       id: 'clear-2',
       tray: 'citric-2',
       title: 'Second tray',
+      ifShort: { lengthens: 'clear-3', ...madeUp },
       begins: 'atOnce',
       time: { leastSeconds: 5 * MINUTE, ...starts('Successive baths; five minutes each') },
       press: { start: 'Start acid bath', finish: 'Next tray' },

@@ -23,6 +23,7 @@ import {
 } from './blocks'
 import {
   clearHypo,
+  clearHypoOrWashAnHour,
   fixAgain,
   fixingChoice,
   fixInHypo,
@@ -267,7 +268,7 @@ export const albumen: ProcessDefinition = {
     rinseToner,
     { ...fixInHypo, time: albumenFixing },
     { ...fixAgain, time: albumenFixing },
-    clearHypo,
+    { ...clearHypo, ...clearHypoOrWashAnHour },
     finalWash,
     hanging,
   ],

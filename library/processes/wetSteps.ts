@@ -169,6 +169,22 @@ export const goldChoice: ProcessDefinition['choices'][number] = {
   ],
 }
 
+/** The second of two equal baths makes up for the first. */
+export const madeUp = {
+  standing: 'practice',
+  source: 'What the first bath lacks, the second makes up for; common practice',
+} as const
+
+/** Where the final wash is half an hour with a clearing agent already. */
+export const clearHypoOrWashAnHour: Pick<StepDefinition, 'ifShort'> = {
+  ifShort: {
+    lengthens: 'final-wash',
+    toSeconds: 60 * MINUTE,
+    standing: 'practice',
+    source: 'An hour of washing where no clearing agent shortened it; common practice, from memory',
+  },
+}
+
 export const rinse: StepDefinition = {
   ...bath,
   id: 'rinse',
@@ -213,7 +229,7 @@ export const toneInGold: StepDefinition = {
   },
 }
 
-export const fixInHypo: StepDefinition = {
+const fixing: StepDefinition = {
   ...bath,
   id: 'fix',
   title: 'Fix in plain hypo',
@@ -246,7 +262,13 @@ export const clearHypo: StepDefinition = {
   meanwhile: 'in the hypo clear',
   tray: 'hypo-clear',
   ...ROCKED,
-  early: 'Hypo is still in the fibres: wash it for the whole half hour.',
+  early: 'Hypo is still in the fibres: the final wash takes its place and is longer.',
+  ifShort: {
+    lengthens: 'final-wash',
+    toSeconds: 30 * MINUTE,
+    standing: 'practice',
+    source: '5 min of washing with a clearing agent, 30 min without; common practice',
+  },
   doing: 'Rinse, then put the print in sulfite.',
   why: 'With a clearing agent, five minutes of washing are enough; without, thirty.',
   time: { leastSeconds: 2 * MINUTE, ...starts('A few minutes; two') },
@@ -306,9 +328,11 @@ export const bindInEdta: StepDefinition = {
   press: { start: 'Start EDTA bath', finish: 'Done: wash' },
 }
 
+export const fixInHypo: StepDefinition = { ...fixing, ifShort: { lengthens: 'fix-2', ...madeUp } }
+
 /** The second of two fixers, after the first. */
 export const fixAgain: StepDefinition = {
-  ...fixInHypo,
+  ...fixing,
   id: 'fix-2',
   title: 'Fix again',
   meanwhile: 'in the second fixer',

@@ -138,7 +138,7 @@ const {
       <p class="CoatStation-doing">{{ stepWords.doing }}</p>
       <p v-if="step.status === 'waiting' && lifeWords" class="es-quiet">{{ lifeWords }}.</p>
       <BigClock v-if="reading" :reading="reading" />
-      <LeastTime :step="stepWords" :sheet="inHand.sheet" />
+      <LeastTime :step="stepWords" :state="step" :sheet="inHand.sheet" />
       <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
       <div class="CoatStation-acts">
         <BigTarget :label="stepTarget" hint=" " @press="startOrFinish" />

@@ -110,7 +110,7 @@ const {
           <p v-if="rocking" class="es-quiet">{{ texts.rockTray({ wait: rocking }) }}</p>
         </div>
         <div>
-          <LeastTime :step="stepWords" :sheet="inHand.sheet" />
+          <LeastTime :step="stepWords" :state="step" :sheet="inHand.sheet" />
           <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
         </div>
       </div>
