@@ -12,17 +12,6 @@ export const useNegativeRows = () => useLiveQuery(() => db.negatives.toArray(), 
 export const useDiagnosisRows = () => useLiveQuery(() => db.diagnoses.toArray(), null)
 export const useSetAsideRows = () => useLiveQuery(() => db.setAside.toArray(), null)
 
-/** Negatives that were made for a sheet, the oldest first. */
-export const useNegativesOf = (sheetId: () => string) =>
-  useLiveQuery(
-    async () =>
-      (await db.negatives.where('sheetId').equals(sheetId()).toArray())
-        .filter((film) => film.takenBackAt === undefined)
-        .sort((a, b) => a.at - b.at),
-    [],
-    [sheetId],
-  )
-
 /** Register checks of a sheet, the newest first. */
 export const useRegisterChecks = (sheetId: () => string) =>
   useLiveQuery(

@@ -76,8 +76,14 @@ function lampFacts({ lamp, light }: PrintRecord): Observed[] {
 }
 
 /** What the record says of chalk in the paper; nothing where the process bears chalk. */
-export function paper({ paper: stock, isTreated, definition }: PrintRecord): Observed[] {
+export function paper({ paper: stock, isTreated, definition, preparations }: PrintRecord): Observed[] {
   if (definition.chalk.bears || !stock) return []
+  // An acid bath that was cut short may have left some chalk: nothing is known then.
+  const isDoubtful = preparations.some(({ slips }) => slips.some(({ kind }) => kind === 'early'))
+  if (isTreated && isDoubtful && stock.buffered !== 'no') return []
+  const half = preparations.find(({ isHalf }) => isHalf)
+  if (!isTreated && half && stock.buffered !== 'no')
+    return [fact('chalk-in', true, `only half of the piece was treated (${half.definition.name})`)]
   if (isTreated) return [fact('chalk-in', false, `${stock.name} was treated with acid`)]
   if (stock.buffered === 'no') return [fact('chalk-in', false, `${stock.name} is not buffered`)]
   if (stock.buffered === 'yes')

@@ -12,6 +12,8 @@ import type { Bath } from '../schema/bath'
 import type { ProcessDefinition, StepDefinition } from '../schema/definition'
 import type { Base, Light, LightEntry, MadeNegative } from '../schema/light'
 import type { Bottle, Paper, Piece, Sheet } from '../schema/records'
+import { glassesOf } from './mixed'
+import { preparationsOf, type Preparation } from './preparation'
 import type { RegisterCheck } from '../schema/register'
 import { registerOf } from '../scan/registerError'
 
@@ -49,6 +51,10 @@ export interface BathMet {
 export interface PrintRecord extends PrintWork {
   paper: Paper | null
   piece: Piece | null
+  /** What was done to its paper before, oldest first. */
+  preparations: readonly Preparation[]
+  /** What was really in each glass, in words. */
+  glasses: readonly string[]
   /** Whether an acid bath of its paper is on record. */
   isTreated: boolean
   light: Light | null
@@ -104,6 +110,8 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
     definition,
     paper: room.papers.find((one) => one.id === sheet.paperId) ?? null,
     piece: room.pieces.find((one) => one.id === sheet.pieceId) ?? null,
+    preparations: preparationsOf(sheet, room.treatments, state.lastAt),
+    glasses: glassesOf(state, definition, room.bottles, room.substances),
     isTreated: isAcidTreated(sheet, room.treatments, room.substances),
     light,
     lamp: light && exposedAt !== null ? lampThen(light, exposedAt, room) : null,

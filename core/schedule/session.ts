@@ -1,5 +1,6 @@
 import { lifeOf } from '../run/coatLife'
 import { targetOf } from '../run/deadlines'
+import { GLASS_SECONDS } from '../run/glass'
 import { elapsedSeconds } from '../run/clock'
 import { clockOf, stepInHand, wordsIdOf, type RunState } from '../run/runState'
 import type { ProcessDefinition } from '../schema/definition'
@@ -55,8 +56,6 @@ const STRAIGHT: Partial<Record<PlannedStep['kind'], number>> = {
   expose: STRAIGHT_FROM_FRAME,
   bath: STRAIGHT_FROM_BATH,
 }
-/** A glass that was mixed is coated from within this time, common practice. */
-const GLASS_SECONDS = 900
 /** A bath of no more than this keeps the hands at it all the while. */
 const ATTENDED_SECONDS = 180
 /** A solution without a ceiling of its own is not left for longer than so many times its least time. */

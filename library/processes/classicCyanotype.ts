@@ -7,6 +7,7 @@ import {
   drying,
   exposing,
   hanging,
+  HOUR,
   LIGHTING,
   memory,
   MINUTE,
@@ -268,6 +269,11 @@ export const classicCyanotype: ProcessDefinition = {
       ...mixing,
       doing: 'Count both into one small glass, then stir.',
       why: 'Once mixed, the two react slowly even in the dark. Mix only what this sheet needs.',
+      keeps: {
+        mostSeconds: 4 * HOUR,
+        standing: 'practice',
+        source: 'Mixed sensitizer serves a few hours in the dark; common practice, from memory',
+      },
       cautions: ['ferricyanide', 'iron'],
       habit: 'Use one dropper per bottle. Dim tungsten or warm light; no daylight, no bare tube.',
       endpoint: {

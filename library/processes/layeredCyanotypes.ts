@@ -283,6 +283,11 @@ export const translucentCyanotype: ProcessDefinition = {
     {
       ...mixing,
       doing: 'Count both into one small glass, then stir. The mix is enough for both sheets.',
+      keeps: {
+        mostSeconds: 4 * HOUR,
+        standing: 'practice',
+        source: 'Mixed sensitizer serves a few hours in the dark; common practice, from memory',
+      },
       cautions: ['ferricyanide', 'iron'],
     },
     {

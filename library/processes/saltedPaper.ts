@@ -276,6 +276,11 @@ export const saltedPaper: ProcessDefinition = {
       mix: 'silver',
       title: 'Count the silver',
       doing: 'Put on goggles and gloves, then count the silver into a clean glass.',
+      keeps: {
+        mostSeconds: 8 * HOUR,
+        standing: 'practice',
+        source: 'Silver nitrate in a clean covered glass serves for the day; common practice, from memory',
+      },
       cautions: ['silver'],
       press: { start: 'Start', finish: 'Ready: start coating' },
     },

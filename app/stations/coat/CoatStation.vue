@@ -35,9 +35,10 @@ const {
   plans,
   balance,
   isCounting,
-  plan,
   findings,
   isOthersGlass,
+  shownPlan,
+  glassSaid,
   title,
   bottleLabels,
   swatch,
@@ -97,6 +98,7 @@ const {
             }}
           </span>
         </p>
+        <p v-if="glassSaid" role="status">{{ glassSaid }}</p>
         <FindingList :findings="findings" />
         <template v-if="!isOthersGlass">
           <CoatFigures v-for="one in plans" :key="one.mix.id" :plan="one" :named="plans.length > 1" />
@@ -131,11 +133,12 @@ const {
       @finish="finish"
     >
       <FindingList :findings="findings" />
-      <CoatFigures v-if="plan" :plan="plan" />
+      <CoatFigures v-if="shownPlan" :plan="shownPlan" />
     </DropCounter>
 
     <template v-else-if="stepWords">
       <p class="CoatStation-doing">{{ stepWords.doing }}</p>
+      <p v-if="glassSaid" role="status">{{ glassSaid }}</p>
       <p v-if="step.status === 'waiting' && lifeWords" class="es-quiet">{{ lifeWords }}.</p>
       <BigClock v-if="reading" :reading="reading" />
       <LeastTime :step="stepWords" :state="step" :sheet="inHand.sheet" />

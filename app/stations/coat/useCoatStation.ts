@@ -4,8 +4,10 @@ import { lifeOf } from '@core/run/coatLife'
 import { auditMix } from '@core/process/mixAudit'
 import { planMix } from '@core/process/mixPlan'
 import { checkUnder } from '@core/run/layers'
+import { componentInHand } from '@core/run/nextMove'
+import { glassOf } from '@core/run/glass'
 import { beginning, schoolStocks, stepsFor } from '@core/process/plan'
-import { digits, formatSize } from '@core/quantity/format'
+import { digits, formatSize, formatSpan } from '@core/quantity/format'
 import { substances, tools } from '@library/index'
 import { isAcidTreated } from '@core/process/acidTreated'
 import { useNow } from '../../state/useNow'
@@ -18,6 +20,7 @@ import { usePreferences } from '../../state/preferences.store'
 import { stepNotes } from '../../words/stepNotes'
 import { useStation } from '../../state/useStation'
 import { chalkNotes, roomNotes } from '../../words/planNotes'
+import { texts } from './words'
 import { useBalance } from './useBalance'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
 
@@ -62,6 +65,25 @@ export function useCoatStation() {
     const stocks = schoolStocks(inHand.value.definition, inHand.value.sheet.choices)
     const asked = isCounting.value && plan.value ? [plan.value] : plans.value
     return asked.flatMap((one) => auditMix(one, stocks, now.now))
+  })
+  /** What the figures show: once every drop is in, the glass as it was counted. */
+  const shownPlan = computed(() => {
+    if (!inHand.value || !plan.value || !step.value || componentInHand(step.value)) return plan.value
+    const drops = plan.value.pours.map(({ component }) => step.value?.drops[component.id] ?? 0)
+    return planMix(inHand.value.definition, plan.value.mix, inHand.value.sheet, lots.value, drops)
+  })
+  /** The age of a glass that several sheets are coated from. */
+  const glassSaid = computed(() => {
+    const { batch } = inHand.value?.sheet ?? {}
+    if (!inHand.value || !batch || hasMovedOn.value || (step.value && step.value.planned.kind !== 'act'))
+      return ''
+    const maker = workroom.everySheet.find(
+      (one) => one.sheet.batch?.id === batch.id && one.sheet.batch.place === 1,
+    )
+    const glass = maker && glassOf(maker.state, maker.definition, now.now)
+    if (!glass) return ''
+    const said = { age: formatSpan(glass.ageSeconds), limit: formatSpan(glass.limitSeconds) }
+    return glass.isOld ? texts.glassOld(said) : texts.glassAge(said)
   })
   const isOthersGlass = computed(() => (inHand.value?.sheet.batch?.place ?? 1) > 1)
 
@@ -236,6 +258,8 @@ export function useCoatStation() {
     plan,
     findings,
     isOthersGlass,
+    shownPlan,
+    glassSaid,
     title,
     bottleLabels,
     swatch,

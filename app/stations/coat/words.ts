@@ -5,6 +5,10 @@ export const texts = {
     'Choose picture, paper and size. Ember Sheet works out the drops and counts them with you.',
   coatedFromMixOfSheet: ({ number }: { number: number }) =>
     `Coated from the mix counted for sheet ${number}.`,
+  glassAge: ({ age, limit }: { age: string; limit: string }) =>
+    `The glass is ${age} old; coat from it within ${limit}.`,
+  glassOld: ({ age, limit }: { age: string; limit: string }) =>
+    `The glass is ${age} old, past its ${limit}. Mix a new one: an old mix prints weak and may fog.`,
   countThatMatchesRatioBetter: ({ total, drops }: { total: number; drops: string }) =>
     `${total} drops in all (${drops}) would match the ratio better.`,
 

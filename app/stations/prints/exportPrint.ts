@@ -6,7 +6,7 @@ import { storyOf } from '@core/run/story'
 import { withWords } from '@core/formats/pictureWords'
 import type { UnitChoice } from '@core/quantity/format'
 import type { SheetEvent } from '@core/schema/event'
-import { care } from '@library/index'
+import { care, substances } from '@library/index'
 import { photoWithPicture } from '../../state/queries'
 import { saveFile } from '../../state/saveFile'
 import type { PassportPicture } from './passportPdf'
@@ -14,7 +14,8 @@ import type { PassportPicture } from './passportPdf'
 const passport = (record: PrintRecord, log: readonly SheetEvent[], units: UnitChoice): Passport => {
   const traits = traitsOf(record.definition, record.sheet)
   const words = care.filter((one) => belongs(one.needs, traits)).map((one) => one.text)
-  return passportOf(record, storyOf(record.sheet.id, log, record.definition), words, units)
+  const story = storyOf(record.sheet.id, log, record.definition)
+  return passportOf(record, story, words, units, substances)
 }
 
 const nameOf = ({ sheet }: PrintRecord, what: string, ending: string) =>

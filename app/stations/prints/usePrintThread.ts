@@ -4,6 +4,7 @@ import { stepInHand, wordsIdOf } from '@core/run/runState'
 import { dueLooks, hungAtOf, placeOf } from '@core/run/place'
 import { storyOf } from '@core/run/story'
 import type { PrintRecord } from '@core/judge/printRecord'
+import { preparationSaid } from '@core/judge/preparation'
 import type { UnitChoice } from '@core/quantity/format'
 import type { Happening, SheetEvent } from '@core/schema/event'
 import type { LookMoment } from '@core/schema/judgement'
@@ -60,10 +61,7 @@ export function usePrintThread() {
     () => one.value && ['planned', 'coat', 'light', 'wet'].includes(placeOf(one.value.state)),
   )
 
-  const materials = useMaterials(
-    () => one.value,
-    () => id.value,
-  )
+  const materials = useMaterials(() => id.value)
 
   const { record, undoLast, redoLast, mayRedo } = useRecording(() => id.value)
   async function write(happening: Happening, said: string): Promise<void> {
@@ -198,13 +196,19 @@ export function usePrintThread() {
   useMarginNotes(() => {
     const words = lookNow.value ?? look.value?.words
     const early = one.value ? slipsOf(one.value.state, one.value.definition, now.now) : []
+    const prepared = (recordOf(id.value)?.preparations ?? []).filter(
+      ({ isHalf, missed, slips }) => isHalf || missed.length || slips.length,
+    )
     return [
       ...(words ? [{ title: words.title, lines: [words.lookFor, words.why] }] : []),
-      ...(early.length
+      ...(early.length || prepared.length
         ? [
             {
               title: 'What to know about this print',
-              lines: early.map((slip) => slipLine(stepTitle(slip.wordsId), slip)),
+              lines: [
+                ...prepared.map((each) => `Paper: ${preparationSaid(each)}`),
+                ...early.map((slip) => slipLine(stepTitle(slip.wordsId), slip)),
+              ],
               tone: 'caution' as const,
             },
           ]
