@@ -128,7 +128,7 @@ export function misfit(error: unknown): unknown {
     code: 'does-not-fit',
     field: 'correction',
     problem:
-      'These times do not fit together: one step would overlap another, or an entry lies outside its step.',
+      'These times do not fit together: one step would overlap another, or an entry is outside its step.',
     remedy: 'Check that every step starts after the step before it has ended, then save again.',
   })
 }

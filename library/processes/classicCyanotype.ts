@@ -272,7 +272,7 @@ export const classicCyanotype: ProcessDefinition = {
       keeps: {
         mostSeconds: 4 * HOUR,
         standing: 'practice',
-        source: 'Mixed sensitizer serves a few hours in the dark; common practice, from memory',
+        source: 'Mixed sensitizer can be used for a few hours in the dark; common practice, from memory',
       },
       cautions: ['ferricyanide', 'iron'],
       habit: 'Use one dropper per bottle. Dim tungsten or warm light; no daylight, no bare tube.',

@@ -286,7 +286,7 @@ export const translucentCyanotype: ProcessDefinition = {
       keeps: {
         mostSeconds: 4 * HOUR,
         standing: 'practice',
-        source: 'Mixed sensitizer serves a few hours in the dark; common practice, from memory',
+        source: 'Mixed sensitizer can be used for a few hours in the dark; common practice, from memory',
       },
       cautions: ['ferricyanide', 'iron'],
     },

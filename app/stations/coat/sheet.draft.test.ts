@@ -39,7 +39,7 @@ const room = (changes: Partial<DraftRoom> = {}): DraftRoom => {
     lengthUnit: 'in',
     coverageMillilitresPerM2: 38.8,
     dropsPerMillilitre: 20,
-    fromBase: null,
+    proposed: null,
     now: T0,
     newId: () => uuid(n++),
     ...changes,
@@ -213,20 +213,20 @@ describe('readDraft for every process', () => {
 })
 
 describe('an exposure that follows from a base exposure', () => {
-  const fromBase = { seconds: 390, millijoulesPerCm2: 1640 }
+  const proposed = { seconds: 390, millijoulesPerCm2: 1640 }
 
   it('is a dose, as long as no time is typed', () => {
-    expect(read({}, { fromBase }).read?.sheet).toMatchObject({
+    expect(read({}, { proposed }).read?.sheet).toMatchObject({
       exposureSeconds: 390,
       millijoulesPerCm2: 1640,
     })
-    const typed = read({ exposure: '7 min' }, { fromBase }).read?.sheet
+    const typed = read({ exposure: '7 min' }, { proposed }).read?.sheet
     expect(typed).toMatchObject({ exposureSeconds: 420 })
     expect(typed).not.toHaveProperty('millijoulesPerCm2')
   })
 
   it('is a time where the light was not known when it was found', () => {
-    const sheet = read({}, { fromBase: { seconds: 390 } }).read?.sheet
+    const sheet = read({}, { proposed: { seconds: 390 } }).read?.sheet
     expect(sheet).toMatchObject({ exposureSeconds: 390 })
     expect(sheet).not.toHaveProperty('millijoulesPerCm2')
   })
@@ -262,7 +262,7 @@ describe('a test strip', () => {
   const strip = { firstSeconds: 60, lastSeconds: 960, count: 9, spacing: 'ratio', card: 'covers' } as const
 
   it('is a sheet with its own times, whatever a base exposure says', () => {
-    const sheet = read({ strip, exposure: '16 min' }, { fromBase: { seconds: 390, millijoulesPerCm2: 1640 } })
+    const sheet = read({ strip, exposure: '16 min' }, { proposed: { seconds: 390, millijoulesPerCm2: 1640 } })
       .read?.sheet
     expect(sheet).toMatchObject({ strip, exposureSeconds: 960 })
     expect(sheet).not.toHaveProperty('millijoulesPerCm2')

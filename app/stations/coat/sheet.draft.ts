@@ -22,7 +22,7 @@ export interface DraftRoom {
   coverageMillilitresPerM2: number
   dropsPerMillilitre: number
   /** What a base exposure of one's own says for this process, paper and light; `null` where there is none. */
-  fromBase: { seconds: number; millijoulesPerCm2?: number } | null
+  proposed: { seconds: number; millijoulesPerCm2?: number } | null
   now: number
   newId: () => string
 }
@@ -73,7 +73,7 @@ export function readDraft(
     attempt('exposure', () =>
       draft.exposure.trim()
         ? positiveTime(draft.exposure)
-        : (room.fromBase?.seconds ??
+        : (room.proposed?.seconds ??
           firstExposure(definition, {
             kind: light.kind,
             choices: draft.choices,
@@ -81,7 +81,7 @@ export function readDraft(
           }).value),
     )
   /** A time that was typed is a time; one that follows from a base exposure is a dose. */
-  const dose = draft.exposure.trim() || draft.strip ? undefined : room.fromBase?.millijoulesPerCm2
+  const dose = draft.exposure.trim() || draft.strip ? undefined : room.proposed?.millijoulesPerCm2
   const bottles = readBottles(definition, draft, room)
   if (
     title === null ||

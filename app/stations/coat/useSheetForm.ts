@@ -3,8 +3,9 @@ import { v4 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { baseFor, exposureFromBase } from '@core/light/bases'
+import { firstGuess } from '@core/light/sunGuess'
 import { expectedLight } from '@core/light/lightNow'
-import { firstExposure } from '@core/process/plan'
+
 import { formatSize, formatSpan } from '@core/quantity/format'
 import type { LightKind } from '@core/schema/definition'
 import { Strip } from '@core/schema/light'
@@ -127,6 +128,16 @@ export function useSheetForm() {
       exposureFromBase(found, history && expectedLight(history, Date.now()), history?.light.schwarzschild)
     )
   })
+  /** The exposure that is proposed: by one's own base exposure, else a first guess. */
+  const proposed = computed(() => {
+    if (fromBase.value) return fromBase.value
+    const light = workroom.lights.find(({ id }) => id === draft.value.light)
+    const kind = light?.kind ?? (draft.value.light as LightKind)
+    if (!definition.value.lights.some((one) => one.kind === kind)) return null
+    const input = { kind, choices: draft.value.choices, usualSeconds: light?.usualSeconds }
+    const history = lights.history(draft.value.light)
+    return firstGuess(definition.value, input, history && expectedLight(history, Date.now()))
+  })
   const reading = (typed: SheetDraft) =>
     readDraft(definition.value, typed, {
       papers: workroom.papers,
@@ -135,10 +146,10 @@ export function useSheetForm() {
       lengthUnit: preferences.chosen.length,
       coverageMillilitresPerM2: coverage.value.value,
       dropsPerMillilitre: dropper.value.dropsPerMillilitre,
-      fromBase: fromBase.value && {
-        seconds: Math.round(fromBase.value.seconds.value),
-        ...(fromBase.value.millijoulesPerCm2 !== undefined && {
-          millijoulesPerCm2: fromBase.value.millijoulesPerCm2,
+      proposed: proposed.value && {
+        seconds: Math.round(proposed.value.seconds.value),
+        ...(proposed.value.millijoulesPerCm2 !== undefined && {
+          millijoulesPerCm2: proposed.value.millijoulesPerCm2,
         }),
       },
       now: Date.now(),
@@ -157,17 +168,7 @@ export function useSheetForm() {
   })
   const light = computed(() => workroom.lights.find((one) => one.id === draft.value.light))
   const lightKind = computed<LightKind>(() => light.value?.kind ?? (draft.value.light as LightKind))
-  const exposure = computed(() =>
-    fromBase.value
-      ? fromBase.value.seconds
-      : definition.value.lights.some((one) => one.kind === lightKind.value)
-        ? firstExposure(definition.value, {
-            kind: lightKind.value,
-            choices: draft.value.choices,
-            usualSeconds: light.value?.usualSeconds,
-          })
-        : null,
-  )
+  const exposure = computed(() => proposed.value?.seconds ?? null)
 
   async function save(): Promise<void> {
     isTried.value = true

@@ -2,7 +2,10 @@ import { texts } from './words'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { firstExposure, startingChoices } from '@core/process/plan'
+import { expectedLight } from '@core/light/lightNow'
+import { firstGuess } from '@core/light/sunGuess'
+import { startingChoices } from '@core/process/plan'
+import { formatSpan } from '@core/quantity/format'
 import { needsOf } from '@core/shelf/readiness'
 import type { LightKind } from '@core/schema/definition'
 import { processes, substances } from '@library/index'
@@ -10,6 +13,7 @@ import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { writeSheets } from '../../state/actions/sheet.actions'
 import { readDraft } from './sheet.draft'
 import { emptyDraft, ofProcess, type SheetDraft } from './newSheet'
+import { useLights } from '../../state/lights.store'
 import { useWorkroom } from '../../state/workroom.store'
 import { useMarginNotes } from '../../state/margin.store'
 import { useNotice } from '../../state/notice.store'
@@ -18,7 +22,13 @@ import { cautionNotes } from '../../words/stepNotes'
 
 /** From an empty workroom to a first real print, in the fewest questions: which process, which light, what size. */
 export function useStartPage() {
-  const [router, workroom, preferences, notice] = [useRouter(), useWorkroom(), usePreferences(), useNotice()]
+  const [router, workroom, lights, preferences, notice] = [
+    useRouter(),
+    useWorkroom(),
+    useLights(),
+    usePreferences(),
+    useNotice(),
+  ]
 
   /** Where most people begin, the gentlest first; all others are a word away. */
   const FIRST = [
@@ -33,12 +43,18 @@ export function useStartPage() {
   const processId = ref<string>('classic-cyanotype')
   const others = Object.values(processes).map((one) => ({ id: one.id, name: one.name }))
   const definition = computed(() => processes[processId.value] ?? classicCyanotype)
-  const lightKind = ref<string | undefined>('sun')
-  const lightOptions = computed(() =>
-    definition.value.lights.map((one) => ({ id: one.kind, name: one.name })),
-  )
+  /** A light of the workroom by its id, or a kind of light. */
+  const lightChoice = ref<string | undefined>('sun')
+  const lightOptions = computed(() => {
+    const kinds = definition.value.lights
+    const known = workroom.lights.filter(({ kind }) => kinds.some((one) => one.kind === kind))
+    return [
+      ...known.map(({ id, name }) => ({ id, name })),
+      ...kinds.map(({ kind, name }) => ({ id: kind as string, name })),
+    ]
+  })
   watch(lightOptions, (options) => {
-    if (!options.some((one) => one.id === lightKind.value)) lightKind.value = options[0]?.id
+    if (!options.some((one) => one.id === lightChoice.value)) lightChoice.value = options[0]?.id
   })
   const subject = ref<string | undefined>('things')
   const SUBJECTS = [
@@ -61,9 +77,29 @@ export function useStartPage() {
     choices: choices.value,
     title: title.value,
     size: size.value,
-    light: lightKind.value ?? 'sun',
+    light: lightChoice.value ?? 'sun',
     paperName: paperName.value,
   }))
+  const guess = computed(() => {
+    const known = workroom.lights.find(({ id }) => id === lightChoice.value)
+    const history = known && lights.history(known.id)
+    return firstGuess(
+      definition.value,
+      {
+        kind: known?.kind ?? ((lightChoice.value ?? 'sun') as LightKind),
+        choices: choices.value,
+        usualSeconds: known?.usualSeconds,
+      },
+      history ? expectedLight(history, Date.now()) : null,
+    )
+  })
+  const guessSaid = computed(() => {
+    const { seconds, low, high } = guess.value
+    return texts.guessed({
+      time: formatSpan(seconds.value),
+      between: low && high ? ` (${formatSpan(low)} to ${formatSpan(high)})` : '',
+    })
+  })
   const isTried = ref(false)
   const reading = computed(() =>
     readDraft(
@@ -76,17 +112,16 @@ export function useStartPage() {
         lengthUnit: preferences.chosen.length,
         coverageMillilitresPerM2: definition.value.coverage?.millilitresPerM2 ?? 38.8,
         dropsPerMillilitre: preferences.chosen.dropsPerMillilitre,
-        fromBase: null,
+        proposed: {
+          seconds: Math.round(guess.value.seconds.value),
+          ...(guess.value.millijoulesPerCm2 !== undefined && {
+            millijoulesPerCm2: guess.value.millijoulesPerCm2,
+          }),
+        },
         now: Date.now(),
         newId: uuid,
       },
     ),
-  )
-  const exposure = computed(() =>
-    firstExposure(definition.value, {
-      kind: (lightKind.value ?? 'sun') as LightKind,
-      choices: choices.value,
-    }),
   )
   /** What it takes from the shelf, for this one sheet. */
   const needs = computed(() => {
@@ -129,7 +164,7 @@ export function useStartPage() {
     FIRST,
     processId,
     others,
-    lightKind,
+    lightChoice,
     lightOptions,
     subject,
     SUBJECTS,
@@ -137,7 +172,8 @@ export function useStartPage() {
     size,
     paperName,
     reading,
-    exposure,
+    guess,
+    guessSaid,
     needs,
     begin,
   }

@@ -5,6 +5,8 @@ export const texts = {
     'Choose picture, paper and size. Ember Sheet works out the drops and counts them with you.',
   coatedFromMixOfSheet: ({ number }: { number: number }) =>
     `Coated from the mix counted for sheet ${number}.`,
+  guessed: ({ time, between }: { time: string; between: string }) =>
+    `${time}${between} exposure as a first guess`,
   glassAge: ({ age, limit }: { age: string; limit: string }) =>
     `The glass is ${age} old; coat from it within ${limit}.`,
   glassOld: ({ age, limit }: { age: string; limit: string }) =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ChoiceCard from '../../../kit/ChoiceCard.vue'
-import { digits, formatSpan } from '@core/quantity/format'
+import { digits } from '@core/quantity/format'
 import { processes } from '@library/index'
 import { hasServer } from '../../../storage/server'
 import { goToWorkroom } from '../../../storage/whichWorkroom'
@@ -16,7 +16,7 @@ const {
   FIRST,
   processId,
   others,
-  lightKind,
+  lightChoice,
   lightOptions,
   subject,
   SUBJECTS,
@@ -24,7 +24,8 @@ const {
   size,
   paperName,
   reading,
-  exposure,
+  guess,
+  guessSaid,
   needs,
   begin,
 } = useStartPage()
@@ -57,7 +58,7 @@ const {
     </ul>
     <SelectField v-model="processId" label="Or choose another process" :options="others" />
     <ChoiceRow v-model="subject" label="Printed from" :options="SUBJECTS" />
-    <ChoiceRow v-model="lightKind" label="Light" :options="lightOptions" />
+    <ChoiceRow v-model="lightChoice" label="Light" :options="lightOptions" />
     <div class="StartPage-fields">
       <TextField v-model="size" label="Size" :fault="reading.faults.size" />
       <TextField
@@ -74,7 +75,12 @@ const {
           {{ need.name }}, {{ digits(need.millilitres, 2) }}&nbsp;ml
           <span class="es-quiet">{{ need.use === 'coat' ? 'coated' : 'in a tray' }}</span>
         </li>
-        <li>{{ formatSpan(exposure.value) }} exposure as a first guess</li>
+        <li>
+          {{ guessSaid }}
+          <span v-if="guess.seconds.working.leavesOut" class="es-quiet">
+            {{ guess.seconds.working.leavesOut }}
+          </span>
+        </li>
       </ul>
       <RouterLink :to="{ name: 'make' }">Make the solutions first</RouterLink>
     </section>
