@@ -2,7 +2,7 @@ import { processes } from './index'
 import type { Figure } from '@core/quantity/figure'
 import { firstExposure } from '@core/process/plan'
 import { CLEAR_SKY, sunLightAt } from '@core/sun/irradiance'
-import { firstGuess, highSunLight } from '@core/light/sunGuess'
+import { firstGuess, highSunLight, stopsFromHighSun } from '@core/light/sunGuess'
 
 const cyanotype = processes['classic-cyanotype']!
 const place = { latitude: 50, longitude: 8, altitudeMetres: 100 }
@@ -14,6 +14,14 @@ const lightAt = (month: number, hours: number, cloud = 1) =>
   figure(sunLightAt(place, Date.UTC(2026, month, 21, hours), { ...CLEAR_SKY, cloud }, 'flat').total)
 const guess = (light: Figure | null, kind: 'sun' | 'uvBox' = 'sun', usualSeconds?: number) =>
   firstGuess(cyanotype, { kind, choices: {}, ...(usualSeconds && { usualSeconds }) }, light)
+
+it('says how many stops lie between a weak bank of tubes and full sun', () => {
+  expect(stopsFromHighSun(figure(highSunLight())).value).toBeCloseTo(0, 9)
+  expect(stopsFromHighSun(figure(highSunLight() / 8)).value).toBeCloseTo(-3, 9)
+  // A fact of the trade: full sun has some milliwatts a cm² of UVA, a bank of tubes about one to ten.
+  expect(stopsFromHighSun(figure(1)).value).toBeLessThan(-1)
+  expect(stopsFromHighSun(figure(1)).value).toBeGreaterThan(-3.5)
+})
 
 describe('the first guess under the sun', () => {
   const told = firstExposure(cyanotype, { kind: 'sun', choices: {} }).value

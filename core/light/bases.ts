@@ -120,5 +120,6 @@ const SOURCE = {
   strip: 'Your test strip',
   eye: 'Your test strip, by eye',
   typed: 'Entered by you',
+  calibration: 'The exposure of your calibration',
 } as const
 const OTHER = { paper: 'on another paper', choices: 'with another recipe or sensitizer' } as const

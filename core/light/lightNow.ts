@@ -45,6 +45,30 @@ export function sunSceneOf(
 }
 
 /**
+ * The light of a sun whose place is known at another moment, under a sky that is remembered.
+ *
+ * @param at milliseconds.
+ * @param share of a clear sky's light that the clouds left.
+ * @returns mW/cm²; `null` where the light is no sun, its place is not known, or the sun was down.
+ */
+export function sunLightThen(history: LightHistory, at: number, share: number): number | null {
+  const sun = sunSceneOf(history, at)
+  if (!sun) return null
+  const { place, sky, facing } = sun.scene
+  const { total } = sunLightAt(place, at, { ...sky, cloud: share }, facing)
+  return total > 0 ? total * sun.correction.value : null
+}
+
+/**
+ * An exposure under another light, for the same dose.
+ *
+ * @param from and `to` the two lights, mW/cm² in the same units; `null` where one is not known.
+ * @returns seconds, or `null` where they cannot be compared.
+ */
+export const exposureUnder = (seconds: number, from: Figure | null, to: Figure | null): number | null =>
+  from && to && from.value > 0 && to.value > 0 ? (seconds * from.value) / to.value : null
+
+/**
  * The light at a frame as it is expected now, without a meter: of a lamp what its readings and hours say, of a sun what
  * the model says.
  *

@@ -14,6 +14,43 @@ export const highSunLight = (): number =>
 /** Less than this share of a high sun is no light to plan by. */
 const LEAST_SHARE = 0.02
 
+/**
+ * How far a light is from a clear, high sun.
+ *
+ * @param light mW/cm² at the frame, above 0.
+ * @returns stops; below 0 where it is weaker.
+ */
+export function stopsFromHighSun(light: Figure): Figure {
+  const high = highSunLight()
+  return {
+    value: Math.log2(light.value / high),
+    unit: 'stops',
+    working: {
+      words: 'stops between this light and a clear, high sun',
+      formula: 'n = log₂(E / Eₕ)',
+      inputs: [
+        {
+          name: 'this light',
+          symbol: 'E',
+          value: light.value,
+          unit: 'mW/cm²',
+          standing: light.working.standing,
+        },
+        {
+          name: 'a clear, high sun, by the model',
+          symbol: 'Eₕ',
+          value: high,
+          unit: 'mW/cm²',
+          standing: 'published',
+        },
+      ],
+      standing: 'arithmetic',
+      source: 'Bird & Riordan 1986, 350 to 420 nm, sun 60° high; formulas from memory',
+      leavesOut: 'how the coat answers to other wavelengths of a lamp; make a test strip',
+    },
+  }
+}
+
 /** A first guess, and between what the right exposure probably is; the ends are absent where nothing tells them. */
 export interface FirstGuess extends ExposureFromBase {
   low?: number

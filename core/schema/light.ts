@@ -110,7 +110,7 @@ export const Base = z.strictObject({
   difference: z.number().gt(0).max(1).optional(),
   /** The light in which it was found, where it was known: with it a base is a dose. */
   milliwattsPerCm2: z.number().gt(0).max(1000).optional(),
-  by: z.enum(['strip', 'eye', 'typed']),
+  by: z.enum(['strip', 'eye', 'typed', 'calibration']),
   /** The strip it was found on. */
   sheetId: Id.optional(),
   note: Line,

@@ -279,7 +279,8 @@ export const saltedPaper: ProcessDefinition = {
       keeps: {
         mostSeconds: 8 * HOUR,
         standing: 'practice',
-        source: 'Silver nitrate in a clean covered glass can be used for the day; common practice, from memory',
+        source:
+          'Silver nitrate in a clean covered glass can be used for the day; common practice, from memory',
       },
       cautions: ['silver'],
       press: { start: 'Start', finish: 'Ready: start coating' },

@@ -231,5 +231,14 @@ function positiveTime(text: string): number {
   return seconds
 }
 
+/** Seconds of an exposure as it is typed, or `null` where it cannot be read. */
+export function timeOrNull(text: string): number | null {
+  try {
+    return positiveTime(text)
+  } catch {
+    return null
+  }
+}
+
 const wrong = (field: string, problem: string, remedy: string) =>
   new CoreError({ code: 'unreadable', field, problem, remedy })

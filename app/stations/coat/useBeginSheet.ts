@@ -35,6 +35,7 @@ export function useBeginSheet() {
     light,
     exposure,
     fromBase,
+    exposureNote,
     save,
   } = useSheetForm()
 
@@ -166,6 +167,7 @@ export function useBeginSheet() {
     light,
     exposure,
     fromBase,
+    exposureNote,
     save,
     plans,
     balance,

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { baseFor, exposureFromBase } from '@core/light/bases'
 import { firstGuess } from '@core/light/sunGuess'
-import { expectedLight } from '@core/light/lightNow'
+import { expectedLight, exposureUnder } from '@core/light/lightNow'
 
 import { formatSize, formatSpan } from '@core/quantity/format'
 import type { LightKind } from '@core/schema/definition'
@@ -16,10 +16,11 @@ import { gumOver } from '@library/processes/gumOver'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { useWorkroom } from '../../state/workroom.store'
 import { useLights } from '../../state/lights.store'
+import { texts } from './words'
 import { useNotice } from '../../state/notice.store'
 import { usePreferences } from '../../state/preferences.store'
 import { writeSheets } from '../../state/actions/sheet.actions'
-import { readDraft, type DraftFaults } from './sheet.draft'
+import { readDraft, timeOrNull, type DraftFaults } from './sheet.draft'
 import { draftOf, emptyDraft, ofProcess, type SheetDraft } from './newSheet'
 import { useRoomRecords } from '../../state/useRoomRecords'
 import { useCoverage, useDropper } from '../../state/useCoverage'
@@ -138,6 +139,27 @@ export function useSheetForm() {
     const history = lights.history(draft.value.light)
     return firstGuess(definition.value, input, history && expectedLight(history, Date.now()))
   })
+  /** What became of a typed exposure when the light was changed. */
+  const exposureNote = ref('')
+  const lightName = (id: string) => workroom.lights.find((one) => one.id === id)?.name
+  const expectedOf = (id: string) => {
+    const history = lights.history(id)
+    return history ? expectedLight(history, Date.now()) : null
+  }
+  watch(
+    () => draft.value.light,
+    (to, from) => {
+      const typed = draft.value.exposure.trim()
+      exposureNote.value = ''
+      if (!typed || !from || draft.value.strip) return
+      const was = timeOrNull(typed)
+      const seconds = was && exposureUnder(was, expectedOf(from), expectedOf(to))
+      draft.value.exposure = seconds ? formatSpan(Math.round(seconds)) : ''
+      exposureNote.value = seconds
+        ? texts.exposureConverted({ was: typed, light: lightName(from) ?? '' })
+        : texts.exposureCleared({ was: typed })
+    },
+  )
   const reading = (typed: SheetDraft) =>
     readDraft(definition.value, typed, {
       papers: workroom.papers,
@@ -202,6 +224,7 @@ export function useSheetForm() {
     dropper,
     light,
     exposure,
+    exposureNote,
     fromBase,
     save,
   }

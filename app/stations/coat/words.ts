@@ -5,6 +5,10 @@ export const texts = {
     'Choose picture, paper and size. Ember Sheet works out the drops and counts them with you.',
   coatedFromMixOfSheet: ({ number }: { number: number }) =>
     `Coated from the mix counted for sheet ${number}.`,
+  exposureConverted: ({ was, light }: { was: string; light: string }) =>
+    `converted from ${was} under ${light}, for the same dose`,
+  exposureCleared: ({ was }: { was: string }) =>
+    `${was} was for another light whose strength is not known; leave empty for a first guess`,
   guessed: ({ time, between }: { time: string; between: string }) =>
     `${time}${between} exposure as a first guess`,
   glassAge: ({ age, limit }: { age: string; limit: string }) =>

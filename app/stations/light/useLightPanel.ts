@@ -1,3 +1,5 @@
+import { expectedLight } from '@core/light/lightNow'
+import { stopsFromHighSun } from '@core/light/sunGuess'
 import { texts } from './words'
 import type { LampHealth } from '@core/light/ageing'
 import type { LightHistory } from '@core/light/lightLedger'
@@ -34,6 +36,11 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
   const light = computed(() => props.history.light)
   const isSun = computed(() => light.value.kind === 'sun')
 
+  /** A lamp beside a clear, high sun, where its output is known. */
+  const besideSun = computed(() => {
+    const expected = isSun.value ? null : expectedLight(props.history, Date.now())
+    return expected && expected.value > 0 ? stopsFromHighSun(expected) : null
+  })
   const reading = ref('')
   const hours = ref('')
   const { faults, attempt } = useAttempt()
@@ -181,6 +188,7 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
     preferences,
     light,
     isSun,
+    besideSun,
     reading,
     hours,
     faults,

@@ -1,5 +1,11 @@
 /** Sentences of Light, page by page. */
 export const texts = {
+  stopsFromSun: (stops: number) =>
+    Math.abs(stops) < 0.1
+      ? 'the same'
+      : `${Math.abs(stops).toFixed(1)} stops ${stops < 0 ? 'weaker' : 'stronger'}`,
+  sunWithoutPlace:
+    'Enter the place of this sun in Lights first: then this base exposure can be used at another hour and under another sky.',
   // LightStation
   sheetAppearsHereWhenIts:
     'A sheet appears here when its coat is dry. Start the clock when you uncover the frame.',

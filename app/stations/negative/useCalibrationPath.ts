@@ -1,4 +1,6 @@
 import { texts } from './words'
+import { baseFor } from '@core/light/bases'
+import { addBase } from '../../state/actions/light.actions'
 import { removeCalibration } from '../../state/actions/calibration.actions'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -49,7 +51,29 @@ export function useCalibrationPath() {
   async function keepReading(what: Partial<Calibration>): Promise<void> {
     // Checks belong to the reading they were laid through.
     await change({ ...what, checks: [], readAt: moment() }, 'Reading saved and curve computed.')
+    await keepBase()
     chosen.value = 'curve'
+  }
+  /** A chart that was read was exposed rightly: its exposure is the base exposure of its combination. */
+  async function keepBase(): Promise<void> {
+    const { processId, lightId, paperId, seconds, film, name } = calibration.value ?? {}
+    if (!processId || !lightId || !seconds) return
+    const known = baseFor(lights.bases, { processId, lightId, paperId, choices: {} })
+    if (known && !known.differs.includes('paper')) return
+    const light = lights.lightNow(lightId)
+    const isSun = workroom.lights.find(({ id }) => id === lightId)?.kind === 'sun'
+    await addBase({
+      processId,
+      choices: {},
+      ...(paperId && { paperId }),
+      lightId,
+      film: film ?? '',
+      seconds,
+      // What the sun was then is not known now.
+      ...(light && !isSun && { milliwattsPerCm2: light.milliwattsPerCm2 }),
+      by: 'calibration',
+      note: name ?? '',
+    })
   }
   const keepCheck = (check: ChartCheck) =>
     change({ checks: [...(calibration.value?.checks ?? []), check] }, 'Check saved.')

@@ -28,6 +28,7 @@ const {
   light,
   exposure,
   fromBase,
+  exposureNote,
   save,
   plans,
   balance,
@@ -131,13 +132,15 @@ const settingsSaid = computed(() =>
         :fault="faults.exposure"
         :placeholder="exposure ? formatSpan(exposure.value) : 'such as 8 min'"
         :hint="
-          draft.strip
-            ? `a test strip of ${draft.strip.count} steps`
-            : fromBase
-              ? 'leave empty to use your base exposure'
-              : exposure
-                ? 'leave empty for a first guess'
-                : 'no first guess for this light'
+          exposureNote
+            ? exposureNote
+            : draft.strip
+              ? `a test strip of ${draft.strip.count} steps`
+              : fromBase
+                ? 'leave empty to use your base exposure'
+                : exposure
+                  ? 'leave empty for a first guess'
+                  : 'no first guess for this light'
         "
       />
       <TextField
@@ -219,7 +222,11 @@ const settingsSaid = computed(() =>
         <CoatFigures v-for="plan in plans" :key="plan.mix.id" :plan="plan" :named="plans.length > 1" />
       </template>
       <p v-else role="alert">{{ plans.field }}: {{ plans.problem }} {{ plans.remedy }}</p>
-      <FigureValue v-if="exposure" label="first guess" :figure="exposure" />
+      <FigureValue
+        v-if="exposure && !draft.exposure.trim()"
+        :label="fromBase ? 'exposure from your base' : 'first guess'"
+        :figure="exposure"
+      />
       <FigureValue v-if="mixes.length" label="coverage" :figure="coverage" :text="coverageText" />
       <FigureValue v-if="wash" label="minimum wash" :figure="wash" />
       <p v-if="light?.note" class="es-quiet">{{ light.note }}</p>

@@ -1,106 +1,38 @@
 <script setup lang="ts">
-import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
-import { addBase, undoBase } from '../../../state/actions/light.actions'
-import { computed, ref } from 'vue'
-import { CoreError, type Refusal } from '@core/errors'
-import { exposureFromBase } from '@core/light/bases'
-import { expectedLight } from '@core/light/lightNow'
-import { formatSpan } from '@core/quantity/format'
-import { parseQuantity } from '@core/quantity/parse'
-import { useNow } from '../../../state/useNow'
-import { useWorkroom } from '../../../state/workroom.store'
 import EmptyPage from '../../../kit/EmptyPage.vue'
 import FigureValue from '../../../kit/FigureValue.vue'
-import { useMarginNotes } from '../../../state/margin.store'
-import { dateOf } from '../../../words/moments'
-import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
-import { useLights } from '../../../state/lights.store'
+import { texts } from '../words'
+import { undoBase } from '../../../state/actions/light.actions'
+import { SKIES } from '@core/sun/cloud'
+import { formatSpan } from '@core/quantity/format'
+import { dateOf } from '../../../words/moments'
 import { doseText } from '../lightWords'
+import { useBasesPage } from '../useBasesPage'
 
-const [workroom, lights, notice, now] = [useWorkroom(), useLights(), useNotice(), useNow()]
-
-const papers = computed(() => new Map(workroom.papers.map((paper) => [paper.id, paper.name])))
-const WAY = {
-  strip: 'from a test strip',
-  eye: 'from a test strip, by eye',
-  typed: 'entered by hand',
-} as const
-/** Each with what it comes to under its light as it burns today. */
-const shown = computed(() =>
-  [...lights.bases]
-    .sort((a, b) => b.at - a.at)
-    .map((base) => {
-      const history = lights.history(base.lightId)
-      const from = exposureFromBase(
-        { base, differs: [] },
-        history && expectedLight(history, now.now),
-        history?.light.schwarzschild,
-      )
-      return {
-        base,
-        from,
-        definition: workroom.definitionOf(base.processId),
-        light: history?.light.name ?? 'a deleted light',
-        paper: (base.paperId && papers.value.get(base.paperId)) || 'any paper',
-        isScaled: Math.abs(from.seconds.value / base.seconds - 1) > 0.01,
-      }
-    }),
-)
-
-const processId = ref(workroom.sheets[0]?.sheet.process.id ?? '')
-const lightId = ref(workroom.lights[0]?.id ?? '')
-const paperId = ref('')
-const film = ref('clear film')
-const seconds = ref('')
-const fault = ref<Refusal | undefined>()
-const isTyping = ref(false)
-async function add(): Promise<void> {
-  fault.value = undefined
-  try {
-    const value = parseQuantity(seconds.value, 'time', { field: 'base exposure', bareUnit: 'min' })
-    if (!processId.value || !lightId.value)
-      throw new CoreError({
-        code: 'missing',
-        field: 'base exposure',
-        problem: 'Process and light are missing.',
-        remedy: texts.chooseBothAddLightIn,
-      })
-    const light = lights.lightNow(lightId.value)
-    const id = await addBase({
-      processId: processId.value,
-      choices: {},
-      ...(paperId.value && { paperId: paperId.value }),
-      lightId: lightId.value,
-      film: film.value.trim(),
-      seconds: value,
-      ...(light && { milliwattsPerCm2: light.milliwattsPerCm2 }),
-      by: 'typed',
-      note: '',
-    })
-    isTyping.value = false
-    seconds.value = ''
-    notice.say('Base exposure saved.', () => undoBase(id))
-  } catch (error) {
-    if (error instanceof CoreError) fault.value = error.refusal
-    else notice.refuse(error, 'the base exposure')
-  }
-}
-const ofProcess = computed(() => workroom.allProcesses.map((one) => ({ id: one.id, name: one.name })))
-
-useMarginNotes(() => [
-  {
-    title: 'What it applies to',
-    lines: [texts.oneCombinationProcessSensitizerPaper],
-  },
-  {
-    title: 'Saved as a dose where possible',
-    lines: [texts.ifLightWasMeasuredBase],
-  },
-])
+const {
+  WAY,
+  add,
+  fault,
+  film,
+  foundAt,
+  foundFault,
+  isPlaced,
+  isSun,
+  isTyping,
+  lightId,
+  now,
+  ofProcess,
+  paperId,
+  processId,
+  seconds,
+  shown,
+  sky,
+  workroom,
+} = useBasesPage()
 </script>
 
 <template>
@@ -161,6 +93,16 @@ useMarginNotes(() => [
         dimension="time"
         unit="min"
       />
+      <template v-if="isSun && isPlaced">
+        <TextField
+          v-model="foundAt"
+          label="When was it found?"
+          placeholder="2026-06-21 12:30"
+          :fault="foundFault"
+        />
+        <SelectField v-model="sky" label="Sky at that time" :options="SKIES" />
+      </template>
+      <p v-else-if="isSun" class="es-quiet">{{ texts.sunWithoutPlace }}</p>
       <KitButton type="submit">Save</KitButton>
     </form>
     <KitButton v-else class="BasesPage-add" @click="isTyping = true">Enter a base exposure</KitButton>

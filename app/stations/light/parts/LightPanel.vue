@@ -20,6 +20,7 @@ const {
   preferences,
   light,
   isSun,
+  besideSun,
   reading,
   hours,
   faults,
@@ -58,6 +59,12 @@ const {
         :label="measuredAgainst(health.firstReadAtHours)"
         :figure="health.left"
         :text="`${Math.round(health.left.value)} %${health.left.uncertainty ? ` ± ${Math.ceil(health.left.uncertainty)}` : ''}`"
+      />
+      <FigureValue
+        v-if="besideSun"
+        label="beside a clear, high sun"
+        :figure="besideSun"
+        :text="texts.stopsFromSun(besideSun.value)"
       />
       <p v-if="!isSun" class="LightPanel-next">
         {{
