@@ -1,9 +1,11 @@
 import { uuid, logOf, SHEET, T0 } from '@core/fixtures/logs'
 import { sheet } from '@core/fixtures/workroom'
-import { paper as chalkFacts } from '@core/judge/observe'
+import { observe, paper as chalkFacts } from '@core/judge/observe'
 import { materialsOf } from '@core/judge/materials'
 import { printRecord, type RoomRecords } from '@core/judge/printRecord'
-import { beginning, beginningOfTreatment, startingChoices } from '@core/process/plan'
+import { lotsFor } from '@core/chemistry/lots'
+import { planMix } from '@core/process/mixPlan'
+import { beginning, beginningOfTreatment, schoolStocks, startingChoices } from '@core/process/plan'
 import { GLASS_SECONDS, glassOf } from '@core/run/glass'
 import { replay } from '@core/run/run'
 import type { Happening } from '@core/schema/event'
@@ -121,5 +123,35 @@ describe('the glass of a print', () => {
     const cyanotype = processes['classic-cyanotype']!
     expect(glassOf(state, cyanotype, T0 + 3_600_000)).toMatchObject({ limitSeconds: 4 * 3600, isOld: false })
     expect(glassOf(replay(SHEET, []), kallitype, T0)).toBeNull()
+  })
+})
+
+describe('a size', () => {
+  const gum = processes['gum-over']!
+  const size = gum.mixes.find(({ preparesPaper }) => preparesPaper)!
+  const planned = { ...sheet, process: { id: gum.id, version: 1 }, choices: startingChoices(gum), widthMillimetres: 254, heightMillimetres: 203.2, coverageMillilitresPerM2: 20, batch: undefined } // prettier-ignore
+  const lots = Object.fromEntries(
+    Object.entries(schoolStocks(gum, planned.choices)).map(([id, stock]) => [id, lotsFor(id, stock, [], new Map(), substances)]),
+  ) // prettier-ignore
+
+  // Common practice: about 20 ml of gelatin are poured on 8 × 10 in, where a rod lays about 1 ml of sensitizer.
+  it('is poured, and not laid like a sensitizer', () => {
+    expect(planMix(gum, size, planned, lots).volume.value).toBeGreaterThan(15)
+    const coat = gum.mixes.find(({ preparesPaper }) => !preparesPaper)!
+    expect(planMix(gum, coat, planned, lots).volume.value).toBeLessThan(3)
+  })
+
+  it('is no coat: its drops tell nothing of the one that was laid', () => {
+    const counts = Object.fromEntries(
+      gum.mixes.map(({ id, parts }) => [id, id === 'size' ? [400] : parts.map(() => 10)]),
+    )
+    const log: [number, Happening][] = [
+      [0, beginning(gum, planned, counts, 300)],
+      [1, { type: 'dropped', component: size.parts[0]!.component, change: 40 }],
+      [2, { type: 'stepFinished', step: 'mix-size' }],
+    ] // prettier-ignore
+    const room = { ...emptyHoldings(), prints: [], treatments: [], substances } as RoomRecords
+    const record = printRecord({ sheet: planned, state: replay(SHEET, logOf(log)), definition: gum }, room)
+    expect(observe(record).filter(({ factId }) => factId === 'coat-thin')).toEqual([])
   })
 })

@@ -5,7 +5,7 @@ import { lifeBefore } from '../run/coatLife'
 import { clockOf, type StepState } from '../run/runState'
 import { digits, formatSpan } from '../quantity/format'
 import type { Observed } from './diagnosis'
-import { exposureOf, secondsGiven, type PrintRecord } from './printRecord'
+import { exposureOf, secondsGiven, type PrintRecord, wordsOf } from './printRecord'
 import { slackOf, fact, wetSteps, bathsMet } from './observeWetSide'
 
 /** A sixth of a stop, the least change one gives on purpose. */
@@ -94,7 +94,10 @@ export function paper({ paper: stock, isTreated, definition, preparations }: Pri
 function coat(record: PrintRecord): Observed[] {
   const { state, sheet, balance, definition } = record
   const known: Observed[] = []
-  const counted = state.steps.filter((step) => step.planned.kind === 'count' && step.status === 'done')
+  const counted = state.steps.filter((step) => {
+    const mix = definition.mixes.find(({ id }) => id === wordsOf(definition, step)?.mix)
+    return step.planned.kind === 'count' && step.status === 'done' && !mix?.preparesPaper
+  })
   const [drops, wanted] = [
     counted.flatMap((step) => Object.values(step.drops)),
     counted.flatMap((step) => (step.planned.drops ?? []).map((one) => one.count)),

@@ -121,6 +121,11 @@ export function planMix(
   const volume = coatVolume({
     ...input,
     ...provenanceOf(input.coverageMillilitresPerM2, definition),
+    ...(mix.coverage && {
+      coverageMillilitresPerM2: mix.coverage.millilitresPerM2,
+      coverageStanding: mix.coverage.standing,
+      coverageSource: mix.coverage.source,
+    }),
     coats: mix.coats ?? input.coats,
     ...(input.batch && { sheets: input.batch.of }),
   })

@@ -211,6 +211,12 @@ const Mix = z.strictObject({
   name: Sentence,
   /** Coats that this mix is for, whatever the sheet's own number: a salt size is laid once. */
   coats: z.int().min(1).max(9).optional(),
+  /** Laid into the paper before it is sensitized, as a size or a salt: its drops are not those of the coat. */
+  preparesPaper: z.boolean().optional(),
+  /** How much of it a square metre takes, where that is not the sheet's own coverage: a size is poured. */
+  coverage: z
+    .strictObject({ millilitresPerM2: z.number().gt(0).max(1000), standing: StandingWord, source: Sentence })
+    .optional(),
   parts: z
     .array(z.strictObject({ component: Key, parts: z.number().gt(0).max(1000), when: When.optional() }))
     .min(1),

@@ -18,6 +18,13 @@ export const memory = {
 export const starts = (words: string) =>
   ({ standing: 'practice', source: `${words}; a value within common practice` }) as const
 
+/** How much gelatin size a square metre takes. */
+export const poured = {
+  millilitresPerM2: 390,
+  standing: 'practice',
+  source: 'About 20 ml are poured on 8 × 10 in and drawn out with a rod; common practice',
+} as const
+
 export const mixing: StepDefinition = {
   id: 'mix',
   station: 'coat',

@@ -11,6 +11,7 @@ import {
   looks,
   MINUTE,
   mixing,
+  poured,
   practice,
   spreading,
   starts,
@@ -80,7 +81,14 @@ export const gumOver: ProcessDefinition = {
     },
   ],
   mixes: [
-    { id: 'size', name: 'Gelatin size', coats: 1, parts: [{ component: 'size', parts: 1 }] },
+    {
+      id: 'size',
+      name: 'Gelatin size',
+      coats: 1,
+      preparesPaper: true,
+      coverage: poured,
+      parts: [{ component: 'size', parts: 1 }],
+    },
     {
       id: 'sensitizer',
       name: 'Gum and dichromate',

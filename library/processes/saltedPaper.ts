@@ -103,6 +103,7 @@ export const saltedPaper: ProcessDefinition = {
       id: 'salt',
       name: 'Salt',
       coats: 1,
+      preparesPaper: true,
       parts: [
         { component: 'salt', parts: 1, when: [{ choice: 'salting', is: ['brush'] }] },
         { component: 'gelatin-salt', parts: 1, when: [{ choice: 'salting', is: ['gelatin'] }] },

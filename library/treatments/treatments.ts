@@ -1,7 +1,7 @@
 import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import { cautions } from '../cautions'
 import { glyoxalDrying } from '../processes/glyoxal'
-import { bath, DAY, drying, HOUR, MINUTE, practice, starts, YEAR } from '../processes/blocks'
+import { bath, DAY, drying, HOUR, MINUTE, poured, practice, starts, YEAR } from '../processes/blocks'
 
 const step: StepDefinition = { ...bath, station: 'paper', place: 'bench' }
 const inAcid: StepDefinition = {
@@ -182,11 +182,7 @@ export const gelatinSize: ProcessDefinition = {
   name: 'Gelatin size',
   mark: 'umber',
   chalk: none,
-  coverage: {
-    millilitresPerM2: 72,
-    standing: 'memory',
-    source: 'A size drawn there and back with a rod is thicker than a brushed coat; from memory',
-  },
+  coverage: poured,
   summary:
     'Warm gelatin with a hardener, applied with a rod: keeps the image at the surface and pigment out of the fibres.',
   components: [
