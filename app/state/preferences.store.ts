@@ -8,6 +8,8 @@ const Preferences = z.object({
   sound: z.boolean().catch(true),
   speech: z.boolean().catch(false),
   notify: z.boolean().catch(false),
+  /** Whether notifications were offered at an exposure and answered. */
+  notifyAsked: z.boolean().catch(false),
   /** Whether the margin with its notes is open. */
   notes: z.boolean().catch(true),
   /** A tick whenever a tray wants rocking. */

@@ -94,6 +94,22 @@ export const STEADY: LightCourse = {
   momentOf: (from, seconds) => from + seconds * 1000,
 }
 
+/** A light that changes less than this share over an exposure is called steady. */
+const STEADY_SHARE = 0.05
+
+/**
+ * Whether a light gets stronger or weaker over an exposure, so that its clock is not one of equal minutes.
+ *
+ * @param from and `to` in milliseconds.
+ * @returns `null` where it stays about the same or its strength is not known.
+ */
+export function trendOf(course: LightCourse, from: number, to: number): 'rising' | 'falling' | null {
+  const [now, then] = [course.milliwattsPerCm2At?.(from), course.milliwattsPerCm2At?.(to)]
+  if (course.by !== 'model' || !now || then === undefined) return null
+  const change = then / now - 1
+  return Math.abs(change) < STEADY_SHARE ? null : change > 0 ? 'rising' : 'falling'
+}
+
 /**
  * A light as a meter has read it so far; from the last reading on it is taken to stay as it was.
  *

@@ -1,3 +1,4 @@
+import { STEADY, trendOf } from '../run/dose'
 import { Body, Equator, Horizon, Observer, SearchRiseSet } from 'astronomy-engine'
 import fc from 'fast-check'
 import { getPosition } from 'suncalc'
@@ -246,6 +247,15 @@ describe('a sky that changes', () => {
     correction: 1,
   }
   const clear = sunCourse(scene, noon, 5)
+
+  it('rises in the morning, falls in the evening, and is about steady at noon', () => {
+    const hour = 3_600_000
+    const wholeDay = sunCourse(scene, noon - 6 * hour, 5)
+    expect(trendOf(wholeDay, noon - 5 * hour, noon - 4 * hour)).toBe('rising')
+    expect(trendOf(wholeDay, noon + 4 * hour, noon + 5 * hour)).toBe('falling')
+    expect(trendOf(wholeDay, noon - 300_000, noon + 300_000)).toBeNull()
+    expect(trendOf(STEADY, noon, noon + hour)).toBeNull()
+  })
 
   it('counts on under the new one, and leaves what was counted as it was', () => {
     const clouded = sunCourse(scene, noon, 5, [{ at: noon + 600_000, share: 0.35 }])

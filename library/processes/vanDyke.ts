@@ -194,7 +194,7 @@ export const vanDyke: ProcessDefinition = {
     },
     {
       ...hanging,
-      why: 'It dries about a quarter darker: wet, it should stand at three quarters of the wanted depth.',
+      why: 'It dries about a quarter darker: wet, it should be at about four fifths of the wanted depth.',
     },
   ],
   cautions: [cautions.silver, cautions.iron, cautions.thiosulfate, cautions.uv],

@@ -4,7 +4,8 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { expectedLight } from '@core/light/lightNow'
 import { firstGuess } from '@core/light/sunGuess'
-import { startingChoices } from '@core/process/plan'
+import { leastTime, startingChoices, stepsFor } from '@core/process/plan'
+import { writtenNumber } from '@core/quantity/number'
 import { formatSpan } from '@core/quantity/format'
 import { needsOf } from '@core/shelf/readiness'
 import type { LightKind } from '@core/schema/definition'
@@ -65,6 +66,23 @@ export function useStartPage() {
   const size = ref(emptyDraft(preferences.chosen.length).size)
   const paperName = ref('')
 
+  /** Weight of the paper by hand, for those who do not know it in figures; g/m² that stand for each. */
+  const weight = ref<string | undefined>('')
+  const WEIGHTS = [
+    { id: '', name: 'Not known' },
+    { id: '120', name: 'Thin' },
+    { id: '200', name: 'Medium' },
+    { id: '300', name: 'Heavy' },
+  ]
+  const knownPaper = computed(() => workroom.papers.find(({ name }) => name === paperName.value.trim()))
+  const namedPaper = computed(() => {
+    const said = WEIGHTS.find(({ id }) => id && id === weight.value)
+    return paperName.value.trim() || (said ? `${said.name} paper` : '')
+  })
+  const gramsPerM2 = computed(
+    () => knownPaper.value?.gramsPerM2 ?? (weight.value ? writtenNumber(weight.value) : undefined),
+  )
+
   const choices = computed(() => {
     const starting = startingChoices(definition.value)
     const asked = definition.value.choices.find((one) => one.id === 'subject')
@@ -78,7 +96,8 @@ export function useStartPage() {
     title: title.value,
     size: size.value,
     light: lightChoice.value ?? 'sun',
-    paperName: paperName.value,
+    paperName: namedPaper.value,
+    paperWeight: knownPaper.value?.gramsPerM2 ? '' : (weight.value ?? ''),
   }))
   const guess = computed(() => {
     const known = workroom.lights.find(({ id }) => id === lightChoice.value)
@@ -100,6 +119,16 @@ export function useStartPage() {
       between: low && high ? ` (${formatSpan(low)} to ${formatSpan(high)})` : '',
     })
   })
+  /** The wash whose time depends on the paper's weight. */
+  const wash = computed(() => {
+    const step = stepsFor(definition.value, choices.value).find((one) => one.heavyPaper)
+    return step ? leastTime(step, gramsPerM2.value) : null
+  })
+  const washSaid = computed(() =>
+    wash.value
+      ? texts.washOfPaper({ time: formatSpan(wash.value.value), isKnown: gramsPerM2.value !== undefined })
+      : '',
+  )
   const isTried = ref(false)
   const reading = computed(() =>
     readDraft(
@@ -174,6 +203,11 @@ export function useStartPage() {
     reading,
     guess,
     guessSaid,
+    weight,
+    WEIGHTS,
+    knownPaper,
+    wash,
+    washSaid,
     needs,
     begin,
   }

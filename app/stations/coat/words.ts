@@ -9,6 +9,8 @@ export const texts = {
     `converted from ${was} under ${light}, for the same dose`,
   exposureCleared: ({ was }: { was: string }) =>
     `${was} was for another light whose strength is not known; leave empty for a first guess`,
+  washOfPaper: ({ time, isKnown }: { time: string; isKnown: boolean }) =>
+    isKnown ? `${time} of washing at least` : `${time} of washing at least; heavy paper takes longer`,
   guessed: ({ time, between }: { time: string; between: string }) =>
     `${time}${between} exposure as a first guess`,
   glassAge: ({ age, limit }: { age: string; limit: string }) =>

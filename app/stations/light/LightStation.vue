@@ -12,6 +12,7 @@ import StationHead from '../../kit/StationHead.vue'
 import ExposureRule from './parts/ExposureRule.vue'
 import GiveMore from './parts/GiveMore.vue'
 import { irradianceText } from './lightWords'
+import NotifyOffer from './parts/NotifyOffer.vue'
 import StripCard from './parts/StripCard.vue'
 import { useLightStation } from './useLightStation'
 
@@ -51,6 +52,7 @@ const {
   deeper,
   wanted,
   doseLine,
+  trend,
 } = useLightStation()
 </script>
 
@@ -93,6 +95,8 @@ const {
       <template v-if="reading">
         <BigClock :reading="reading" />
         <p class="LightStation-dose">{{ doseLine }}</p>
+        <p v-if="trend" class="LightStation-dose">{{ trend }}</p>
+        <NotifyOffer v-if="!isWaiting && !isDone" :seconds="planned" />
         <p v-if="doubt" class="LightStation-trouble" role="alert">
           {{ texts.meterJumped({ from: digits(doubt.from), to: digits(doubt.to) }) }}
           <KitButton @click="believeMeter">{{ texts.meterRightUseNewReading }}</KitButton>

@@ -4,7 +4,9 @@ import { isOver } from '@core/run/nextMove'
 import { changeExposure } from '@core/light/exposureChange'
 import { exposureShare, plannedExposure } from '@core/light/plannedExposure'
 import { printDeeper } from '@core/light/deeper'
-import { doseSeconds, STEADY } from '@core/run/dose'
+import { doseSeconds, STEADY, trendOf } from '@core/run/dose'
+import { timeOfDay } from '../../words/moments'
+import { texts } from './words'
 import { digits, formatSpan } from '@core/quantity/format'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
@@ -73,6 +75,12 @@ export function useLightStation() {
     return holds.map((hold, i) =>
       doseSeconds(course.value ?? STEADY, { startedAt, holds: holds.slice(0, i) }, hold.from),
     )
+  })
+  /** Why a clock by the sun is not one of equal minutes. */
+  const trend = computed(() => {
+    const dueAt = reading.value?.dueAt
+    const way = course.value && dueAt ? trendOf(course.value, now.now, dueAt) : null
+    return way && dueAt ? texts.sunTrend[way](timeOfDay(dueAt)) : ''
   })
   const next = () => (hasMovedOn.value ? follow() : void move())
   function takeOut(): void {
@@ -197,5 +205,6 @@ export function useLightStation() {
     deeper,
     wanted,
     doseLine,
+    trend,
   }
 }

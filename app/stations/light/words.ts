@@ -1,5 +1,12 @@
 /** Sentences of Light, page by page. */
 export const texts = {
+  offerNotify: 'A notification can tell you when the exposure ends, even while you use another window.',
+  sunTrend: {
+    rising: (until: string) =>
+      `The light is getting stronger: the dose is reached at ${until}, sooner than by equal minutes.`,
+    falling: (until: string) =>
+      `The light is getting weaker: the dose is reached at ${until}, later than by equal minutes.`,
+  },
   stopsFromSun: (stops: number) =>
     Math.abs(stops) < 0.1
       ? 'the same'

@@ -1,3 +1,4 @@
+import { askToNotify } from '../../state/notifications'
 import { texts } from './words'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { logCsv, printsCsv } from '@core/archive/tables'
@@ -83,9 +84,8 @@ export function useWorkroomPage() {
   )
 
   async function notify(isOn: boolean): Promise<void> {
-    if (isOn && 'Notification' in window) await Notification.requestPermission()
-    preferences.chosen.notify = isOn && 'Notification' in window && Notification.permission === 'granted'
-    if (isOn && !preferences.chosen.notify) notice.say(texts.thisBrowserBlocksNotificationsHere)
+    if (!isOn) preferences.chosen.notify = false
+    else if (!(await askToNotify())) notice.say(texts.thisBrowserBlocksNotificationsHere)
   }
   const speakNow = (isOn: boolean) => {
     if (isOn) speak('Spoken cues are on.')

@@ -26,6 +26,11 @@ const {
   reading,
   guess,
   guessSaid,
+  weight,
+  WEIGHTS,
+  knownPaper,
+  wash,
+  washSaid,
   needs,
   begin,
 } = useStartPage()
@@ -59,6 +64,12 @@ const {
     <SelectField v-model="processId" label="Or choose another process" :options="others" />
     <ChoiceRow v-model="subject" label="Printed from" :options="SUBJECTS" />
     <ChoiceRow v-model="lightChoice" label="Light" :options="lightOptions" />
+    <ChoiceRow
+      v-if="wash && !knownPaper?.gramsPerM2"
+      v-model="weight"
+      label="Weight of the paper"
+      :options="WEIGHTS"
+    />
     <div class="StartPage-fields">
       <TextField v-model="size" label="Size" :fault="reading.faults.size" />
       <TextField
@@ -81,6 +92,7 @@ const {
             {{ guess.seconds.working.leavesOut }}
           </span>
         </li>
+        <li v-if="washSaid">{{ washSaid }}</li>
       </ul>
       <RouterLink :to="{ name: 'make' }">Make the solutions first</RouterLink>
     </section>
