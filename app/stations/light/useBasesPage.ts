@@ -72,8 +72,8 @@ export function useBasesPage() {
     throw new CoreError({
       code: 'sun-down',
       field: 'found at',
-      problem: 'The sun was down at that time.',
-      remedy: 'Enter the date and time at which you exposed.',
+      problem: texts.sunWasDown,
+      remedy: texts.enterWhenExposed,
     })
   }
   async function add(): Promise<void> {

@@ -1,5 +1,7 @@
 /** Sentences of Light, page by page. */
 export const texts = {
+  sunWasDown: 'The sun was down at that time.',
+  enterWhenExposed: 'Enter the date and time at which you exposed.',
   offerNotify: 'A notification can tell you when the exposure ends, even while you use another window.',
   sunTrend: {
     rising: (until: string) =>
