@@ -1,7 +1,9 @@
 import { usePreferences } from './preferences.store'
 
-/** Whether this browser can notify at all. */
-export const canNotify = (): boolean => 'Notification' in window
+const canNotify = (): boolean => 'Notification' in window
+
+/** Whether the user can still be asked: the browser can notify, and nobody has said no. */
+export const canAskToNotify = (): boolean => canNotify() && Notification.permission === 'default'
 
 /** Asks for the permission to notify, from a press. @returns whether it was given; it is remembered either way. */
 export async function askToNotify(): Promise<boolean> {

@@ -1,3 +1,4 @@
+import { exposureForLight } from './exposureChange'
 import { learnedSun } from '../sun/learned'
 import { sunCourse, type SkyChange, type SunScene } from '../sun/day'
 import { CLEAR_SKY, sunLightAt } from '../sun/irradiance'
@@ -66,7 +67,7 @@ export function sunLightThen(history: LightHistory, at: number, share: number): 
  * @returns seconds, or `null` where they cannot be compared.
  */
 export const exposureUnder = (seconds: number, from: Figure | null, to: Figure | null): number | null =>
-  from && to && from.value > 0 && to.value > 0 ? (seconds * from.value) / to.value : null
+  from && to && from.value > 0 && to.value > 0 ? exposureForLight(seconds, to.value / from.value).value : null
 
 /**
  * The light at a frame as it is expected now, without a meter: of a lamp what its readings and hours say, of a sun what

@@ -5,7 +5,7 @@ import { baseFor, exposureFromBase } from './bases'
 import { printDeeper } from './deeper'
 import { exposureForLight } from './exposureChange'
 import { healthOf, historyOf, hoursAt, litSince, readingsOf } from './lightLedger'
-import { courseUnder, expectedLight, sunSceneOf } from './lightNow'
+import { courseUnder, expectedLight, exposureUnder, sunLightThen, sunSceneOf } from './lightNow'
 import { warmSeconds } from './lamp'
 
 const H = 3_600_000
@@ -222,5 +222,33 @@ describe('printDeeper', () => {
     const blocked = Array.from({ length: 2 }, (_, n) => judged(n, { shadows: 'blocked' }))
     expect(printDeeper(usual, blocked).value).toBeCloseTo(0.5 - (2 / 4) * (1 / 6), 9)
     expect(printDeeper(usual, [judged(1, {})]).value).toBe(0.5)
+  })
+})
+
+describe('an exposure under another light', () => {
+  const light = (value: number) =>
+    ({ value, unit: 'mW/cm²', working: { words: '', formula: '', inputs: [], standing: 'yours', source: '' } }) as const // prettier-ignore
+  it('is the same dose where both lights are known', () =>
+    expect(exposureUnder(480, light(4), light(3))).toBeCloseTo(640, 9))
+  it('cannot be told where one of them is not, or is dark', () => {
+    expect(exposureUnder(480, null, light(3))).toBeNull()
+    expect(exposureUnder(480, light(4), null)).toBeNull()
+    expect(exposureUnder(480, light(4), light(0))).toBeNull()
+  })
+})
+
+describe('the sun at another moment', () => {
+  const sun: Light = { id: uuid(9), name: 'Sill', kind: 'sun', note: '', changedAt: T0, place: { latitude: 50, longitude: 8, altitudeMetres: 100 } } // prettier-ignore
+  const history = { light: sun, entries: [], bases: [], exposures: [] }
+  const noon = Date.UTC(2026, 5, 21, 11)
+  it('is what the model says for that hour, by the share that the clouds left', () => {
+    const clear = sunLightThen(history, noon, 1)!
+    expect(clear).toBeGreaterThan(2)
+    expect(sunLightThen(history, noon, 0.35)! / clear).toBeCloseTo(0.35, 9)
+    expect(sunLightThen(history, Date.UTC(2026, 11, 21, 11), 1)! / clear).toBeLessThan(0.35)
+  })
+  it('is nothing by night, or where its place is not known', () => {
+    expect(sunLightThen(history, Date.UTC(2026, 5, 21, 23), 1)).toBeNull()
+    expect(sunLightThen({ ...history, light: { ...sun, place: undefined } as Light }, noon, 1)).toBeNull()
   })
 })

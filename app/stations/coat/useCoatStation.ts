@@ -24,6 +24,9 @@ import { texts } from './words'
 import { useBalance } from './useBalance'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
 
+/** Seconds matter in the first minute only. */
+const wholeMinutes = (seconds: number) => (seconds < 60 ? Math.floor(seconds) : 60 * Math.floor(seconds / 60))
+
 /** The sheet being coated: its mix, its clocks, and what the margin says of paper and room. */
 export function useCoatStation() {
   const [router, workroom, preferences, now, notice] = [
@@ -82,7 +85,7 @@ export function useCoatStation() {
     )
     const glass = maker && glassOf(maker.state, maker.definition, now.now)
     if (!glass) return ''
-    const said = { age: formatSpan(glass.ageSeconds), limit: formatSpan(glass.limitSeconds) }
+    const said = { age: formatSpan(wholeMinutes(glass.ageSeconds)), limit: formatSpan(glass.limitSeconds) }
     return glass.isOld ? texts.glassOld(said) : texts.glassAge(said)
   })
   const isOthersGlass = computed(() => (inHand.value?.sheet.batch?.place ?? 1) > 1)

@@ -67,7 +67,7 @@ export function useStartPage() {
   const paperName = ref('')
 
   /** Weight of the paper by hand, for those who do not know it in figures; g/m² that stand for each. */
-  const weight = ref<string | undefined>('')
+  const weight = ref('')
   const WEIGHTS = [
     { id: '', name: 'Not known' },
     { id: '120', name: 'Thin' },
@@ -97,7 +97,7 @@ export function useStartPage() {
     size: size.value,
     light: lightChoice.value ?? 'sun',
     paperName: namedPaper.value,
-    paperWeight: knownPaper.value?.gramsPerM2 ? '' : (weight.value ?? ''),
+    paperWeight: knownPaper.value?.gramsPerM2 ? '' : weight.value,
   }))
   const guess = computed(() => {
     const known = workroom.lights.find(({ id }) => id === lightChoice.value)

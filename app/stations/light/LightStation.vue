@@ -12,7 +12,6 @@ import StationHead from '../../kit/StationHead.vue'
 import ExposureRule from './parts/ExposureRule.vue'
 import GiveMore from './parts/GiveMore.vue'
 import { irradianceText } from './lightWords'
-import NotifyOffer from './parts/NotifyOffer.vue'
 import StripCard from './parts/StripCard.vue'
 import { useLightStation } from './useLightStation'
 
@@ -96,7 +95,6 @@ const {
         <BigClock :reading="reading" />
         <p class="LightStation-dose">{{ doseLine }}</p>
         <p v-if="trend" class="LightStation-dose">{{ trend }}</p>
-        <NotifyOffer v-if="!isWaiting && !isDone" :seconds="planned" />
         <p v-if="doubt" class="LightStation-trouble" role="alert">
           {{ texts.meterJumped({ from: digits(doubt.from), to: digits(doubt.to) }) }}
           <KitButton @click="believeMeter">{{ texts.meterRightUseNewReading }}</KitButton>

@@ -1,4 +1,4 @@
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { isOver } from '@core/run/nextMove'
 import { changeExposure } from '@core/light/exposureChange'
@@ -8,6 +8,9 @@ import { doseSeconds, STEADY, trendOf } from '@core/run/dose'
 import { timeOfDay } from '../../words/moments'
 import { texts } from './words'
 import { digits, formatSpan } from '@core/quantity/format'
+import { askToNotify, canAskToNotify } from '../../state/notifications'
+import { useNotice } from '../../state/notice.store'
+import { usePreferences } from '../../state/preferences.store'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
 import { useKeyRows } from '../../state/keys.store'
@@ -42,7 +45,7 @@ export function useLightStation() {
     () => inHand.value,
     () => step.value,
   )
-  const lights = useLights()
+  const [lights, preferences, notice] = [useLights(), usePreferences(), useNotice()]
   const isGivingMore = ref(false)
 
   const light = computed(() => workroom.lights.find((one) => one.id === inHand.value?.sheet.lightId))
@@ -104,6 +107,20 @@ export function useLightStation() {
       `Planned exposure now ${formatSpan(figure.value)}.`,
     )
   }
+
+  /** From here on one does something else meanwhile. */
+  const LONG_SECONDS = 300
+  // Offered once, at the first exposure that is long enough to be forgotten.
+  watch(
+    () => step.value?.status === 'running' && !isDone.value && planned.value >= LONG_SECONDS,
+    (isLong) => {
+      const { notify, notifyAsked } = preferences.chosen
+      if (!isLong || notify || notifyAsked || !canAskToNotify()) return
+      preferences.chosen.notifyAsked = true
+      notice.say(texts.offerNotify, askToNotify, 'Notify me')
+    },
+    { immediate: true },
+  )
 
   useKeyRows('Light', () => {
     if (!inHand.value) return []

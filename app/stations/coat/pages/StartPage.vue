@@ -64,18 +64,18 @@ const {
     <SelectField v-model="processId" label="Or choose another process" :options="others" />
     <ChoiceRow v-model="subject" label="Printed from" :options="SUBJECTS" />
     <ChoiceRow v-model="lightChoice" label="Light" :options="lightOptions" />
-    <ChoiceRow
-      v-if="wash && !knownPaper?.gramsPerM2"
-      v-model="weight"
-      label="Weight of the paper"
-      :options="WEIGHTS"
-    />
     <div class="StartPage-fields">
       <TextField v-model="size" label="Size" :fault="reading.faults.size" />
       <TextField
         v-model="paperName"
         label="Paper (optional)"
         :options="workroom.papers.map((one) => one.name)"
+      />
+      <SelectField
+        v-if="wash && !knownPaper?.gramsPerM2"
+        v-model="weight"
+        label="Weight of the paper"
+        :options="WEIGHTS"
       />
       <TextField v-model="title" label="Title" placeholder="First print" />
     </div>

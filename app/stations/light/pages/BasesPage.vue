@@ -56,14 +56,16 @@ const {
       <p>{{ one.paper }}, under {{ one.light }}, through {{ one.base.film || 'clear film' }}</p>
       <div class="BasesPage-figures">
         <FigureValue
-          :label="one.isScaled ? 'at the present output of the lamp' : 'base exposure'"
+          :label="one.isScaled ? 'with the light as it is now' : 'base exposure'"
           :figure="one.from.seconds"
           :text="formatSpan(Math.round(one.from.seconds.value))"
         />
-        <p v-if="one.base.lowSeconds !== undefined && one.base.highSeconds !== undefined" class="es-quiet">
-          measured {{ formatSpan(Math.round(one.base.seconds)) }} (likely
-          {{ formatSpan(Math.round(one.base.lowSeconds)) }} to
-          {{ formatSpan(Math.round(one.base.highSeconds)) }})
+        <p v-if="one.isScaled || one.base.highSeconds !== undefined" class="es-quiet">
+          measured {{ formatSpan(Math.round(one.base.seconds)) }}
+          <template v-if="one.base.lowSeconds !== undefined && one.base.highSeconds !== undefined">
+            (likely {{ formatSpan(Math.round(one.base.lowSeconds)) }} to
+            {{ formatSpan(Math.round(one.base.highSeconds)) }})
+          </template>
         </p>
         <p v-if="one.from.millijoulesPerCm2" class="es-quiet">{{ doseText(one.from.millijoulesPerCm2) }}</p>
         <p class="es-quiet">{{ WAY[one.base.by] }}, {{ dateOf(one.base.at, now.now) }}</p>

@@ -1,0 +1,113 @@
+import { DEMO_ADDRESS } from './browser.ts'
+import { expect, test } from './test.ts'
+import { measureAll, open, pick, plan, coatAndDry, toTheWater, walkOn } from './workroom.ts'
+
+// What was left out has its consequence at once, and first guesses say what they were made from.
+
+test('a short hypo clear makes the final wash an hour, on the clock and in the record', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await toTheWater(page, 'Kallitype', 'Hasty')
+  const heading = () => page.getByRole('heading', { level: 1 }).innerText()
+  await walkOn(page, async () => (await heading()) === 'Hypo clear')
+  // Started, and left after ten seconds.
+  await page.locator('.BigTarget:not(.is-bare, .is-quiet)').first().click()
+  await page.clock.fastForward('00:10')
+  await page.locator('.BigTarget:not(.is-bare, .is-quiet)').first().click()
+  const main = page.getByRole('main')
+  await expect(page.getByRole('heading', { name: 'Final wash', level: 1 })).toBeVisible()
+  await expect(main).toContainText('minimum time, since “Hypo clear” was short')
+  await expect(main).toContainText(/1\sh/)
+  await walkOn(page, () => /\/prints\//.test(page.url()))
+  await expect(main).toContainText('minimum 1 h, since Hypo clear was short')
+})
+
+test('a notification is offered at the first long exposure, once', async ({ page }) => {
+  await page.addInitScript(() => {
+    const Fake = class {
+      static permission = 'default'
+      static requestPermission = () => Promise.resolve((Fake.permission = 'granted'))
+    }
+    Object.assign(window, { Notification: Fake })
+  })
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page)
+  await plan(page, 'Long', { Exposure: '20 min' })
+  await coatAndDry(page)
+  await page.keyboard.press(' ')
+  await expect(page.getByRole('heading', { name: /^Ready to expose/ })).toBeVisible()
+  await page.keyboard.press(' ')
+  await page.getByRole('button', { name: 'Notify me' }).click()
+  await open(page, '/workroom')
+  await expect(page.getByRole('switch', { name: 'Notifications' })).toBeChecked()
+  await open(page, '/light')
+  await expect(page.getByRole('heading', { name: /^Exposing/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Notify me' })).toBeHidden()
+})
+
+test('the first page knows the lights of the workroom, how sure its guess is, and what the paper’s weight changes', async ({
+  page,
+}) => {
+  await open(page, '/start')
+  const main = page.getByRole('main')
+  await expect(main).toContainText(/min \(.* to .*\) exposure as a first guess/)
+  await expect(main).toContainText('hour, season and sky')
+  await expect(main).toContainText('of washing at least; heavy paper takes longer')
+  await pick(page, 'Weight of the paper', 'Heavy')
+  await expect(main).not.toContainText('heavy paper takes longer')
+  await main.getByRole('button', { name: 'Plan this sheet' }).click()
+  await expect(page.getByRole('button', { name: 'Start counting drops' })).toBeVisible()
+  // The sun of the first print is a light of the workroom now.
+  await open(page, '/start')
+  await expect(main.getByRole('radio', { name: 'Sun', exact: true })).toHaveCount(2)
+})
+
+test('a base exposure by the sun asks when and under what sky; an exposure follows its light', async ({
+  page,
+}) => {
+  await open(page, `${DEMO_ADDRESS}/light/bases`)
+  const main = page.getByRole('main')
+  await main.getByRole('button', { name: 'Enter a base exposure' }).click()
+  await pick(page, 'Light', 'the south sill')
+  await main.getByLabel('Base exposure', { exact: true }).fill('9 min')
+  await main.getByRole('button', { name: 'Save' }).click()
+  await expect(main.getByLabel('When was it found?')).toHaveAttribute('aria-invalid', 'true')
+  await main.getByLabel('When was it found?').fill('2026-06-21 02:00')
+  await main.getByRole('button', { name: 'Save' }).click()
+  await expect(main).toContainText('The sun was down at that time.')
+  await main.getByLabel('When was it found?').fill('2026-06-21 13:00')
+  await pick(page, 'Sky at that time', 'overcast')
+  await main.getByRole('button', { name: 'Save' }).click()
+  await expect(main).toContainText('measured 9 min')
+  await expect(main).toContainText('under the south sill')
+
+  await open(page, `${DEMO_ADDRESS}/coat/begin`)
+  await main.getByText('the attic box', { exact: true }).click()
+  await main.getByLabel('Exposure', { exact: true }).fill('8 min')
+  await main.getByText('another UV box', { exact: true }).click()
+  await expect(main).toContainText('8 min was for another light whose strength is not known')
+  await expect(main.getByLabel('Exposure', { exact: true })).toHaveValue('')
+})
+
+test('sheets that are coated from one glass say how old it is', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page)
+  await open(page, '/coat/begin')
+  await page.getByText('More settings').click()
+  await page.getByLabel('Title', { exact: true }).fill('Row')
+  await page.getByLabel('Sheets from one mix', { exact: true }).fill('2')
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  await expect(page.getByRole('button', { name: 'Start counting drops' })).toBeVisible()
+  await page.keyboard.press(' ')
+  await measureAll(page)
+  await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
+  await page.clock.fastForward('05:00')
+  const main = page.getByRole('main')
+  await expect(main).toContainText(/The glass is 5\smin old; coat from it within 4\sh/)
+  await page.keyboard.press(' ')
+  await main
+    .getByRole('button', { name: /^2$|Sheet 2/ })
+    .first()
+    .click()
+  await page.clock.fastForward('04:00:00')
+  await expect(main).toContainText(/past its 4\sh\. Mix a new one/)
+})
