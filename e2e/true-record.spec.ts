@@ -23,11 +23,11 @@ test('a short hypo clear makes the final wash an hour, on the clock and in the r
 
 test('a notification is offered at the first long exposure, once', async ({ page }) => {
   await page.addInitScript(() => {
-    const Fake = class {
-      static permission = 'default'
-      static requestPermission = () => Promise.resolve((Fake.permission = 'granted'))
+    const asked = {
+      permission: 'default',
+      requestPermission: () => Promise.resolve((asked.permission = 'granted')),
     }
-    Object.assign(window, { Notification: Fake })
+    Object.assign(window, { Notification: asked })
   })
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page)

@@ -238,7 +238,7 @@ describe('an exposure under another light', () => {
 })
 
 describe('the sun at another moment', () => {
-  const sun: Light = { id: uuid(9), name: 'Sill', kind: 'sun', note: '', changedAt: T0, place: { latitude: 50, longitude: 8, altitudeMetres: 100 } } // prettier-ignore
+  const sun: Light = { id: uuid(9), name: 'Sill', kind: 'sun', note: '', changedAt: T0, place: { name: 'Sill', latitude: 50, longitude: 8, altitudeMetres: 100 } } // prettier-ignore
   const history = { light: sun, entries: [], bases: [], exposures: [] }
   const noon = Date.UTC(2026, 5, 21, 11)
   it('is what the model says for that hour, by the share that the clouds left', () => {
