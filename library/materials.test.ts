@@ -6,6 +6,7 @@ import { printRecord, type RoomRecords } from '@core/judge/printRecord'
 import { lotsFor } from '@core/chemistry/lots'
 import { planMix } from '@core/process/mixPlan'
 import { beginning, beginningOfTreatment, schoolStocks, startingChoices } from '@core/process/plan'
+import { labelOf } from '@core/shelf/label'
 import { GLASS_SECONDS, glassOf } from '@core/run/glass'
 import { replay } from '@core/run/run'
 import type { Happening } from '@core/schema/event'
@@ -110,6 +111,16 @@ describe('the glass of a print', () => {
     const unknown = record([18, 18], null, [bottle(30, 'FO-2', 'ferric-oxalate', 0), silver])
     expect(rows(unknown)['In the glass']).toBe('Ferric oxalate 18, Silver 18 drops (1 : 1)')
     expect(rows(unknown)['FO-2']).toBe('FO-2, strength not stated')
+  })
+
+  it('says that a strength was assumed, wherever it is said', () => {
+    const assumed = record([18, 18], null, [{ ...oxalate, isAssumed: true }, silver])
+    expect(rows(assumed)['In the glass']).toContain('strength of FO-2 assumed')
+    expect(rows(assumed)['FO-2']).toBe('FO-2, ferric oxalate 20 %, assumed: strength not stated')
+    expect(rows(assumed)['S-1']).toBe('S-1, silver nitrate 10 %')
+    expect(labelOf({ ...oxalate, isAssumed: true }, substances, {}, '', () => '').contents).toEqual([
+      expect.stringMatching(/20 % w\/v \(assumed\)$/),
+    ])
   })
 
   it('has an age, and a limit by its process', () => {

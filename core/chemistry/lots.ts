@@ -12,6 +12,8 @@ export type SubstanceBook = Readonly<Record<string, Substance>>
 export interface Lot {
   name: string
   solutes: readonly Solute[]
+  /** Its strength is what the recipe means, and nobody stated it. */
+  isAssumed?: true
   /** `null` where no one measured. */
   leftMillilitres: number | null
   /** Absent for a bottle that is not on the shelf. */
@@ -119,6 +121,7 @@ export function lotsFor(
     solutes: solutesIn(bottle, book),
     leftMillilitres: leftIn(bottle, taken),
     bottleId: bottle.id,
+    ...(bottle.isAssumed && { isAssumed: true }),
     ...pricePer(bottle),
     ...(bottle.ripeAt !== undefined && { ripeAt: bottle.ripeAt }),
     ...(bottle.bestUntil !== undefined && { bestUntil: bottle.bestUntil }),

@@ -42,12 +42,11 @@ export function materialsOf(record: PrintRecord, book: SubstanceBook, units: Uni
 }
 
 /** What a bottle holds, with its strengths; says so where none was stated. */
-export const contentsSaid = (bottle: Bottle, book: SubstanceBook): string =>
-  bottle.contents.length
-    ? solutesIn(bottle, book)
-        .map(({ name, percentWv }) => `${name} ${digits(percentWv)}\u00a0%`)
-        .join(' + ')
-    : 'strength not stated'
+export function contentsSaid(bottle: Bottle, book: SubstanceBook): string {
+  if (!bottle.contents.length) return 'strength not stated'
+  const held = solutesIn(bottle, book).map(({ name, percentWv }) => `${name} ${digits(percentWv)}\u00a0%`)
+  return `${held.join(' + ')}${bottle.isAssumed ? ', assumed: strength not stated' : ''}`
+}
 
 const LIGHTS: Readonly<Record<Light['kind'], string>> = {
   sun: 'sun',

@@ -61,10 +61,15 @@ function strengthsIn(
       solutes.map((solute) => ({ ...solute, millilitres: volumeMillilitres })),
     ),
   )
+  const assumed = drawn.flatMap(({ bottleId }) => {
+    const bottle = bottles.find(({ id }) => id === bottleId)
+    return bottle?.isAssumed ? [bottle.label] : []
+  })
   return [
     mix(pours)
       .map(({ name, strength }) => `${name} ${digits(strength.value)}\u00a0%`)
       .join(', '),
+    ...(assumed.length ? [`strength of ${[...new Set(assumed)].join(', ')} assumed`] : []),
     ...metals.map(({ name, mass }) => `${name} ${digits(mass.value)}\u00a0mg`),
   ]
 }

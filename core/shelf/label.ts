@@ -43,7 +43,7 @@ export function labelOf(
     label: bottle.label,
     contents: solutesIn(bottle, book).map(({ name, percentWv }, i) => {
       const form = forms[i]
-      return `${name}${form && bottle.kind === 'solid' ? `, ${form.name}` : ''} ${digits(percentWv)} ${unit}`
+      return `${name}${form && bottle.kind === 'solid' ? `, ${form.name}` : ''} ${digits(percentWv)} ${unit}${bottle.isAssumed ? ' (assumed)' : ''}`
     }),
     dates: [
       bottle.madeAt !== undefined &&

@@ -184,6 +184,7 @@ function readBottles(
         name,
         kind: 'solution',
         contents: stock.map(({ substanceId, percentWv }) => ({ substanceId, percent: percentWv })),
+        isAssumed: true,
         note: '',
         changedAt: room.now,
       })

@@ -110,7 +110,8 @@ export function useCoatStation() {
         from
           .filter(({ lot }) => lot.bottleId)
           .map(
-            ({ lot }) => `${lot.name}, ${lot.solutes.map((one) => `${digits(one.percentWv)} %`).join(' + ')}`,
+            ({ lot }) =>
+              `${lot.name}, ${lot.solutes.map((one) => `${digits(one.percentWv)} %`).join(' + ')}${lot.isAssumed ? ' assumed' : ''}`,
           )
           .join(', then '),
       ]),

@@ -8,6 +8,7 @@ import type { MarginNote } from '../../state/margin.store'
 import { agoSaid, dateOf } from '../../words/moments'
 import { hazardNotes } from '../../words/stepNotes'
 import type { ShelvedBottle } from './useShelf'
+import { texts } from './words'
 
 /** What the margin says of a bottle: what it is, what to know before its cap comes off, and where it is kept. */
 export function bottleNotes({ bottle, left }: ShelvedBottle, now: number): MarginNote[] {
@@ -25,6 +26,7 @@ export function bottleNotes({ bottle, left }: ShelvedBottle, now: number): Margi
         solutesIn(bottle, substances)
           .map((one) => `${one.name} ${digits(one.percentWv)} %`)
           .join(', '),
+        bottle.isAssumed ? texts.strengthAssumed : '',
         bottle.madeAt === undefined
           ? ''
           : `${bottle.kind === 'solution' ? 'Made' : 'Opened'} ${dateOf(bottle.madeAt, now)}, ${agoSaid(bottle.madeAt, now)}.`,

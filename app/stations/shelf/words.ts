@@ -1,5 +1,7 @@
 /** Sentences of Shelf, page by page. */
 export const texts = {
+  strengthAssumed:
+    'Its strength was not stated: this is what the recipe assumes. If the bottle says something else, add it with its own strength.',
   // ShelfStation
   chooseBottleSeeItsContents: 'Choose a bottle to see its contents and hazards.',
   addChemicalsYouHaveThen:
