@@ -6,7 +6,8 @@ import { clockOf, type StepState } from '../run/runState'
 import { digits, formatSpan } from '../quantity/format'
 import type { Observed } from './diagnosis'
 import { exposureOf, secondsGiven, type PrintRecord, wordsOf } from './printRecord'
-import { slackOf, fact, wetSteps, bathsMet } from './observeWetSide'
+import { slackOf } from '../run/shortened'
+import { fact, wetSteps, bathsMet } from './observeWetSide'
 
 /** A sixth of a stop, the least change one gives on purpose. */
 const SIXTH = 2 ** (1 / 6)

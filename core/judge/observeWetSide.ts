@@ -1,11 +1,10 @@
 import { elapsedSeconds } from '../run/clock'
 import { clockOf } from '../run/runState'
 import { digits, formatSpan } from '../quantity/format'
+import { slackOf } from '../run/shortened'
 import type { Observed } from './diagnosis'
 import { wordsOf, type PrintRecord } from './printRecord'
 
-/** A wet step that ended within this of its least time was done: as `core/run/timing.ts` has it. */
-export const slackOf = (least: number) => Math.max(5, 0.03 * least)
 /** Carry-over has thinned a bath visibly under this share of its strength. */
 const THINNED = 0.7
 

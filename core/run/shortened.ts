@@ -5,13 +5,16 @@ import { clockOf, type StepState } from './runState'
 const SLACK_SECONDS = 5
 const SLACK_SHARE = 0.03
 
+/** A step that ended within so many seconds of its least time was long enough: for the clock, the record and a diagnosis. */
+export const slackOf = (leastSeconds: number): number => Math.max(SLACK_SECONDS, SLACK_SHARE * leastSeconds)
+
 /** Seconds that a finished step lacks of its least time; 0 where it lacks no more than a hand is quick. */
 export function missingSeconds(step: StepState): number {
   const clock = clockOf(step)
   const least = step.planned.leastSeconds
   if (!clock || least === undefined || step.finishedAt === undefined) return 0
   const missing = least - elapsedSeconds(clock, step.finishedAt)
-  return missing > Math.max(SLACK_SECONDS, SLACK_SHARE * least) ? missing : 0
+  return missing > slackOf(least) ? missing : 0
 }
 
 /**

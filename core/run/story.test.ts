@@ -52,6 +52,13 @@ describe('a story', () => {
     ])
   })
 
+  it('blames no hand for a few seconds', () => {
+    expect(line([...wholeJob.slice(0, 15), [1500 + 296, finish('wash')]], 'Washing')).not.toContain('under')
+    expect(line([...wholeJob.slice(0, 15), [1500 + 200, finish('wash')]], 'Washing')).toContain(
+      'under the minimum',
+    )
+  })
+
   it('tells what was corrected and what was entered late, by how much', () => {
     const amended: readonly (readonly [number, Happening])[] = [
       ...wholeJob,

@@ -6,6 +6,7 @@ import { elapsedSeconds } from './clock'
 import { amendmentSaid, type AmendmentNames } from './amendmentSaid'
 import { historyOf } from './history'
 import { replay } from './run'
+import { missingSeconds } from './shortened'
 import { clockOf, wordsIdOf, type StepState } from './runState'
 
 /** One line of a sheet's record, as a printer would have written it on the back. */
@@ -105,8 +106,7 @@ function detailOf(
     parts.push(formatSpan(took))
     if (planned.kind === 'expose' && step.plannedSeconds !== undefined)
       parts.push(against(took, step.plannedSeconds, step.changes))
-    else if (planned.leastSeconds !== undefined && took < planned.leastSeconds)
-      parts.push(`${formatSpan(planned.leastSeconds - took)} under the minimum`)
+    else if (missingSeconds(step)) parts.push(`${formatSpan(missingSeconds(step))} under the minimum`)
     else if (planned.kind === 'act' && planned.mostSeconds !== undefined && took > planned.mostSeconds)
       parts.push(`${formatSpan(took - planned.mostSeconds)} over`)
   }
