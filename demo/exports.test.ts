@@ -68,7 +68,13 @@ describe('a passport', () => {
   it('says what the print is, of what and how it was made, what it measured and how to keep it', () => {
     const record = all.find((one) => one.sheet.number === 22)!
     const story = storyOf(record.sheet.id, logs.get(record.sheet.id)!, record.definition)
-    const passport = passportOf(record, story, ['Keep it dry.'], { length: 'in', temperature: 'degC' }, substances)
+    const passport = passportOf(
+      record,
+      story,
+      ['Keep it dry.'],
+      { length: 'in', temperature: 'degC' },
+      substances,
+    )
     expect(passport.line).toBe('Sheet 22 · print 1 of 7 · Fog signals, disused')
     expect(Object.fromEntries(passport.materials)).toMatchObject({
       Paper: expect.stringContaining('Heron rag, 300 g/m²'),

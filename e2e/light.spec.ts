@@ -481,9 +481,7 @@ test('a base exposure is written down, a tablet of one’s own is kept', async (
     .getByRole('navigation', { name: 'Light pages' })
     .getByRole('link', { name: 'Base exposures' })
     .click()
-  await expect(base.getByRole('button', { name: /with the light as it is now/ })).toContainText(
-    /8\smin/,
-  )
+  await expect(base.getByRole('button', { name: /with the light as it is now/ })).toContainText(/8\smin/)
 
   await page
     .getByRole('navigation', { name: 'Light pages' })

@@ -20,7 +20,7 @@ describe('the ledge', () => {
     ['exposing, past the end', 9, 900 + 480 + 12, '+0:12', /^exposing$/, 'exposure done'],
     ['held for a look', 10, 1150, '4:00', /^exposing, held$/, 'exposure done'],
     ['washing', 14, 1560, '4:00', /^washing$/, 'wash: minimum time reached, check now'],
-    ['a waiting coat', 8, 760 + 3600, '1:00:00', /^print before \d\d:\d\d$/, 'the coat is too old'],
+    ['a waiting coat', 8, 100 + 3600, '1:00:00', /^print before \d\d:\d\d$/, 'the coat is too old'],
   ])('of %s', (_, count, seconds, figure, line, end) => {
     const clock = read(count, seconds)
     expect(ledgeFigure(clock)).toBe(figure)

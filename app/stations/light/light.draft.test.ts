@@ -77,9 +77,9 @@ it('a share is a percentage above 0 and up to 100', () => {
 
 describe('a time of the day', () => {
   it.each([
-    ['9:30', { hours: 9, minutes: 30 }],
-    [' 14.05 ', { hours: 14, minutes: 5 }],
-    ['0:00', { hours: 0, minutes: 0 }],
+    ['9:30', { hours: 9, minutes: 30, seconds: 0 }],
+    [' 14.05 ', { hours: 14, minutes: 5, seconds: 0 }],
+    ['0:00', { hours: 0, minutes: 0, seconds: 0 }],
     ['', null],
   ])('“%s”', (text, clock) => expect(readClock(text)).toEqual({ clock }))
 
