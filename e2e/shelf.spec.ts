@@ -97,6 +97,7 @@ test.describe('slips are noticed, said plainly and mended', () => {
       await expect(page.getByRole('button', { name: /6.6 g weigh/ })).toBeVisible()
 
       await make(page, 'kallitype/oxalate', '50 ml', 'KO-1')
+      // Another recipe in the address opens its own form, though one is open.
       await make(page, 'kallitype/silver', '50 ml', 'KS-1')
       await recipe(page, 'bottle KO-1', '50', 'ml')
       await page.getByRole('button', { name: 'Add ingredient' }).click()

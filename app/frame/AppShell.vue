@@ -84,7 +84,10 @@ document.addEventListener('pointerdown', openVoice)
     <main id="page" class="AppShell-page" tabindex="-1">
       <StationNav v-if="workroom.isReady" />
       <StandingNotices :is-clock-running="isClockRunning" />
-      <RouterView v-if="workroom.isReady" />
+      <RouterView v-if="workroom.isReady" v-slot="{ Component, route }">
+        <!-- Another recipe in the address is another form, also where a form is open already. -->
+        <component :is="Component" :key="route.name === 'make' ? route.fullPath : undefined" />
+      </RouterView>
     </main>
     <MarginColumn class="AppShell-margin" />
     <ThumbIndex class="AppShell-index" @show-keys="areKeysShown = true" />

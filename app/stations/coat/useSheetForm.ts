@@ -139,8 +139,10 @@ export function useSheetForm() {
     const history = lights.history(draft.value.light)
     return firstGuess(definition.value, input, history && expectedLight(history, Date.now()))
   })
-  /** What became of a typed exposure when the light was changed. */
+  /** What became of an exposure from before when the light was changed. */
   const exposureNote = ref('')
+  /** The exposure as it came with the sheet this one starts from: what was typed since stays as it is. */
+  let exposureFromBefore = draft.value.exposure
   const lightName = (id: string) => workroom.lights.find((one) => one.id === id)?.name
   const expectedOf = (id: string) => {
     const history = lights.history(id)
@@ -151,10 +153,10 @@ export function useSheetForm() {
     (to, from) => {
       const typed = draft.value.exposure.trim()
       exposureNote.value = ''
-      if (!typed || !from || draft.value.strip) return
+      if (!typed || typed !== exposureFromBefore || !from || draft.value.strip) return
       const was = timeOrNull(typed)
       const seconds = was && exposureUnder(was, expectedOf(from), expectedOf(to))
-      draft.value.exposure = seconds ? formatSpan(Math.round(seconds)) : ''
+      draft.value.exposure = exposureFromBefore = seconds ? formatSpan(Math.round(seconds)) : ''
       exposureNote.value = seconds
         ? texts.exposureConverted({ was: typed, light: lightName(from) ?? '' })
         : texts.exposureCleared({ was: typed })
