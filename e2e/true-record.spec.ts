@@ -87,7 +87,7 @@ test('a base exposure by the sun asks when and under what sky; an exposure follo
   await expect(exposure).toHaveValue('8 min')
   await open(page, `${DEMO_ADDRESS}/prints`)
   await main.getByText('Lamp-room lens, second state').first().click()
-  await page.keyboard.press('r')
+  await main.getByRole('button', { name: 'Print again' }).click()
   await expect(exposure).toHaveValue(/min/)
   await main.getByText('another UV box', { exact: true }).click()
   await expect(main).toContainText('was for another light whose strength is not known')
