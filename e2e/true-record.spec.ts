@@ -51,7 +51,7 @@ test('the first page knows the lights of the workroom, how sure its guess is, an
   await expect(main).toContainText(/min \(.* to .*\) exposure as a first guess/)
   await expect(main).toContainText('hour, season and sky')
   await expect(main).toContainText('of washing at least; heavy paper takes longer')
-  await pick(page, 'Weight of the paper', 'Heavy')
+  await pick(page, 'Weight of the paper', /^Heavy/, 'Heavy')
   await expect(main).not.toContainText('heavy paper takes longer')
   await main.getByRole('button', { name: 'Plan this sheet' }).click()
   await expect(page.getByRole('button', { name: 'Start counting drops' })).toBeVisible()

@@ -90,6 +90,12 @@ describe('the paper of a print', () => {
     expect(chalkFacts(record([18, 18], treated(3600)))).toMatchObject([{ factId: 'chalk-in', is: false }])
   })
 
+  it('takes no other treatment for an acid bath', () => {
+    const size = treatments['gelatin-size']!
+    const work = { ...treated(3600), definition: size, run: { ...treated(3600).run, halfPieceId: PIECE, process: { id: size.id, version: 1 } } } // prettier-ignore
+    expect(chalkFacts(record([18, 18], work))[0]?.said).toContain('no acid treatment is recorded')
+  })
+
   it('says that only half of a piece was treated', () => {
     const half = record([18, 18], treated(3600, { halfPieceId: PIECE }))
     expect(rows(half).Prepared).toContain('half of the piece')

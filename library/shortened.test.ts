@@ -8,7 +8,7 @@ import type { PlannedStep, SheetEvent } from '@core/schema/event'
 import type { ProcessDefinition } from '@core/schema/definition'
 import { processes } from './index'
 
-// Whatever is cut short at the wet side is made up for by a later step, at once, in every process and every way through it.
+// What is cut short at the wet side is made up for by a later step, at once, in every process and every way through it.
 
 const MINUTE = 60
 const stepsOf = (definition: ProcessDefinition, choices: Record<string, string>) =>

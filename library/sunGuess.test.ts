@@ -39,7 +39,7 @@ describe('the first guess under the sun', () => {
   it('takes longer under an overcast sky, by what the clouds leave', () =>
     expect(overcast.seconds.value / june.seconds.value).toBeCloseTo(1 / 0.35, 6))
 
-  it('is the same dose whatever the light, so that the clock can count it', () => {
+  it('is the same dose under any light, so that the clock can count it', () => {
     expect(december.millijoulesPerCm2).toBeCloseTo(june.millijoulesPerCm2!, 9)
     expect(june.millijoulesPerCm2).toBeCloseTo(told * highSunLight(), 6)
   })

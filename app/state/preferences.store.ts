@@ -8,7 +8,7 @@ const Preferences = z.object({
   sound: z.boolean().catch(true),
   speech: z.boolean().catch(false),
   notify: z.boolean().catch(false),
-  /** Whether notifications were offered at an exposure and answered. */
+  /** Whether notifications were offered at an exposure, which is done once. */
   notifyAsked: z.boolean().catch(false),
   /** Whether the margin with its notes is open. */
   notes: z.boolean().catch(true),

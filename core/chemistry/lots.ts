@@ -12,7 +12,7 @@ export type SubstanceBook = Readonly<Record<string, Substance>>
 export interface Lot {
   name: string
   solutes: readonly Solute[]
-  /** Its strength is what the recipe means, and nobody stated it. */
+  /** Its strength is what the recipe means, and was not stated. */
   isAssumed?: true
   /** `null` where no one measured. */
   leftMillilitres: number | null

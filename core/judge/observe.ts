@@ -80,10 +80,11 @@ function lampFacts({ lamp, light }: PrintRecord): Observed[] {
 export function paper({ paper: stock, isTreated, definition, preparations }: PrintRecord): Observed[] {
   if (definition.chalk.bears || !stock) return []
   // An acid bath that was cut short may have left some chalk: nothing is known then.
-  const isDoubtful = preparations.some(({ slips }) => slips.some(({ kind }) => kind === 'early'))
-  if (isTreated && isDoubtful && stock.buffered !== 'no') return []
-  const half = preparations.find(({ isHalf }) => isHalf)
-  if (!isTreated && half && stock.buffered !== 'no')
+  const inAcid = preparations.filter(({ acid }) => acid !== 'none')
+  const isShort = inAcid.length > 0 && inAcid.every(({ acid }) => acid === 'short')
+  if (isTreated && isShort && stock.buffered !== 'no') return []
+  const half = inAcid.find(({ isHalf }) => isHalf)
+  if (!isTreated && half && stock.buffered === 'yes')
     return [fact('chalk-in', true, `only half of the piece was treated (${half.definition.name})`)]
   if (isTreated) return [fact('chalk-in', false, `${stock.name} was treated with acid`)]
   if (stock.buffered === 'no') return [fact('chalk-in', false, `${stock.name} is not buffered`)]

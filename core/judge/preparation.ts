@@ -1,5 +1,7 @@
 import { formatSpan } from '../quantity/format'
-import type { TreatmentWork } from '../process/acidTreated'
+import type { SubstanceBook } from '../chemistry/lots'
+import { acidSteps, concerns, type TreatmentWork } from '../process/acidTreated'
+import { missingSeconds } from '../run/shortened'
 import { slipsOf, type Slip } from '../run/timing'
 import { wordsIdOf } from '../run/runState'
 import type { Sheet } from '../schema/records'
@@ -12,34 +14,35 @@ export interface Preparation extends TreatmentWork {
   missed: string[]
   /** Steps that were too short or too long. */
   slips: Slip[]
+  /** Its acid bath: long enough, cut short, or none. */
+  acid: 'whole' | 'short' | 'none'
 }
 
 /**
  * What was done to the paper of a sheet before it was coated, oldest first.
  *
  * @param sheet the piece it is on, or the paper of which it is a whole sheet.
- * @param now milliseconds.
  */
 export function preparationsOf(
-  { pieceId, paperId }: Pick<Sheet, 'pieceId' | 'paperId'>,
+  sheet: Pick<Sheet, 'pieceId' | 'paperId'>,
   treatments: readonly TreatmentWork[],
-  now: number,
+  book: SubstanceBook,
 ): Preparation[] {
   return treatments
-    .filter(({ run, state }) => {
-      if (state.begunAt === null || state.setAside) return false
-      if (pieceId !== undefined) return run.pieceIds.includes(pieceId) || run.halfPieceId === pieceId
-      return run.pieceIds.length === 0 && run.paperId !== undefined && run.paperId === paperId
-    })
+    .filter(({ run, state }) => state.begunAt !== null && !state.setAside && concerns(run, sheet))
     .sort((a, b) => (a.state.begunAt ?? 0) - (b.state.begunAt ?? 0))
-    .map((work) => ({
-      ...work,
-      isHalf: pieceId !== undefined && work.run.halfPieceId === pieceId,
-      missed: work.state.steps
-        .filter(({ status }) => status === 'waiting')
-        .map(({ planned }) => titleOf(work, wordsIdOf(planned))),
-      slips: slipsOf(work.state, work.definition, now),
-    }))
+    .map((work) => {
+      const acid = acidSteps(work, book)
+      return {
+        ...work,
+        isHalf: sheet.pieceId !== undefined && work.run.halfPieceId === sheet.pieceId,
+        missed: work.state.steps
+          .filter(({ status }) => status === 'waiting')
+          .map(({ planned }) => titleOf(work, wordsIdOf(planned))),
+        slips: slipsOf(work.state, work.definition, work.state.lastAt),
+        acid: acid.length ? (acid.some((step) => missingSeconds(step) === 0) ? 'whole' : 'short') : 'none',
+      }
+    })
 }
 
 const titleOf = ({ definition }: TreatmentWork, id: string): string =>

@@ -110,7 +110,7 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
     definition,
     paper: room.papers.find((one) => one.id === sheet.paperId) ?? null,
     piece: room.pieces.find((one) => one.id === sheet.pieceId) ?? null,
-    preparations: preparationsOf(sheet, room.treatments, state.lastAt),
+    preparations: preparationsOf(sheet, room.treatments, room.substances),
     glasses: glassesOf(state, definition, room.bottles, room.substances),
     isTreated: isAcidTreated(sheet, room.treatments, room.substances),
     light,

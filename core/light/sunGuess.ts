@@ -41,7 +41,7 @@ export function stopsFromHighSun(light: Figure): Figure {
           symbol: 'Eₕ',
           value: high,
           unit: 'mW/cm²',
-          standing: 'published',
+          standing: 'memory',
         },
       ],
       standing: 'arithmetic',
@@ -107,7 +107,7 @@ export function firstGuess(
             symbol: 'Eₕ',
             value: high,
             unit: 'mW/cm²',
-            standing: 'published',
+            standing: 'memory',
           },
           {
             name: 'light now',
@@ -128,5 +128,5 @@ export function firstGuess(
 const within = (value: number, by: number) => ({ low: value / by, high: value * by })
 
 const ANY_SUN =
-  'hour, season and sky: this is the time under a clear, high sun. A low sun or cloud takes several times as long. Enter the place of your sun in Light.'
-const LOW_SUN = 'the sun is too low now: this is the time under a clear, high sun'
+  'hour, season and sky. This is the time under a clear, high sun; a low sun or cloud takes several times as long. Enter the place of your sun in Light'
+const LOW_SUN = 'the low sun of this hour. This is the time under a clear, high sun'

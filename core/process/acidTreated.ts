@@ -1,6 +1,6 @@
 import type { SubstanceBook } from '../chemistry/lots'
 import { schoolStocks } from './plan'
-import { wordsIdOf, type RunState } from '../run/runState'
+import { wordsIdOf, type RunState, type StepState } from '../run/runState'
 import { trayOf } from './trays'
 import type { ProcessDefinition } from '../schema/definition'
 import type { PaperRun, Sheet } from '../schema/records'
@@ -23,18 +23,25 @@ export function isAcidTreated(
   treatments: readonly TreatmentWork[],
   book: SubstanceBook,
 ): boolean {
-  return treatments.some((one) => covers(one.run, sheet) && wasInAcid(one, book))
+  const { pieceId } = sheet
+  return treatments.some(
+    (one) =>
+      concerns(one.run, sheet) &&
+      (pieceId === undefined || one.run.halfPieceId !== pieceId) &&
+      acidSteps(one, book).length > 0,
+  )
 }
 
-function covers(run: PaperRun, { pieceId, paperId }: Pick<Sheet, 'pieceId' | 'paperId'>): boolean {
-  if (pieceId !== undefined) return run.pieceIds.includes(pieceId) && run.halfPieceId !== pieceId
+/** Whether a treatment was one of this piece, or of the paper of this whole sheet. */
+export function concerns(run: PaperRun, { pieceId, paperId }: Pick<Sheet, 'pieceId' | 'paperId'>): boolean {
+  if (pieceId !== undefined) return run.pieceIds.includes(pieceId)
   return run.pieceIds.length === 0 && run.paperId !== undefined && run.paperId === paperId
 }
 
-/** Whether a step in an acid was finished. */
-function wasInAcid({ run, state, definition }: TreatmentWork, book: SubstanceBook): boolean {
+/** The finished steps of a treatment in an acid. */
+export function acidSteps({ run, state, definition }: TreatmentWork, book: SubstanceBook): StepState[] {
   const stocks = schoolStocks(definition, run.choices)
-  return state.steps.some((step) => {
+  return state.steps.filter((step) => {
     const words = definition.steps.find((one) => one.id === wordsIdOf(step.planned))
     const tray = words && trayOf(definition, words, run.choices)
     const solutes = tray ? (stocks[tray.id] ?? tray.stock.solutes) : []

@@ -96,7 +96,8 @@ describe('a misfit', () => {
   it('is said for whoever corrects; what is clear already stays, and so does what is no refusal', () => {
     const refusal = (code: string) => new CoreError({ code, field: 'sheet', problem: 'p', remedy: 'r' })
     expect(misfit(refusal('other-step'))).toMatchObject({ code: 'does-not-fit' })
-    expect(misfit(refusal('not-yet'))).toMatchObject({ code: 'not-yet' })
+    for (const code of ['not-yet', 'log-gone', 'nothing-to-correct'])
+      expect(misfit(refusal(code))).toMatchObject({ code })
     const fault = new Error('disk')
     expect(misfit(fault)).toBe(fault)
   })

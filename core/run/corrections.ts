@@ -117,13 +117,20 @@ function doseAfter(
   }
 }
 
+/** Refusals of a replay that a time out of place brings about. */
+const OUT_OF_PLACE = new Set([
+  'back-in-time', 'not-begun', 'already-begun', 'all-done', 'other-step', 'running', 'not-started', 'not-exposing',
+  'not-held', 'not-in-bath', 'not-counting', 'not-counted', 'not-hung', 'not-exposed', 'not-coated', 'judged-already',
+  'set-aside',
+]) // prettier-ignore
+
 /**
  * Why a corrected log could not have happened, in words for whoever corrects it.
  *
- * @param error what replaying it threw.
+ * @param error what replaying it threw; what is not about the order of things is returned as it is.
  */
 export function misfit(error: unknown): unknown {
-  if (!(error instanceof CoreError) || error.code === 'not-yet') return error
+  if (!(error instanceof CoreError) || !OUT_OF_PLACE.has(error.code)) return error
   return new CoreError({
     code: 'does-not-fit',
     field: 'correction',

@@ -56,11 +56,11 @@ export function storyOf(
   const components = new Map(definition.components.map((component) => [component.id, component.name]))
   const lines: StoryLine[] = []
   const stepNames = new Map<string, string>()
-  for (const step of state.steps) {
+  for (const [index, step] of state.steps.entries()) {
     const named = titles.get(wordsIdOf(step.planned)) ?? step.planned.id
     const title = (step.planned.coat ?? 1) > 1 ? `${named}, coat ${step.planned.coat}` : named
     stepNames.set(step.planned.id, title)
-    const at = doneAt(step, state.begunAt)
+    const at = doneAt(step, state.steps[index - 1]?.finishedAt ?? state.begunAt)
     if (at !== null)
       lines.push({ at, tone: 'work', what: title, detail: detailOf(step, components, stepNames) })
   }
@@ -78,11 +78,11 @@ export function storyOf(
   return lines.sort((a, b) => a.at - b.at)
 }
 
-/** When a step was done; where it is under way, when it began; `null` for one that has not begun. */
-function doneAt({ planned, startedAt, finishedAt, drops }: StepState, begunAt: number | null): number | null {
+/** When a step was done; where it is under way, since when; `null` for one that has not begun. */
+function doneAt({ planned, startedAt, finishedAt, drops }: StepState, since: number | null): number | null {
   if (planned.kind === 'hang') return startedAt ?? null
   const isCounting = planned.kind === 'count' && Object.values(drops).some((count) => count > 0)
-  return finishedAt ?? startedAt ?? (isCounting ? begunAt : null)
+  return finishedAt ?? startedAt ?? (isCounting ? since : null)
 }
 
 function detailOf(

@@ -76,7 +76,7 @@ export const Bottle = z.strictObject({
   contents: z
     .array(z.strictObject({ substanceId: Key, form: Key.optional(), percent: z.number().gt(0).max(400) }))
     .max(20),
-  /** Nobody stated its strength: its contents are those that the recipe of its first sheet means. */
+  /** Its strength was not stated: its contents are those that the recipe of its first sheet means. */
   isAssumed: z.literal(true).optional(),
   /** What the label said, where it was wrong and left so: % w/v of the first solute. */
   statedPercent: z.number().gt(0).max(1000).optional(),

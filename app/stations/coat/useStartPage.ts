@@ -70,14 +70,14 @@ export function useStartPage() {
   const weight = ref('')
   const WEIGHTS = [
     { id: '', name: 'Not known' },
-    { id: '120', name: 'Thin' },
-    { id: '200', name: 'Medium' },
-    { id: '300', name: 'Heavy' },
+    { id: '120', name: 'Thin, about 120 g/m²' },
+    { id: '200', name: 'Medium, about 200 g/m²' },
+    { id: '300', name: 'Heavy, about 300 g/m²' },
   ]
   const knownPaper = computed(() => workroom.papers.find(({ name }) => name === paperName.value.trim()))
   const namedPaper = computed(() => {
     const said = WEIGHTS.find(({ id }) => id && id === weight.value)
-    return paperName.value.trim() || (said ? `${said.name} paper` : '')
+    return paperName.value.trim() || (said ? `${said.name.split(',')[0]} paper` : '')
   })
   const gramsPerM2 = computed(
     () => knownPaper.value?.gramsPerM2 ?? (weight.value ? writtenNumber(weight.value) : undefined),

@@ -11,6 +11,7 @@ export const texts = {
     `${was} was for another light whose strength is not known; leave empty for a first guess`,
   washOfPaper: ({ time, isKnown }: { time: string; isKnown: boolean }) =>
     isKnown ? `${time} of washing at least` : `${time} of washing at least; heavy paper takes longer`,
+  guessLeavesOut: ({ what }: { what: string }) => `It leaves out ${what}.`,
   guessed: ({ time, between }: { time: string; between: string }) =>
     `${time}${between} exposure as a first guess`,
   glassAge: ({ age, limit }: { age: string; limit: string }) =>

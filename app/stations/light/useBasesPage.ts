@@ -4,9 +4,9 @@ import { computed, ref } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
 import { exposureFromBase } from '@core/light/bases'
 import { expectedLight, sunLightThen } from '@core/light/lightNow'
-import { parseMoment } from '@core/quantity/moment'
 import { SKIES } from '@core/sun/cloud'
 import { parseQuantity } from '@core/quantity/parse'
+import { pastMomentIn } from '../../words/readMoment'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
 import { useMarginNotes } from '../../state/margin.store'
@@ -62,10 +62,7 @@ export function useBasesPage() {
   /** The sun when this base exposure was found: without it, it holds for that hour and sky only. */
   function strengthThen(): number | undefined {
     if (!history.value || !isPlaced.value) return undefined
-    const { day, time } = parseMoment(foundAt.value, 'found at')
-    const at = new Date(now.now)
-    if (day) at.setFullYear(day.year, (day.month ?? 1) - 1, day.day ?? 1)
-    const moment = at.setHours(time.hours, time.minutes, time.seconds, 0)
+    const moment = pastMomentIn(foundAt.value, now.now, 'found at')
     const share = SKIES.find(({ id }) => id === sky.value)?.share ?? 1
     const found = sunLightThen(history.value, moment, share)
     if (found) return found

@@ -110,6 +110,9 @@ export function useLightStation() {
 
   /** From here on one does something else meanwhile. */
   const LONG_SECONDS = 300
+  async function notifyMe(): Promise<void> {
+    if (!(await askToNotify())) notice.say(texts.notificationsBlocked)
+  }
   // Offered once, at the first exposure that is long enough to be forgotten.
   watch(
     () => step.value?.status === 'running' && !isDone.value && planned.value >= LONG_SECONDS,
@@ -117,7 +120,7 @@ export function useLightStation() {
       const { notify, notifyAsked } = preferences.chosen
       if (!isLong || notify || notifyAsked || !canAskToNotify()) return
       preferences.chosen.notifyAsked = true
-      notice.say(texts.offerNotify, askToNotify, 'Notify me')
+      notice.say(texts.offerNotify, notifyMe, 'Notify me')
     },
     { immediate: true },
   )

@@ -1,13 +1,14 @@
 /** Sentences of Light, page by page. */
 export const texts = {
+  notificationsBlocked: 'This browser blocks notifications here. Allow them in its site settings.',
   sunWasDown: 'The sun was down at that time.',
   enterWhenExposed: 'Enter the date and time at which you exposed.',
   offerNotify: 'A notification can tell you when the exposure ends, even while you use another window.',
   sunTrend: {
     rising: (until: string) =>
-      `The light is getting stronger: the dose is reached at ${until}, sooner than by equal minutes.`,
+      `The light is getting stronger, so the exposure ends sooner than it would at the present strength: at ${until}.`,
     falling: (until: string) =>
-      `The light is getting weaker: the dose is reached at ${until}, later than by equal minutes.`,
+      `The light is getting weaker, so the exposure ends later than it would at the present strength: at ${until}.`,
   },
   stopsFromSun: (stops: number) =>
     Math.abs(stops) < 0.1

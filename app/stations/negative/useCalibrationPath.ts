@@ -1,7 +1,7 @@
 import { texts } from './words'
 import { baseFor } from '@core/light/bases'
-import { addBase } from '../../state/actions/light.actions'
-import { removeCalibration } from '../../state/actions/calibration.actions'
+import { addBase, undoBase } from '../../state/actions/light.actions'
+import { removeCalibration, restoreCalibration } from '../../state/actions/calibration.actions'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { formatSpan } from '@core/quantity/format'
@@ -50,19 +50,25 @@ export function useCalibrationPath() {
   const moment = () => Date.now()
   async function keepReading(what: Partial<Calibration>): Promise<void> {
     // Checks belong to the reading they were laid through.
+    const before = calibration.value
     await change({ ...what, checks: [], readAt: moment() }, 'Reading saved and curve computed.')
-    await keepBase()
+    const baseId = await keepBase()
+    if (baseId)
+      notice.say(texts.readingAndBaseSaved, async () => {
+        if (before) await restoreCalibration(before)
+        await undoBase(baseId)
+      })
     chosen.value = 'curve'
   }
   /** A chart that was read was exposed rightly: its exposure is the base exposure of its combination. */
-  async function keepBase(): Promise<void> {
+  async function keepBase(): Promise<string | undefined> {
     const { processId, lightId, paperId, seconds, film, name } = calibration.value ?? {}
-    if (!processId || !lightId || !seconds) return
+    if (!processId || !lightId || !seconds) return undefined
     const known = baseFor(lights.bases, { processId, lightId, paperId, choices: {} })
-    if (known && !known.differs.includes('paper')) return
+    if (known && !known.differs.includes('paper')) return undefined
     const light = lights.lightNow(lightId)
     const isSun = workroom.lights.find(({ id }) => id === lightId)?.kind === 'sun'
-    await addBase({
+    return addBase({
       processId,
       choices: {},
       ...(paperId && { paperId }),

@@ -1,5 +1,7 @@
 /** Sentences of Negative, page by page. */
 export const texts = {
+  readingAndBaseSaved:
+    'Reading saved and curve computed. Its exposure is now the base exposure for this process, paper and light.',
   // NegativeStation
   orDropFileHereTiff: 'or drop a file here: TIFF or PNG (8 or 16 bit), JPEG, WebP',
 

@@ -1,8 +1,8 @@
 import { CoreError } from '@core/errors'
-import { parseMoment } from '@core/quantity/moment'
 import { numberOrNull } from '@core/quantity/number'
 import { correctionsFor, type RightStep, type StepEntries } from '@core/run/corrections'
 import type { Happening } from '@core/schema/event'
+import { momentIn } from '../../words/readMoment'
 
 /** What is written of one step in the form of corrections. */
 export interface StepDraft {
@@ -97,14 +97,6 @@ export function readCorrections(
 function changedMoment(text: string, recorded: number | undefined, field: string): number | undefined {
   if (recorded === undefined || text === momentText(recorded) || text === '') return undefined
   return momentIn(text, recorded, field)
-}
-
-/** Where only a time is given, it is on the day of what is recorded. */
-function momentIn(text: string, near: number, field: string): number {
-  const { day, time } = parseMoment(text, field)
-  const at = new Date(near)
-  if (day) at.setFullYear(day.year, (day.month ?? 1) - 1, day.day ?? 1)
-  return at.setHours(time.hours, time.minutes, time.seconds, 0)
 }
 
 function dropsIn(text: string, field: string): number {

@@ -61,7 +61,9 @@ export function usePrintThread() {
     () => one.value && ['planned', 'coat', 'light', 'wet'].includes(placeOf(one.value.state)),
   )
 
-  const materials = useMaterials(() => id.value)
+  const { recordOf } = useRoomRecords()
+  const printRecord = computed(() => recordOf(id.value))
+  const materials = useMaterials(() => printRecord.value)
 
   const { record, undoLast, redoLast, mayRedo } = useRecording(() => id.value)
   async function write(happening: Happening, said: string): Promise<void> {
@@ -102,7 +104,6 @@ export function usePrintThread() {
     const said = `Sheet ${one.value?.sheet.number}: ${words.title.toLowerCase()}, ${isWaiting ? 'started' : 'done'}.`
     return { label: isWaiting ? words.press.start : words.press.finish, act: () => void record(what, said) }
   })
-  const { recordOf } = useRoomRecords()
   /** Names of patches that were read before, so that the same ones are read again. */
   const patches = computed(() => [
     ...new Set(
@@ -196,7 +197,7 @@ export function usePrintThread() {
   useMarginNotes(() => {
     const words = lookNow.value ?? look.value?.words
     const early = one.value ? slipsOf(one.value.state, one.value.definition, now.now) : []
-    const prepared = (recordOf(id.value)?.preparations ?? []).filter(
+    const prepared = (printRecord.value?.preparations ?? []).filter(
       ({ isHalf, missed, slips }) => isHalf || missed.length || slips.length,
     )
     return [

@@ -10,6 +10,7 @@ import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import { useStartPage } from '../useStartPage'
+import { texts } from '../words'
 
 const {
   workroom,
@@ -89,7 +90,7 @@ const {
         <li>
           {{ guessSaid }}
           <span v-if="guess.seconds.working.leavesOut" class="es-quiet">
-            {{ guess.seconds.working.leavesOut }}
+            {{ texts.guessLeavesOut({ what: guess.seconds.working.leavesOut }) }}
           </span>
         </li>
         <li v-if="washSaid">{{ washSaid }}</li>
