@@ -12,7 +12,7 @@ const png = encode({
   width: 8, height: 6, channels: 1, depth: 16, data: Uint16Array.from({ length: 48 }, (_, i) => i * 1300),
 }) // prettier-ignore
 
-const COUNT = samples(12, 150)
+const COUNT = samples(5, 150)
 
 describe('spoilt pictures', () => {
   it.each(['png', 'tiff'] as const)(

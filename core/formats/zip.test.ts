@@ -148,6 +148,6 @@ describe('a ZIP by another program', () => {
     expect(() => unpackZip(packZip(many, () => true, 1.8e12))).toThrow(
       expect.objectContaining({ refusal: expect.objectContaining({ problem: expect.stringContaining('more than 50000 files') }) }),
     ) // prettier-ignore
-    expect(unpackZip(packZip(new Map([...many].slice(0, 20_000)), () => true, 1.8e12)).size).toBe(20_000)
+    expect(unpackZip(packZip(new Map([...many].slice(0, 5_000)), () => true, 1.8e12)).size).toBe(5_000)
   })
 })

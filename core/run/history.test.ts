@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { CoreError } from '../errors'
+import { samples } from '../fixtures/samples'
 import { begun, logOf, SHEET, T0, uuid, wholeJob } from '../fixtures/logs'
 import { SheetEvent, type Correction, type Happening, type Missed } from '../schema/event'
 import { elapsedSeconds } from './clock'
@@ -211,10 +212,10 @@ describe('any log, written wrong and corrected', () => {
         if (typeof outcome(later) === 'object') moved++
         if (atFirst.some((one, i) => one.id !== right[i]!.id)) reordered++
       }),
-      { numRuns: 400, seed: 18 },
+      { numRuns: samples(200, 400), seed: 18 },
     )
-    expect(moved).toBeGreaterThan(40)
-    expect(reordered).toBeGreaterThan(40)
+    expect(moved).toBeGreaterThan(20)
+    expect(reordered).toBeGreaterThan(20)
   })
 
   it('amounts to the same with a press made late as with the press in time', () => {
@@ -234,9 +235,9 @@ describe('any log, written wrong and corrected', () => {
         expect(outcome(gaps)).toEqual(outcome(right))
         late += missed.length
       }),
-      { numRuns: 300, seed: 18 },
+      { numRuns: samples(150, 300), seed: 18 },
     )
-    expect(late).toBeGreaterThan(20)
+    expect(late).toBeGreaterThan(10)
   })
 
   it('goes on from a corrected state as a replay of the whole log does', () => {

@@ -83,8 +83,9 @@ describe('reading a chart from a picture', () => {
   })
 
   it('takes out uneven light, and says how much there was', () => {
-    const scan = scanChart(scanned({ falloff: 0.4 }))
-    expect(worst(scanned({ falloff: 0.4 }))).toBeLessThan(0.02)
+    const picture = scanned({ falloff: 0.4 })
+    const scan = scanChart(picture)
+    expect(worst(picture)).toBeLessThan(0.02)
     expect(scan.lightRange).toBeGreaterThan(1.3)
     expect(scan.warnings).toContain('uneven')
     expect(scanChart(scanned({ falloff: 0.05 })).warnings).not.toContain('uneven')
@@ -151,10 +152,10 @@ describe('reading a chart from a picture', () => {
     expect(scanChart(scanned({ white: 1.4 })).warnings).toContain('white-clipped')
     const dark = scanned({ white: 0.02, isEightBit: true })
     expect(scanChart(dark).warnings).toEqual([])
-    const cut = scanned()
-    cut.data.forEach((value, i) => (cut.data[i] = Math.max(0, value - 0.05)))
-    expect(scanChart(cut).warnings).toContain('black-clipped')
-    expect(scanChart(scanned()).warnings).toEqual([])
+    const picture = scanned()
+    expect(scanChart(picture).warnings).toEqual([])
+    picture.data.forEach((value, i) => (picture.data[i] = Math.max(0, value - 0.05)))
+    expect(scanChart(picture).warnings).toContain('black-clipped')
   })
 
   it('warns of a scan that shows the chart small', () => {
@@ -165,8 +166,9 @@ describe('reading a chart from a picture', () => {
   it('warns of a scan that was pulled apart afterwards', () => {
     const smooth = Array.from({ length: 256 }, () => 4000)
     const combed = smooth.map((count, code) => (code % 6 === 3 ? 0 : count))
-    expect(scanChart(scanned(), smooth).warnings).toEqual([])
-    expect(scanChart(scanned(), combed).warnings).toEqual(['altered'])
+    const picture = scanned()
+    expect(scanChart(picture, smooth).warnings).toEqual([])
+    expect(scanChart(picture, combed).warnings).toEqual(['altered'])
   })
 
   it('says what is missing', () => {

@@ -63,7 +63,7 @@ describe('a chart painted by another hand', () => {
     ['straight', (picture) => picture],
     ['smaller', (picture) => picture.resize({ width: 700 })],
   ]
-  it.each(someOf(3, ways))('is read %s, every tone within a few hundredths', async (_, change) => {
+  it.each(someOf(2, ways))('is read %s, every tone within a few hundredths', async (_, change) => {
     const scan = scanChart(await scanned(svg, change))
     expect(scan.plan).toEqual(plan)
     const trusted = scan.patches.filter(({ damage }) => !damage)
