@@ -16,6 +16,32 @@ export const alias = {
 /** Where a web host has the app: `BASE_PATH=/studio/ npm run build`. */
 const base = process.env.BASE_PATH ?? '/'
 
+/**
+ * Few files: every page is fetched ahead, and each file costs the browser more to ask for than to read. What only some
+ * use (charts, PDF, the writer of calendars) stays a file of its own.
+ */
+const ROOT = here('./')
+const own = (folders: RegExp) => (id: string) => id.startsWith(ROOT) && folders.test(id.slice(ROOT.length))
+const FILES = [
+  {
+    name: 'frameworks',
+    test: own(/^node_modules\/(@?vue|pinia|dexie|zod|uuid|@noble|fflate)/),
+    priority: 5,
+  },
+  { name: 'charts', test: own(/^node_modules\/(chart\.js|vue-chartjs)/), priority: 4 },
+  { name: 'base', test: own(/^(core|library|app\/(storage|workers|state|words))\//), priority: 3 },
+  {
+    name: 'kit',
+    test: own(/^node_modules\/(@?element-plus|lodash|@floating-ui)|^app\/kit\/(?!ChartFigure)/),
+    priority: 2,
+  },
+  {
+    name: (id: string) => /^app\/stations\/(\w+)\//.exec(id.slice(ROOT.length))?.[1] ?? null,
+    test: own(/^app\/stations\/(?!.*Pdf\.ts)/),
+    priority: 1,
+  },
+]
+
 /** Web hosts answer unknown paths with this page: so an address inside the app can be opened there too. */
 const pageForEveryPath: Plugin = {
   name: 'pageForEveryPath',
@@ -63,5 +89,6 @@ export default defineConfig({
     // The content policy allows no data: fonts or scripts, so every asset stays a file.
     assetsInlineLimit: 0,
     manifest: true,
+    rolldownOptions: { output: { codeSplitting: { groups: FILES } } },
   },
 })
