@@ -6,6 +6,8 @@ export default {
   globals: { LONG_TESTS: process.env.LONG_TESTS === '1' },
   // Looked up by name, it is slow inside a test's own world; handed in, the sums run as fast as in the app.
   sandboxInjectedGlobals: ['Math'],
+  // Every file of tests would compile the error texts of fifty languages, and be swept property by property after it.
+  testEnvironmentOptions: { globalsCleanup: 'off' },
   testMatch: ['<rootDir>/{core,library,app,server,demo}/**/*.test.ts'],
   transform: {
     '^.+\\.m?(t|j)sx?$': [
@@ -18,6 +20,7 @@ export default {
     '/node_modules/(?!(pinia|d3-shape|d3-path|fast-png|tiff|iobuffer|nostics|uuid|@noble/hashes|culori|@vue/devtools-[a-z]+|birpc|hookable|perfect-debounce)/)',
   ],
   moduleNameMapper: {
+    '^\\.\\./locales/index\\.cjs$': '<rootDir>/node_modules/zod/v4/locales/en.cjs',
     '\\?worker&url$': '<rootDir>/app/workers/workerUrl.stub.ts',
     '^@core/(.*)$': '<rootDir>/core/$1',
     '^@library/(.*)$': '<rootDir>/library/$1',

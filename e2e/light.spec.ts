@@ -191,24 +191,28 @@ test(
   },
 )
 
-test('the balance is read into the field in hand, the hygrometer into the record', async ({ page }) => {
-  await open(page, '/light/instruments')
-  await connect(page, 'Balance')
-  await connect(page, 'Thermo-hygrometer')
-  await page.getByRole('article', { name: 'Balance' }).getByRole('button', { name: 'Set to zero' }).click()
-  // What was connected is connected again on the next page that is opened.
-  await open(page, '/shelf/make?recipe=kallitype/silver')
-  await page.getByRole('button', { name: 'Start weighing' }).click()
-  await page.getByRole('button', { name: 'From the balance' }).click()
-  await expect(page.getByLabel('Balance reading, g')).toHaveValue(/^-?0(\.0\d*)?$/)
+test(
+  'the balance is read into the field in hand, the hygrometer into the record',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page, '/light/instruments')
+    await connect(page, 'Balance')
+    await connect(page, 'Thermo-hygrometer')
+    await page.getByRole('article', { name: 'Balance' }).getByRole('button', { name: 'Set to zero' }).click()
+    // What was connected is connected again on the next page that is opened.
+    await open(page, '/shelf/make?recipe=kallitype/silver')
+    await page.getByRole('button', { name: 'Start weighing' }).click()
+    await page.getByRole('button', { name: 'From the balance' }).click()
+    await expect(page.getByLabel('Balance reading, g')).toHaveValue(/^-?0(\.0\d*)?$/)
 
-  await plan(page, 'In a known room')
-  await page.keyboard.press(' ')
-  await countDrops(page, 20)
-  await page.keyboard.press(' ')
-  await page.getByRole('button', { name: 'Read room sensor' }).click()
-  await expect(page.getByText(/The room: 2\d[.\d]*\s°C, \d+\s%/)).toBeVisible()
-})
+    await plan(page, 'In a known room')
+    await page.keyboard.press(' ')
+    await countDrops(page, 20)
+    await page.keyboard.press(' ')
+    await page.getByRole('button', { name: 'Read room sensor' }).click()
+    await expect(page.getByText(/The room: 2\d[.\d]*\s°C, \d+\s%/)).toBeVisible()
+  },
+)
 
 test('the day of the sun: curve, best window, any time, the sky by eye and by a forecast', async ({
   page,

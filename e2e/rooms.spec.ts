@@ -30,7 +30,7 @@ const PAGES = [
   '/light/instruments',
 ]
 
-test('a page with nothing on it has one title all the same', async ({ page }) => {
+test('a page with nothing on it has one title all the same', { tag: '@long' }, async ({ page }) => {
   await open(page)
   for (const path of PAGES) {
     await turnTo(page, path)

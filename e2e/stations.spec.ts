@@ -212,30 +212,34 @@ test('several photographs of one print are kept and can be looked through', asyn
   await expect(page.getByRole('button', { name: '2', exact: true })).toBeHidden()
 })
 
-test('more light is refused where it cannot be read, and given where it can', async ({ page }) => {
-  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
-  await open(page)
-  await plan(page, 'Posts', { Exposure: '6 min' })
-  await coatAndDry(page)
-  await page.keyboard.press(' ')
-  await expect(page.getByRole('heading', { name: /Ready to expose/ })).toBeVisible()
-  await page.keyboard.press('+')
-  const typed = page.getByLabel('Or enter it')
-  for (const [text, said] of [
-    ['2', '“2” could be stops, percent or minutes. Enter 1/3 stop, 10 % or 2 min.'],
-    ['-100 %', 'This would leave no exposure.'],
-    ['2 drops', 'is a unit for a count of drops'],
-  ] as const) {
-    await typed.fill(text)
-    await expect(page.getByText(said)).toBeVisible()
-    await expect(page.getByRole('button', { name: 'Apply change', exact: true }).first()).toBeDisabled()
-  }
-  await typed.fill('-1/2 stop')
-  await expect(page.getByText('to 4 min 15 s')).toBeVisible()
-  await typed.press('Enter')
-  await expect(page.getByText('Planned exposure now 4 min 15 s.')).toBeVisible()
-  await expect(page.getByRole('button', { name: '4 min 15 s planned exposure' })).toBeVisible()
-})
+test(
+  'more light is refused where it cannot be read, and given where it can',
+  { tag: '@long' },
+  async ({ page }) => {
+    await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+    await open(page)
+    await plan(page, 'Posts', { Exposure: '6 min' })
+    await coatAndDry(page)
+    await page.keyboard.press(' ')
+    await expect(page.getByRole('heading', { name: /Ready to expose/ })).toBeVisible()
+    await page.keyboard.press('+')
+    const typed = page.getByLabel('Or enter it')
+    for (const [text, said] of [
+      ['2', '“2” could be stops, percent or minutes. Enter 1/3 stop, 10 % or 2 min.'],
+      ['-100 %', 'This would leave no exposure.'],
+      ['2 drops', 'is a unit for a count of drops'],
+    ] as const) {
+      await typed.fill(text)
+      await expect(page.getByText(said)).toBeVisible()
+      await expect(page.getByRole('button', { name: 'Apply change', exact: true }).first()).toBeDisabled()
+    }
+    await typed.fill('-1/2 stop')
+    await expect(page.getByText('to 4 min 15 s')).toBeVisible()
+    await typed.press('Enter')
+    await expect(page.getByText('Planned exposure now 4 min 15 s.')).toBeVisible()
+    await expect(page.getByRole('button', { name: '4 min 15 s planned exposure' })).toBeVisible()
+  },
+)
 
 test('choices of the device are kept: palette, units, voice', async ({ page, context }) => {
   await open(page, '/workroom')
@@ -300,30 +304,32 @@ test('every control can be reached and named from the keyboard', async ({ page }
     expect([...reached].join('|').replace(/\s/g, '')).toContain(name.replace(/\s/g, ''))
 })
 
-test('a very long name is shown within the page, hides nothing, and one that is longer still is refused in words', async ({
-  page,
-}) => {
-  const long = 'Tidegaugeatthequay'.repeat(12).slice(0, 200)
-  await open(page)
-  await page.keyboard.press('n')
-  await page.getByLabel('Title', { exact: true }).fill(`${long}!`)
-  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
-  await expect(page.getByText('This text is longer than 200 characters.')).toBeVisible()
-  await page.getByLabel('Title', { exact: true }).fill(long)
-  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
-  const widths = () => page.getByRole('main').evaluate((main) => [main.scrollWidth, main.clientWidth])
-  const fits = async () => {
-    const [needed, given] = await widths()
-    expect(needed).toBeLessThanOrEqual(given!)
-  }
-  await expect(page.getByRole('button', { name: 'Start counting drops' })).toBeVisible()
-  await fits()
-  await page.keyboard.press('8')
-  await page.getByRole('listitem').first().click()
-  await expect(page.getByRole('heading', { level: 1, name: long })).toBeVisible()
-  await fits()
-  // What is said of it can be closed.
-  await page.getByRole('button', { name: 'More' }).click()
-  await page.getByRole('button', { name: /bin/i }).first().click()
-  await expect(page.getByRole('button', { name: 'Close this message' })).toBeInViewport()
-})
+test(
+  'a very long name is shown within the page, hides nothing, and one that is longer still is refused in words',
+  { tag: '@long' },
+  async ({ page }) => {
+    const long = 'Tidegaugeatthequay'.repeat(12).slice(0, 200)
+    await open(page)
+    await page.keyboard.press('n')
+    await page.getByLabel('Title', { exact: true }).fill(`${long}!`)
+    await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+    await expect(page.getByText('This text is longer than 200 characters.')).toBeVisible()
+    await page.getByLabel('Title', { exact: true }).fill(long)
+    await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+    const widths = () => page.getByRole('main').evaluate((main) => [main.scrollWidth, main.clientWidth])
+    const fits = async () => {
+      const [needed, given] = await widths()
+      expect(needed).toBeLessThanOrEqual(given!)
+    }
+    await expect(page.getByRole('button', { name: 'Start counting drops' })).toBeVisible()
+    await fits()
+    await page.keyboard.press('8')
+    await page.getByRole('listitem').first().click()
+    await expect(page.getByRole('heading', { level: 1, name: long })).toBeVisible()
+    await fits()
+    // What is said of it can be closed.
+    await page.getByRole('button', { name: 'More' }).click()
+    await page.getByRole('button', { name: /bin/i }).first().click()
+    await expect(page.getByRole('button', { name: 'Close this message' })).toBeInViewport()
+  },
+)

@@ -20,31 +20,27 @@ const WAYS = [
 ]
 
 for (const { process, baths } of WAYS)
-  test(
-    `${process}, all the way to the line`,
-    { tag: process === 'Kallitype' ? [] : '@long' },
-    async ({ page }) => {
-      const complaints: string[] = []
-      page.on('pageerror', (error) => complaints.push(error.message))
-      await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
-      await open(page, '/coat/begin')
-      await pick(page, 'Process', process, process)
-      await page.getByLabel('Title', { exact: true }).fill('All the way')
-      await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
-      await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
+  test(`${process}, all the way to the line`, { tag: '@long' }, async ({ page }) => {
+    const complaints: string[] = []
+    page.on('pageerror', (error) => complaints.push(error.message))
+    await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+    await open(page, '/coat/begin')
+    await pick(page, 'Process', process, process)
+    await page.getByLabel('Title', { exact: true }).fill('All the way')
+    await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+    await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
 
-      await walkOn(page, () => /\/prints\//.test(page.url()))
-      await expect(page.getByRole('heading', { name: 'All the way', level: 1 })).toBeVisible()
-      // The record has written itself: every bath of the way, in the order in which it happened.
-      const story = page.locator('main')
-      await expect(story).toContainText(baths.at(-1)!)
-      const told = await story.innerText()
-      let from = 0
-      for (const bath of baths) {
-        const at = told.indexOf(bath, from)
-        expect(at, `${bath} in the thread`).toBeGreaterThanOrEqual(from)
-        from = at
-      }
-      expect(complaints).toEqual([])
-    },
-  )
+    await walkOn(page, () => /\/prints\//.test(page.url()))
+    await expect(page.getByRole('heading', { name: 'All the way', level: 1 })).toBeVisible()
+    // The record has written itself: every bath of the way, in the order in which it happened.
+    const story = page.locator('main')
+    await expect(story).toContainText(baths.at(-1)!)
+    const told = await story.innerText()
+    let from = 0
+    for (const bath of baths) {
+      const at = told.indexOf(bath, from)
+      expect(at, `${bath} in the thread`).toBeGreaterThanOrEqual(from)
+      from = at
+    }
+    expect(complaints).toEqual([])
+  })
