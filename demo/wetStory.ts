@@ -42,6 +42,7 @@ export function wetStory(shelf: DemoShelf, random: () => number, now: number): S
     madeAt: Math.round(now - days * DAY),
     manner: 'reused',
     replenished: [],
+    filtered: [],
     note: '',
     changedAt: Math.round(now - days * DAY),
   })

@@ -20,6 +20,33 @@ test('a short hypo clear makes the final wash an hour, on the clock and in the r
   await expect(main).toContainText('minimum 1 h, since Hypo clear was short')
 })
 
+test('a sheet takes from the tray it is floated on, and its record says from which', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page, '/coat/begin')
+  await pick(page, 'Process', 'Albumen-type paper', 'Albumen-type paper')
+  await page.getByLabel('Title', { exact: true }).fill('Afloat')
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  const main = page.getByRole('main')
+  await main.getByRole('button', { name: 'Start', exact: true }).click()
+  const tray = page.getByRole('region', { name: 'Salted albumen' })
+  await tray.getByLabel('Volume in the tray').fill('600 ml')
+  await tray.getByRole('button', { name: 'Fill the tray' }).click()
+  await page.clock.fastForward(60_000)
+  await tray.getByRole('button', { name: 'Filtered' }).click()
+  await main.getByRole('button', { name: 'Lower it on' }).click()
+  await page.clock.fastForward('10:05')
+  await main.getByRole('button', { name: 'Lift it by a corner' }).click()
+  await expect(page.getByRole('heading', { name: 'Dry the albumen', level: 1 })).toBeVisible()
+  // 8 × 10 in take 3.1 ml at 60 ml to the square metre.
+  await open(page, '/prints')
+  await page.getByText('Afloat').first().click()
+  const margin = page.getByRole('complementary', { name: 'Margin' })
+  await expect(margin).toContainText(/floated: 600\sml in the tray, ammonium chloride 2\.38\s%/)
+  await expect(margin).toContainText(
+    /first sheet in it; filtered .* before; took about 3\.\d+\sml on \d+\scm²/,
+  )
+})
+
 test('a notification is offered at the first long exposure, once', async ({ page }) => {
   await page.addInitScript(() => {
     const asked = {

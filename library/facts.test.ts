@@ -283,7 +283,7 @@ describe('silver', () => {
   it('decides how far a fixer goes: four times as far with a second bath behind it', () => {
     const salted = definitionOf('salted-paper')
     const use = salted.baths.find((one) => one.id === 'hypo')!.use
-    const bath = { id: '', processId: 'salted-paper', bath: 'hypo', name: 'Hypo', contents: [], millilitres: 1000, madeAt: 0, manner: 'reused' as const, replenished: [], note: '', changedAt: 0 } // prettier-ignore
+    const bath = { id: '', processId: 'salted-paper', bath: 'hypo', name: 'Hypo', contents: [], millilitres: 1000, madeAt: 0, manner: 'reused' as const, replenished: [], filtered: [], note: '', changedAt: 0 } // prettier-ignore
     const silverPerM2 = silverLaid(salted, planned('salted-paper'), substances)
     const left = (isFirstOfTwo: boolean, prints = 0) => {
       const passes = Array.from({ length: prints }, (_, at) => ({

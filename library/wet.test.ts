@@ -104,7 +104,7 @@ describe('figures of practice', () => {
     expect(bath?.use?.replenish).toMatchObject({ millilitres: 200, afterPrints: 8, atMostPrints: 10 })
     const record = {
       id: '', processId: 'kallitype', bath: 'citrate', name: 'Citrate', contents: [], millilitres: 1000, madeAt: 0,
-      manner: 'reused' as const, replenished: [], note: '', changedAt: 0,
+      manner: 'reused' as const, replenished: [], filtered: [], note: '', changedAt: 0,
     } // prettier-ignore
     const passes = (n: number) =>
       Array.from({ length: n }, (_, i) => ({ sheetId: '', at: i, squareMetres: PRINT_SQUARE_METRES }))

@@ -149,13 +149,14 @@ const ACTIONS: ((press: Press) => Promise<unknown>)[] = [
       note: '',
     }),
   ({ amount, text }) => {
-    const { id, madeAt, replenished, changedAt, note, ...tray } = bath!
-    void [id, madeAt, replenished, changedAt, note]
+    const { id, madeAt, replenished, filtered, changedAt, note, ...tray } = bath!
+    void [id, madeAt, replenished, filtered, changedAt, note]
     return app.fillTray({ ...tray, name: text, millilitres: amount })
   },
   async ({ which, amount }) => {
     const found = await app.db.baths.get(idOf(await pick(app.db.baths, which)))
-    if (found) await app.replenish(found, amount)
+    const poured = { wasteClass: 'iron', millilitres: 1 } as const
+    if (found) await app.replenish({ bath: found, millilitres: amount, bottleId: undefined, poured })
   },
   async ({ which }) => app.addWaste({ wasteClass: 'iron', amount: which, unit: 'ml', what: 'rinse' }),
   async ({ which }) => {

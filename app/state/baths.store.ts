@@ -6,9 +6,11 @@ import { type Pass } from '@core/process/bathCapacity'
 import { schoolStocks, startingChoices } from '@core/process/plan'
 import { stepInHand, wordsIdOf } from '@core/run/runState'
 import { silverLaid } from '@core/process/silverOnPaper'
+import { exchangeOf } from '@core/process/trayExchange'
 import { trayOf } from '@core/process/trays'
 import type { Figure } from '@core/quantity/figure'
 import type { Bath } from '@core/schema/bath'
+import type { Happening } from '@core/schema/event'
 import type { BathDefinition, ComponentDefinition, ProcessDefinition } from '@core/schema/definition'
 import { substances } from '@library/index'
 import { db } from '../storage/db'
@@ -52,6 +54,12 @@ export const useBaths = defineStore('baths', () => {
     return solution && standing(one.definition, solution, one.sheet.choices)
   }
 
+  /** A sheet that leaves a tray says which bath it lay in. */
+  function withBath(one: SheetInRoom | null, next: Happening): Happening {
+    const bath = one && next.type === 'stepFinished' ? bathUnder(one) : null
+    return bath && next.type === 'stepFinished' ? { ...next, bathId: bath.id } : next
+  }
+
   /** Silver that the next sheet brings into a fixer: as the last one did, or as the newest sheet of its process will. */
   function silverOf(bath: Bath, passes: readonly Pass[]): Figure {
     const last = passes.at(-1)?.sheetId
@@ -69,16 +77,17 @@ export const useBaths = defineStore('baths', () => {
   }
 
   const standings = computed(() => {
+    const weights = new Map(workroom.papers.map(({ id, gramsPerM2 }) => [id, gramsPerM2]))
     const under = new Map(workroom.sheets.map((one) => [one.sheet.id, bathUnder(one)?.id]))
     return new Map<string, BathCondition>(
       all.value.map((bath) => {
         const { use, keepsSeconds } = useOf(workroom.definitionOf(bath.processId), bath.bath)
-        const passes = passesOf(
-          bath.id,
-          workroom.everySheet,
-          (sheetId) => under.get(sheetId) === bath.id,
-          use?.silver && ((one) => silverLaid(one.definition, one.sheet, substances).value),
-        )
+        const passes = passesOf(bath.id, workroom.everySheet, {
+          inIt: (sheetId) => under.get(sheetId) === bath.id,
+          silverPerM2: use?.silver && ((one) => silverLaid(one.definition, one.sheet, substances).value),
+          exchange: (one, step) =>
+            exchangeOf(one, step, bath, substances, weights.get(one.sheet.paperId ?? '')),
+        })
         const fixer = use?.silver && {
           isFirstOfTwo: all.value.some((other) => other.bath === use.followedBy && !other.ended),
           silverPerM2: silverOf(bath, passes),
@@ -88,5 +97,5 @@ export const useBaths = defineStore('baths', () => {
     )
   })
   const standingOf = (bath: Bath): BathCondition | null => standings.value.get(bath.id) ?? null
-  return { all, solutesOf, standing, standingOf, solutionOf, bathUnder }
+  return { all, solutesOf, standing, standingOf, solutionOf, bathUnder, withBath }
 })

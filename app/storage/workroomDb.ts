@@ -28,7 +28,7 @@ import { recordGuard } from './recordGuard'
 import { stateEntry } from './runStates'
 
 /** Goes up with every new version of the records, and whenever they are stored in another way. */
-export const STORAGE_VERSION = 10
+export const STORAGE_VERSION = 11
 
 /** What the meter read during one exposure, a stretch at a time. It serves the running clock; what it came to is in the log. */
 export interface TraceRow {
@@ -175,6 +175,7 @@ export class WorkroomDb extends Dexie {
     this.version(9).stores({}).upgrade(toVersion9)
     // Logs may hold corrections, which an earlier version could not read: it may not open them.
     this.version(10).stores({})
+    this.version(11).stores({}).upgrade(toVersion11)
     this.use(recordGuard)
     this.logs = new Bundles(this.logBundles)
     this.standings = new Bundles(this.standingBundles)
@@ -222,6 +223,13 @@ async function toVersion7(transaction: Transaction): Promise<void> {
   const old = { wastes: await rows('wastes'), bottles: await rows('bottles'), baths: await rows('baths') }
   const next = migrate(old, 6, MIGRATIONS, 7) as { wastes: Waste[] }
   await transaction.table<Waste>('wastes').bulkPut(next.wastes)
+}
+
+/** Baths say when they were filtered. */
+async function toVersion11(transaction: Transaction): Promise<void> {
+  const baths = (await transaction.table('baths').toArray()) as unknown[]
+  const next = migrate({ baths }, 10, MIGRATIONS, 11) as { baths: Bath[] }
+  await transaction.table<Bath>('baths').bulkPut(next.baths)
 }
 
 /** Washes of the user's own processes say that they are washes. */

@@ -506,6 +506,15 @@ describe('migration', () => {
     expect(readArchive(stored).notes).toEqual([])
   }) // prettier-ignore
 
+  it('version 10 is read as it was meant, and its baths were never filtered', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v10.zip')))
+    const { records } = readBack(stored)
+    expect([records.sheets.length, records.events.length]).toEqual([25, 1374])
+    expect(records.events.filter(({ type }) => type === 'corrected')).toHaveLength(2)
+    expect(records.baths.map(({ filtered }) => filtered)).toEqual([[], [], [], []])
+    expect(readArchive(stored).notes).toEqual([])
+  })
+
   it('of an archive of version 5 with wrong events, the sound ones are read', () => {
     const old = (events: (events: SheetEvent[]) => unknown) => {
       const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))

@@ -16,6 +16,7 @@ export const MIGRATIONS: readonly Migration[] = [
   unreadableIsSetAside,
   washesSayTheirRole,
   logsAreCorrected,
+  bathsAreFiltered,
 ]
 
 type Row = Record<string, unknown>
@@ -123,6 +124,12 @@ function washesSayTheirRole(records: unknown): unknown {
 /** Version 10: logs may hold corrections, late entries and redone entries; nothing that was there changes. */
 function logsAreCorrected(records: unknown): unknown {
   return records
+}
+
+/** Version 11: a bath says when it was filtered; nothing is known of those before. */
+function bathsAreFiltered(records: unknown): unknown {
+  const old = records as Row
+  return { ...old, baths: rows(old.baths).map((bath) => ({ ...bath, filtered: [] })) }
 }
 
 /** What is not a list is left for the schema to refuse. */

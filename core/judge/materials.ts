@@ -3,6 +3,7 @@ import { solutesIn, type SubstanceBook } from '../chemistry/lots'
 import type { Bottle } from '../schema/records'
 import type { Light } from '../schema/light'
 import { threadFacts } from './compare'
+import { laidFromTrays } from './laidFromTray'
 import { preparationSaid } from './preparation'
 import type { PrintRecord } from './printRecord'
 
@@ -23,6 +24,7 @@ export function materialsOf(record: PrintRecord, book: SubstanceBook, units: Uni
     ...preparations.map((one) => ['Prepared', preparationSaid(one)] as const),
     ['Coat', fact('coverage')],
     ...bottles.map(({ bottle }) => [bottle.name, `${bottle.label}, ${contentsSaid(bottle, book)}`] as const),
+    ...laidFromTrays(record, book),
     ...glasses.map((said) => ['In the glass', said] as const),
     [sheet.choices.subject === 'photogram' ? 'Printed from' : 'Picture', sheet.subject],
     ...films.map(

@@ -6,12 +6,14 @@ import { baseFor, type FoundBase } from '../light/bases'
 import { healthOf, historyOf } from '../light/lightLedger'
 import { bathCondition, passesOf, useOf, type BathCondition } from '../process/baths'
 import { schoolStocks } from '../process/plan'
+import { exchangeOf, type Exchange } from '../process/trayExchange'
 import { elapsedSeconds } from '../run/clock'
 import { clockOf, wordsIdOf, type RunState, type StepState } from '../run/runState'
 import type { Bath } from '../schema/bath'
 import type { ProcessDefinition, StepDefinition } from '../schema/definition'
 import type { Base, Light, LightEntry, MadeNegative } from '../schema/light'
 import type { Bottle, Paper, Piece, Sheet } from '../schema/records'
+import { inTray } from './laidFromTray'
 import { glassesOf } from './mixed'
 import { preparationsOf, type Preparation } from './preparation'
 import type { RegisterCheck } from '../schema/register'
@@ -40,11 +42,14 @@ export interface RoomRecords {
   substances: SubstanceBook
 }
 
-/** One wet step of a print in the bath it lay in, as that stood then. */
+/** One step of a print in the bath it lay in, as that stood then. */
 export interface BathMet {
   wordsId: string
+  at: number
   bath: Bath
   standing: BathCondition
+  /** What the sheet took along, and brought in. */
+  exchange: Exchange
 }
 
 /** One print with all that its thread hangs on. */
@@ -104,6 +109,7 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
     (one) => one.sheetId === sheet.id && one.takenBackAt === undefined,
   )
   const check = checks.sort((a, b) => a.at - b.at).at(-1)
+  const baths = bathsMet({ sheet, state, definition }, room)
   return {
     sheet,
     state,
@@ -128,9 +134,9 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
       : null,
     bottles: [...new Map(bottles.map((one) => [one.component, one])).values()],
     mixedAt: state.steps.find((step) => step.drawn.length)?.finishedAt ?? state.begunAt ?? sheet.createdAt,
-    baths: bathsMet({ sheet, state, definition }, room),
+    baths,
     films: room.negatives.filter((one) => one.sheetId === sheet.id && one.takenBackAt === undefined),
-    balance: balanceOf({ sheet, definition }, bottles, room),
+    balance: balanceOf({ sheet, definition }, bottles, baths, room),
     registerWorst: check ? registerOf(check.marks).worst : null,
   }
 }
@@ -144,27 +150,33 @@ function lampThen(light: Light, at: number, room: RoomRecords): PrintRecord['lam
   return left && { percent: left.value, firstReadAtHours }
 }
 
+const weightOf = (papers: readonly Paper[], paperId: string | undefined) =>
+  papers.find((one) => one.id === paperId)?.gramsPerM2
+
 function bathsMet({ sheet, state, definition }: PrintWork, room: RoomRecords): BathMet[] {
+  const gramsPerM2 = weightOf(room.papers, sheet.paperId)
   return state.steps.flatMap((step) => {
     const bath = room.baths.find((one) => one.id === step.bathId)
     if (!bath) return []
     const at = step.finishedAt ?? step.startedAt ?? 0
     // The bath as this print met it: what came after is not its fault, and neither is its own pass.
-    const passes = passesOf(
-      bath.id,
-      room.prints,
-      () => false,
-      (one) => silverLaid(one.definition, one.sheet, room.substances).value,
-    ).filter((pass) => pass.sheetId !== sheet.id && pass.at < at)
+    const passes = passesOf(bath.id, room.prints, {
+      silverPerM2: (one) => silverLaid(one.definition, one.sheet, room.substances).value,
+      exchange: (one, its) =>
+        exchangeOf(one, its, bath, room.substances, weightOf(room.papers, one.sheet.paperId)),
+    }).filter((pass) => pass.sheetId !== sheet.id && pass.at < at)
     const known = {
       ...bath,
       replenished: bath.replenished.filter((one) => one.at <= at),
+      filtered: bath.filtered.filter((filteredAt) => filteredAt <= at),
     }
     const { use, keepsSeconds } = useOf(definition, bath.bath)
     return [
       {
         wordsId: wordsIdOf(step.planned),
-        bath,
+        at,
+        bath: known,
+        exchange: exchangeOf({ sheet, state, definition }, step, bath, room.substances, gramsPerM2),
         standing: bathCondition(known, use, passes, keepsSeconds, at, {
           isFirstOfTwo: room.baths.some(
             (other) =>
@@ -180,15 +192,19 @@ function bathsMet({ sheet, state, definition }: PrintWork, room: RoomRecords): B
 function balanceOf(
   { sheet, definition }: Pick<PrintWork, 'sheet' | 'definition'>,
   bottles: readonly { component: string; bottle: Bottle }[],
+  baths: readonly BathMet[],
   { papers, substances }: RoomRecords,
 ): SaltBalance | null {
   const stocks = schoolStocks(definition, sheet.choices)
   const laid = layingsOf(definition, sheet, (component) => {
+    // What was in the tray counts, whatever the bottle holds that it was poured from.
+    const tray = baths.find((met) => met.bath.bath === component)
+    if (tray) return solutesOf(inTray(tray), substances)
     const bottle = bottles.find((one) => one.component === component)?.bottle
     return bottle ? solutesIn(bottle, substances) : solutesOf(stocks[component] ?? [], substances)
   })
   if (laid.length < 2) return null
-  const gramsPerM2 = papers.find((one) => one.id === sheet.paperId)?.gramsPerM2
+  const gramsPerM2 = weightOf(papers, sheet.paperId)
   const balance = saltBalance(laid, {
     ...USUAL_UPTAKE,
     brushMillilitresPerM2: sheet.coverageMillilitresPerM2,

@@ -1,11 +1,10 @@
 import type { Figure, FigureInput } from '../quantity/figure'
 import type { Bath } from '../schema/bath'
 import type { BathUse } from '../schema/definition'
+import type { Exchange } from './trayExchange'
 
 /** A print of 8 × 10 in, m²: what the trade counts prints in. */
 export const PRINT_SQUARE_METRES = 0.2032 * 0.254
-/** A drained sheet carries about so much of one bath into the next, ml for a square metre; from memory. */
-export const CARRIED_MILLILITRES_PER_M2 = 100
 
 /** One print that lay in a bath. */
 export interface Pass {
@@ -14,6 +13,8 @@ export interface Pass {
   squareMetres: number
   /** Silver that it brought, g; only known for sheets of silver. */
   silverGrams?: number
+  /** What it took along and brought in; without it as a wet sheet does. */
+  exchange?: Exchange
 }
 
 /** What decides how far a fixer goes. */
@@ -121,53 +122,6 @@ export function usedShare(capacity: Capacity, passes: readonly Pass[], use: Bath
       leavesOut: isSilver
         ? 'the silver of the picture and what the first water took: the estimate is on the safe side'
         : 'how much of each sheet is picture; dense prints and their borders take less or more',
-    },
-  }
-}
-
-/** Every drained sheet brings in what it carries and takes as much along; what is replenished brings it up again. */
-export function strengthOf(bath: Bath, passes: readonly Pass[]): Figure {
-  const happened = [
-    ...passes.map((pass) => ({
-      at: pass.at,
-      carried: pass.squareMetres * CARRIED_MILLILITRES_PER_M2,
-      fresh: 0,
-    })),
-    ...bath.replenished.map((one) => ({ at: one.at, carried: 0, fresh: one.millilitres })),
-  ].sort((a, b) => a.at - b.at)
-  let strength = 1
-  for (const { carried, fresh } of happened) {
-    strength *= Math.exp(-carried / bath.millilitres)
-    strength += (1 - strength) * Math.min(1, fresh / bath.millilitres)
-  }
-  return {
-    value: strength,
-    unit: '',
-    working: {
-      words: 'diluted by each sheet, strengthened by what was added',
-      formula: 's = s·e^(−k·A/V), then s + (1 − s)·r/V',
-      inputs: [
-        {
-          name: 'carried by a drained sheet',
-          symbol: 'k',
-          value: CARRIED_MILLILITRES_PER_M2,
-          unit: 'ml/m²',
-          standing: 'memory',
-        },
-        { name: 'sheets through it', symbol: 'n', value: passes.length, unit: '', standing: 'yours' },
-        { name: 'in the tray', symbol: 'V', value: bath.millilitres, unit: 'ml', standing: 'yours' },
-        {
-          name: 'added',
-          symbol: 'r',
-          value: bath.replenished.reduce((sum, one) => sum + one.millilitres, 0),
-          unit: 'ml',
-          standing: 'yours',
-        },
-      ],
-      standing: 'memory',
-      source:
-        'Exponential dilution in a well-stirred tray; the amount a sheet carries is from memory, about 5 ml on 8 × 10 in',
-      leavesOut: 'what the prints themselves use up',
     },
   }
 }

@@ -148,7 +148,7 @@ describe('prints through a bath', () => {
     }
     const works = [done, elsewhere, lying]
     expect(passesOf(developer.id, works).map((pass) => pass.sheetId)).toEqual([sheet.id])
-    const withIt = passesOf(developer.id, works, (id) => id === uuid(6))
+    const withIt = passesOf(developer.id, works, { inIt: (id) => id === uuid(6) })
     expect(withIt.map((pass) => pass.sheetId)).toEqual([uuid(6), sheet.id])
     expect(withIt[0]!.squareMetres).toBeCloseTo(PRINT_SQUARE_METRES, 6)
   })

@@ -5,15 +5,10 @@ import type { BathUse, ProcessDefinition } from '../schema/definition'
 import type { Sheet } from '../schema/records'
 import type { WasteClass } from '../schema/substance'
 import { wasteClassOf } from '../chemistry/waste'
-import type { RunState } from '../run/runState'
-import {
-  PRINT_SQUARE_METRES,
-  type Pass,
-  type FixerAim,
-  capacityOf,
-  usedShare,
-  strengthOf,
-} from './bathCapacity'
+import type { RunState, StepState } from '../run/runState'
+import { PRINT_SQUARE_METRES, type Pass, type FixerAim, capacityOf, usedShare } from './bathCapacity'
+import type { Exchange } from './trayExchange'
+import { trayLevel } from './trayLevel'
 
 type SheetSize = Pick<Sheet, 'id' | 'widthMillimetres' | 'heightMillimetres'>
 
@@ -40,6 +35,8 @@ export interface BathCondition {
   used: Figure | null
   /** What is left of its strength after what was carried in and out, 1 when fresh. */
   strength: Figure
+  /** What is left in the tray, ml. */
+  level: Figure
   verdict: BathVerdict
   /** Prints of 8 × 10 in that it still takes; `null` where nothing limits it. */
   printsLeft: number | null
@@ -90,35 +87,38 @@ export const strengthOff = (
     }),
   )
 
-/**
- * Prints that lay in a bath, by the logs of their sheets, earliest first.
- *
- * @param inIt whether a sheet is in it at this moment; such a print counts from when it was slid in.
- * @param silverPerM2 g of silver that a sheet brings on a square metre, for fixers.
- */
+interface AboutPasses<Work> {
+  /** Whether a sheet is in it at this moment; such a print counts from when it was slid in. */
+  inIt?: (sheetId: string) => boolean
+  /** g of silver that a sheet brings on a square metre, for fixers. */
+  silverPerM2?: ((work: Work) => number) | undefined
+  /** What a sheet takes along and brings in at a step; without it every sheet counts as a wet one. */
+  exchange?: (work: Work, step: StepState) => Exchange
+}
+
+/** Prints that lay in a bath, by the logs of their sheets, earliest first. */
 export function passesOf<Work extends { sheet: SheetSize; state: RunState }>(
   bathId: string,
   works: readonly Work[],
-  inIt: (sheetId: string) => boolean = () => false,
-  silverPerM2?: (work: Work) => number,
+  { inIt = () => false, silverPerM2, exchange }: AboutPasses<Work> = {},
 ): Pass[] {
   return works
     .flatMap((work) => {
       const { sheet, state } = work
       const squareMetres = (sheet.widthMillimetres * sheet.heightMillimetres) / 1e6
-      const pass = (at: number): Pass => ({
+      const pass = (step: StepState): Pass => ({
         sheetId: sheet.id,
-        at,
+        at: step.startedAt ?? step.finishedAt ?? 0,
         squareMetres,
         ...(silverPerM2 && { silverGrams: silverPerM2(work) * squareMetres }),
+        ...(exchange && { exchange: exchange(work, step) }),
       })
-      const done = state.steps
-        .filter((step) => step.bathId === bathId && step.status === 'done')
-        .map((step) => pass(step.startedAt ?? step.finishedAt ?? 0))
       const running = state.steps[state.current]
-      return running?.startedAt !== undefined && running.status === 'running' && inIt(sheet.id)
-        ? [...done, pass(running.startedAt)]
-        : done
+      const isIn = running?.startedAt !== undefined && running.status === 'running' && inIt(sheet.id)
+      return [
+        ...state.steps.filter((step) => step.bathId === bathId && step.status === 'done'),
+        ...(isIn ? [running] : []),
+      ].map(pass)
     })
     .sort((a, b) => a.at - b.at)
 }
@@ -156,7 +156,7 @@ export function bathCondition(
     squareMetres,
     printsSince,
     used,
-    strength: strengthOf(bath, passes),
+    ...trayLevel(bath, passes),
     verdict: verdictOf(bath, use, { used, printsSince, bestUntil, count: passes.length }, now),
     printsLeft: left.length ? Math.max(0, Math.floor(Math.min(...left) + 1e-6)) : null,
     bestUntil,

@@ -17,8 +17,10 @@ export const Bath = z.strictObject({
   madeAt: Stamp,
   /** For one print, or for as many as it bears. */
   manner: z.enum(['oneShot', 'reused']),
-  /** What was added to keep it strong; as much was poured off. */
+  /** What was added to keep it strong; what no longer fitted the tray was poured off first. */
   replenished: z.array(z.strictObject({ at: Stamp, millilitres: z.number().gt(0).max(100_000) })).max(500),
+  /** When it was filtered. */
+  filtered: z.array(Stamp).max(500),
   ended: z.strictObject({ at: Stamp, why: z.enum(['discarded', 'undone']) }).optional(),
   note: Text,
   changedAt: Stamp,

@@ -94,6 +94,20 @@ export const drying: StepDefinition = {
   },
 }
 
+/** A sheet on or in the tray of a solution before it is exposed. */
+export const laying = {
+  station: 'coat',
+  place: 'bench',
+  kind: 'wait',
+  perCoat: false,
+  begins: 'press',
+  endpoint: {
+    good: 'The sheet is flat, and its edges no longer curl.',
+    doubt: 'Bubbles under it: lift a corner and lower it again.',
+    swatch: [],
+  },
+} as const satisfies Partial<StepDefinition>
+
 export const exposing: StepDefinition = {
   id: 'expose',
   station: 'light',

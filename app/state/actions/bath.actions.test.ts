@@ -46,7 +46,7 @@ const only = async () => (await db.baths.toArray())[0]!
 describe('a tray', () => {
   it('is filled from a bottle, and both are as before when that is taken back', async () => {
     const bottleId = await bottle()
-    const id = await act.fillTray({ ...fill, bottleId })
+    const id = await act.fillTray({ ...fill, from: { bottleId, millilitres: 800 } })
     expect(await left(bottleId)).toBe(200)
     expect(await only()).toMatchObject({ millilitres: 800, replenished: [] })
     await act.undoFill(id)
@@ -56,24 +56,49 @@ describe('a tray', () => {
 
   it('is not filled with nothing, and then nothing is taken either', async () => {
     const bottleId = await bottle()
-    await expect(act.fillTray({ ...fill, millilitres: 0, bottleId })).rejects.toThrow()
+    await expect(
+      act.fillTray({ ...fill, millilitres: 0, from: { bottleId, millilitres: 800 } }),
+    ).rejects.toThrow()
     expect(await db.baths.count()).toBe(0)
     expect(await left(bottleId)).toBe(1000)
   })
 
   it('is replenished, more than once, and the last of it taken back', async () => {
     const bottleId = await bottle()
-    await act.fillTray({ ...fill, millilitres: 400, bottleId })
-    await act.replenish(await only(), 200, bottleId)
-    await act.replenish(await only(), 100)
+    await act.fillTray({ ...fill, millilitres: 400, from: { bottleId, millilitres: 400 } })
+    const poured = { wasteClass: 'silver' as const, millilitres: 180 }
+    const wasteId = await act.replenish({ bath: await only(), millilitres: 200, bottleId, poured })
+    const none = await act.replenish({
+      bath: await only(),
+      millilitres: 100,
+      bottleId: undefined,
+      poured: null,
+    })
+    expect(await db.wastes.toArray()).toMatchObject([{ id: wasteId, amount: 180, what: 'Citrate developer' }])
     expect((await only()).replenished.map((one) => one.millilitres)).toEqual([200, 100])
     expect(await left(bottleId)).toBe(400)
-    await act.undoReplenish((await only()).id)
+    await act.undoReplenish((await only()).id, none)
     expect((await only()).replenished.map((one) => one.millilitres)).toEqual([200])
-    await act.undoReplenish((await only()).id)
+    await act.undoReplenish((await only()).id, wasteId)
     expect(await left(bottleId)).toBe(600)
-    await act.undoReplenish((await only()).id)
+    expect((await db.wastes.toArray())[0]?.takenBackAt).toBeDefined()
+    await act.undoReplenish((await only()).id, null)
     expect((await only()).replenished).toEqual([])
+  })
+
+  it('is diluted with water, which its bottle does not give', async () => {
+    const bottleId = await bottle()
+    await act.fillTray({ ...fill, millilitres: 600, from: { bottleId, millilitres: 200 } })
+    expect(await left(bottleId)).toBe(800)
+  })
+
+  it('is filtered, and that is taken back', async () => {
+    const id = await act.fillTray(fill)
+    await act.filterBath(id)
+    await act.filterBath(id)
+    expect((await only()).filtered).toHaveLength(2)
+    await act.undoFilter(id)
+    expect((await only()).filtered).toHaveLength(1)
   })
 
   it('has a temperature', async () => {
@@ -87,13 +112,14 @@ describe('a tray', () => {
     const second = await act.fillTray({ ...fill, bath: 'hypo-2', name: 'Plain hypo, second bath' })
     const what = {
       bath: (await db.baths.get(first))!,
+      millilitres: 760,
       wasteClass: 'silver' as const,
       next: (await db.baths.get(second))!,
     }
     const waste = await act.discardBath(what)
     expect(await db.wastes.get(waste)).toMatchObject({
       wasteClass: 'silver',
-      amount: 800,
+      amount: 760,
       what: 'Plain hypo',
     })
     expect((await db.baths.get(first))?.ended?.why).toBe('discarded')

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { texts } from './words'
+import BathPanel from '../../kit/BathPanel.vue'
 import BigClock from '../../kit/BigClock.vue'
 import BigTarget from '../../kit/BigTarget.vue'
 import UndoTargets from '../../kit/UndoTargets.vue'
@@ -39,6 +40,7 @@ const {
   isOthersGlass,
   shownPlan,
   glassSaid,
+  tray,
   title,
   bottleLabels,
   swatch,
@@ -147,6 +149,7 @@ const {
         <BigTarget :label="stepTarget" hint=" " @press="startOrFinish" />
         <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
       </div>
+      <BathPanel v-if="tray" :tray="tray" :one="inHand" stays />
     </template>
     <CoatEnough
       v-if="coatLaid"

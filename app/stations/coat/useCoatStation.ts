@@ -17,6 +17,7 @@ import { useMarginNotes, type MarginNote } from '../../state/margin.store'
 import { useNotice } from '../../state/notice.store'
 import { momentSaid } from '../../words/moments'
 import { usePreferences } from '../../state/preferences.store'
+import { useBaths } from '../../state/baths.store'
 import { stepNotes } from '../../words/stepNotes'
 import { useStation } from '../../state/useStation'
 import { chalkNotes, roomNotes } from '../../words/planNotes'
@@ -29,9 +30,10 @@ const wholeMinutes = (seconds: number) => (seconds < 60 ? Math.floor(seconds) : 
 
 /** The sheet being coated: its mix, its clocks, and what the margin says of paper and room. */
 export function useCoatStation() {
-  const [router, workroom, preferences, now, notice] = [
+  const [router, workroom, baths, preferences, now, notice] = [
     useRouter(),
     useWorkroom(),
+    useBaths(),
     usePreferences(),
     useNow(),
     useNotice(),
@@ -51,7 +53,7 @@ export function useCoatStation() {
     move,
     follow,
     choose,
-  } = useStation('coat')
+  } = useStation('coat', (next) => baths.withBath(inHand.value, next))
 
   const definition = () => inHand.value?.definition ?? null
   const sheet = () => inHand.value?.sheet ?? null
@@ -87,6 +89,11 @@ export function useCoatStation() {
     if (!glass) return ''
     const said = { age: formatSpan(wholeMinutes(glass.ageSeconds)), limit: formatSpan(glass.limitSeconds) }
     return glass.isOld ? texts.glassOld(said) : texts.glassAge(said)
+  })
+  /** The solution that the sheet is floated on or soaked in, if that is what is in hand. */
+  const tray = computed(() => {
+    const solution = inHand.value && !hasMovedOn.value ? baths.solutionOf(inHand.value, false) : null
+    return solution && { id: solution.id, solution }
   })
   const isOthersGlass = computed(() => (inHand.value?.sheet.batch?.place ?? 1) > 1)
 
@@ -264,6 +271,7 @@ export function useCoatStation() {
     isOthersGlass,
     shownPlan,
     glassSaid,
+    tray,
     title,
     bottleLabels,
     swatch,

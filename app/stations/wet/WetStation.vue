@@ -8,7 +8,7 @@ import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FindingList from '../../kit/FindingList.vue'
 import LeastTime from '../../kit/LeastTime.vue'
 import StationHead from '../../kit/StationHead.vue'
-import BathPanel from './parts/BathPanel.vue'
+import BathPanel from '../../kit/BathPanel.vue'
 import TrayRow from './parts/TrayRow.vue'
 import { useWetStation } from './useWetStation'
 

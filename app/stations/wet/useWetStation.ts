@@ -6,7 +6,6 @@ import { coatSolutes } from '@core/process/orderRules'
 import { nextRocking } from '@core/run/timing'
 import { trayVolume } from '@core/paper/amounts'
 import { formatClock } from '@core/quantity/format'
-import type { Happening } from '@core/schema/event'
 import { substances } from '@library/index'
 import { useNow } from '../../state/useNow'
 import { useWorkroom, type SheetInRoom } from '../../state/workroom.store'
@@ -42,13 +41,7 @@ export function useWetStation() {
     move,
     follow,
     choose,
-  } = useStation('wet', withBath)
-
-  /** A print that leaves a tray says which bath it lay in. */
-  function withBath(next: Happening): Happening {
-    const bath = inHand.value && next.type === 'stepFinished' ? baths.bathUnder(inHand.value) : null
-    return bath && next.type === 'stepFinished' ? { ...next, bathId: bath.id } : next
-  }
+  } = useStation('wet', (next) => baths.withBath(inHand.value, next))
 
   // What is told in words need not be asked at every beat.
   const second = computed(() => Math.floor(now.now / 1000) * 1000)

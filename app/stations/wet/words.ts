@@ -6,9 +6,6 @@ export const texts = {
   hungDryYouCanLook: 'Hung to dry. You can look at it wet, but judge it dry.',
   rockTray: ({ wait }: { wait: string }) => `Rock the tray or turn the print in ${wait}.`,
 
-  // useBathPanel
-  secondBathBecomesFirstFill: 'The second bath becomes the first. Fill a fresh second bath.',
-
   // useWetNotes
   printsInTray: ({ names, prints }: { names: string; prints: number }) =>
     `${names} ${prints === 1 ? 'is' : 'are'} in it. Wait until the tray is free, or add this print so that they do not overlap.`,

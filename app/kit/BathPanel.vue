@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import KitButton from '../../../kit/KitButton.vue'
-import { digits } from '@core/quantity/format'
-import ChoiceRow from '../../../kit/ChoiceRow.vue'
-import BigTarget from '../../../kit/BigTarget.vue'
-import FigureValue from '../../../kit/FigureValue.vue'
-import FindingList from '../../../kit/FindingList.vue'
-import SelectField from '../../../kit/SelectField.vue'
-import QuantityField from '../../../kit/QuantityField.vue'
-import { useBathPanel, type BathPanelProps } from '../useBathPanel'
+import KitButton from './KitButton.vue'
+import { digits, formatQuantity } from '@core/quantity/format'
+import ChoiceRow from './ChoiceRow.vue'
+import BigTarget from './BigTarget.vue'
+import FigureValue from './FigureValue.vue'
+import FindingList from './FindingList.vue'
+import SelectField from './SelectField.vue'
+import QuantityField from './QuantityField.vue'
+import { useBathPanel, type BathPanelProps } from './useBathPanel'
 
-/** One tray opened: filled from the shelf, replenished, its temperature, poured away into its jar. */
+/** One tray opened: filled from the shelf, replenished, filtered, its temperature, poured away into its jar. */
 const props = defineProps<BathPanelProps>()
 defineEmits<{ close: [] }>()
 
@@ -23,6 +23,7 @@ const {
   MANNERS,
   manner,
   volume,
+  water,
   celsius,
   bottleId,
   addition,
@@ -30,6 +31,7 @@ const {
   bottleOptions,
   fill,
   add,
+  filter,
   warm,
   findings,
   pressWords,
@@ -42,7 +44,7 @@ const {
     <header>
       <h2>{{ solution.name }}</h2>
       <p class="es-quiet">{{ solutesLine }}</p>
-      <KitButton kind="quiet" @click="$emit('close')">Close</KitButton>
+      <KitButton v-if="!stays" kind="quiet" @click="$emit('close')">Close</KitButton>
     </header>
 
     <div v-if="bath && standing" class="BathPanel-row">
@@ -52,6 +54,11 @@ const {
         label="of capacity used"
         :figure="standing.used"
         :text="`${digits(100 * standing.used.value, 2)} %`"
+      />
+      <FigureValue
+        label="in the tray"
+        :figure="standing.level"
+        :text="formatQuantity(standing.level.value, 'volume')"
       />
       <FigureValue
         label="of strength left"
@@ -76,6 +83,7 @@ const {
         />
         <SelectField v-if="ready.length" v-model="bottleId" label="From bottle" :options="bottleOptions" />
         <BigTarget quiet label="Replenish" @press="add" />
+        <BigTarget quiet label="Filtered" @press="filter" />
       </template>
       <BigTarget quiet :label="pressWords" @press="pourAway" />
     </div>
@@ -89,6 +97,15 @@ const {
         unit="ml"
       />
       <QuantityField
+        v-if="bottleId"
+        v-model="water"
+        label="Of this, water"
+        :fault="faults.water"
+        placeholder="none"
+        dimension="volume"
+        unit="ml"
+      />
+      <QuantityField
         v-model="celsius"
         label="Temperature, °C"
         :fault="faults.temperature"
@@ -98,7 +115,7 @@ const {
       />
       <SelectField v-if="ready.length" v-model="bottleId" label="From bottle" :options="bottleOptions" />
       <ChoiceRow v-model="manner" label="Use" :options="MANNERS" />
-      <BigTarget label="Fill the tray" @press="fill" />
+      <BigTarget :quiet="stays" label="Fill the tray" @press="fill" />
     </form>
     <FindingList :findings="findings" />
     <ul v-if="!bath" class="es-quiet">

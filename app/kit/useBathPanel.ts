@@ -1,44 +1,61 @@
 import { texts } from './words'
 import type { BenchTray } from '@core/process/bench'
-import type { SheetInRoom } from '../../state/workroom.store'
+import { pouredOff } from '@core/process/trayLevel'
+import type { SheetInRoom } from '../state/workroom.store'
 import { computed, ref, watch } from 'vue'
 import { leftIn, holdsStock } from '@core/chemistry/lots'
 import { CoreError } from '@core/errors'
 import { trayVolume } from '@core/paper/amounts'
 import { useOf, wasteOf } from '@core/process/baths'
+import { trayOf } from '@core/process/trays'
+import { wordsIdOf } from '@core/run/runState'
 import { digits, formatQuantity } from '@core/quantity/format'
 import { parseQuantity } from '@core/quantity/parse'
 import { substances } from '@library/index'
-import { useWorkroom } from '../../state/workroom.store'
-import { momentSaid } from '../../words/moments'
-import { useNotice } from '../../state/notice.store'
-import { useAttempt } from '../../state/useAttempt'
-import { useNow } from '../../state/useNow'
+import { useWorkroom } from '../state/workroom.store'
+import { momentSaid } from '../words/moments'
+import { useNotice } from '../state/notice.store'
+import { useAttempt } from '../state/useAttempt'
+import { useNow } from '../state/useNow'
 import {
   discardBath,
   fillTray,
+  filterBath,
   replenish,
   setTemperature,
   undoDiscard,
   undoFill,
+  undoFilter,
   undoReplenish,
-} from '../../state/actions/bath.actions'
-import { usePour } from '../../state/usePour'
-import { useBaths } from '../../state/baths.store'
+} from '../state/actions/bath.actions'
+import { usePour } from '../state/usePour'
+import { useBaths } from '../state/baths.store'
 
 /** What a BathPanel is given. */
 export interface BathPanelProps {
-  tray: BenchTray
+  tray: Pick<BenchTray, 'id' | 'solution'>
   one: SheetInRoom
+  /** It belongs to the page and cannot be closed. */
+  stays?: boolean
 }
 
-/** One tray: filling, replenishing, temperature, and pouring away. */
+/** Depth of liquid that covers a sheet in its tray, mm: common practice; a floated sheet needs less, from memory. */
+const [DEPTH, DEPTH_TO_FLOAT] = [15, 8]
+const depthFor = (tray: string | undefined, { definition, sheet, state }: SheetInRoom) => {
+  const isFloated = definition.steps.some(
+    (step) =>
+      step.lays?.by === 'float' &&
+      state.steps.some(({ planned }) => wordsIdOf(planned) === step.id) &&
+      trayOf(definition, step, sheet.choices)?.id === tray,
+  )
+  return isFloated ? DEPTH_TO_FLOAT : DEPTH
+}
+
+/** One tray: filling, replenishing, filtering, temperature, and pouring away. */
 export function useBathPanel(props: Readonly<BathPanelProps>) {
   const [workroom, baths, notice, now] = [useWorkroom(), useBaths(), useNotice(), useNow()]
   const { faults, attempt } = useAttempt()
 
-  /** Depth of liquid that covers a sheet in its tray, in mm: common practice. */
-  const DEPTH = 15
   const solution = computed(() => props.tray.solution)
   const bath = computed(() =>
     solution.value ? baths.standing(props.one.definition, solution.value, props.one.sheet.choices) : null,
@@ -48,20 +65,24 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
   const solutes = computed(() =>
     solution.value ? baths.solutesOf(props.one.definition, solution.value, props.one.sheet.choices) : [],
   )
+  /** What is in the tray; before it is filled, what the school means by it. */
   const solutesLine = computed(() =>
-    solutes.value
-      .map((one) => `${substances[one.substanceId]?.name ?? one.substanceId} ${digits(one.percentWv)} %`)
+    (bath.value?.contents ?? solutes.value.map((one) => ({ ...one, percent: one.percentWv })))
+      .map((one) => `${substances[one.substanceId]?.name ?? one.substanceId} ${digits(one.percent)} %`)
       .join(', '),
   )
 
   const capacityLine = computed(() => {
     if (!bath.value || !standing.value) return ''
     const count = standing.value.passes.length
+    const what = props.stays ? 'sheet' : 'print'
     const until = standing.value.bestUntil
+    const filteredAt = bath.value.filtered.at(-1)
     return [
-      `${formatQuantity(bath.value.millilitres, 'volume')}, filled ${momentSaid(bath.value.madeAt, now.now)}`,
+      `Filled ${momentSaid(bath.value.madeAt, now.now)} with ${formatQuantity(bath.value.millilitres, 'volume')}`,
+      filteredAt === undefined ? '' : `, filtered ${momentSaid(filteredAt, now.now)}`,
       until === null ? '' : `, good until ${momentSaid(until, now.now)}`,
-      count === 0 ? '; no prints yet.' : count === 1 ? '; 1 print.' : `; ${count} prints.`,
+      count === 0 ? `; no ${what}s yet.` : count === 1 ? `; 1 ${what}.` : `; ${count} ${what}s.`,
     ].join('')
   })
 
@@ -71,6 +92,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
   ]
   const manner = ref<string | undefined>('reused')
   const volume = ref('')
+  const water = ref('')
   const celsius = ref('')
   const bottleId = ref('')
   const addition = ref('')
@@ -90,15 +112,30 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
   watch(
     () => [props.tray.id, bath.value?.id] as const,
     () => {
-      const millilitres = Math.ceil(trayVolume(props.one.sheet, DEPTH).value / 50) * 50
+      const millilitres =
+        Math.ceil(trayVolume(props.one.sheet, depthFor(solution.value?.id, props.one)).value / 50) * 50
       volume.value = formatQuantity(millilitres, 'volume')
+      water.value = ''
       celsius.value = bath.value?.celsius === undefined ? '' : String(bath.value.celsius)
-      bottleId.value = ready.value[0]?.id ?? ''
+      const chosen = props.one.sheet.bottles[solution.value?.id ?? '']
+      bottleId.value = (ready.value.find(({ id }) => id === chosen) ?? ready.value[0])?.id ?? ''
       manner.value = rule.value?.manner ?? 'reused'
       addition.value = formatQuantity(rule.value?.replenish?.millilitres ?? 200, 'volume')
     },
     { immediate: true },
   )
+  /** Water of what is poured, ml: below the whole. */
+  function readWater(whole: number): number {
+    if (!water.value.trim() || !bottleId.value) return 0
+    const value = parseQuantity(water.value, 'volume', { field: 'water', bareUnit: 'ml' })
+    if (value >= 0 && value < whole) return value
+    throw new CoreError({
+      code: 'too-much',
+      field: 'water',
+      problem: `Of ${formatQuantity(whole, 'volume')} in the tray, the water must be less.`,
+      remedy: 'Enter the water alone, for example 300 ml of 400 ml.',
+    })
+  }
   const readVolume = (text: string, field: string) => {
     const value = parseQuantity(text, 'volume', { field, bareUnit: 'ml' })
     if (!(value > 0))
@@ -124,19 +161,25 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
   }
   const readCelsius = (text: string) =>
     text.trim() ? parseQuantity(text, 'temperature', { field: 'temperature', bareUnit: 'degC' }) : undefined
-  const fromBottle = computed(() => (bottleId.value ? { bottleId: bottleId.value } : {}))
 
   async function fill(): Promise<void> {
     const held = solution.value
     if (!held) return
-    let degrees: number | undefined
-    if (!(await attempt('temperature', () => void (degrees = readCelsius(celsius.value))))) return
+    let [millilitres, ofWater, degrees]: [number, number, number | undefined] = [0, 0, undefined]
+    const isRead =
+      (await attempt('temperature', () => void (degrees = readCelsius(celsius.value)))) &&
+      (await attempt('volume', () => void (millilitres = readVolume(volume.value, 'volume')))) &&
+      (await attempt('water', () => void (ofWater = readWater(millilitres))))
+    if (!isRead) return
     await attempt('volume', async () => {
-      const millilitres = readVolume(volume.value, 'volume')
       const bottle = ready.value.find((one) => one.id === bottleId.value)
-      checkLeft(millilitres)
+      const poured = millilitres - ofWater
+      checkLeft(poured)
       const contents = bottle
-        ? bottle.contents.map(({ substanceId, percent }) => ({ substanceId, percent }))
+        ? bottle.contents.map(({ substanceId, percent }) => ({
+            substanceId,
+            percent: (percent * poured) / millilitres,
+          }))
         : solutes.value.map(({ substanceId, percentWv }) => ({ substanceId, percent: percentWv }))
       const id = await fillTray({
         processId: props.one.definition.id,
@@ -146,21 +189,31 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
         millilitres,
         ...(degrees !== undefined && { celsius: degrees }),
         manner: manner.value === 'oneShot' ? 'oneShot' : 'reused',
-        ...fromBottle.value,
+        ...(bottle && { from: { bottleId: bottle.id, millilitres: poured } }),
       })
       notice.say(`${held.name}: ${formatQuantity(millilitres, 'volume')} in the tray.`, () => undoFill(id))
     })
   }
   async function add(): Promise<void> {
-    const held = bath.value
-    if (!held) return
+    const [held, level] = [bath.value, standing.value?.level.value]
+    if (!held || level === undefined) return
     await attempt('addition', async () => {
       const millilitres = readVolume(addition.value, 'addition')
       checkLeft(millilitres)
-      await replenish(held, millilitres, bottleId.value || undefined)
-      notice.say(`${held.name}: ${formatQuantity(millilitres, 'volume')} added.`, () =>
-        undoReplenish(held.id),
-      )
+      const off = Math.round(pouredOff(held, level, millilitres))
+      const wasteId = await replenish({
+        bath: held,
+        millilitres,
+        bottleId: bottleId.value || undefined,
+        poured: off ? { wasteClass: wasteOf(held, substances), millilitres: off } : null,
+      })
+      const said = {
+        name: held.name,
+        added: formatQuantity(millilitres, 'volume'),
+        poured: off ? formatQuantity(off, 'volume') : null,
+        jar: jarName.value,
+      }
+      notice.say(texts.added(said), () => undoReplenish(held.id, wasteId))
     })
   }
   async function warm(): Promise<void> {
@@ -171,6 +224,12 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
       if (degrees !== undefined) await setTemperature(held.id, degrees)
     })
   }
+  async function filter(): Promise<void> {
+    const held = bath.value
+    if (!held) return
+    await filterBath(held.id)
+    notice.say(`${held.name}: filtered.`, () => undoFilter(held.id))
+  }
   const { findings, jarName, pressWords } = usePour(
     computed(() => bath.value && { ...bath.value, wasteClass: wasteOf(bath.value, substances) }),
   )
@@ -179,7 +238,8 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     if (!held) return
     const followed = rule.value?.followedBy
     const next = followed ? (baths.all.find((one) => one.bath === followed && !one.ended) ?? null) : null
-    const what = { bath: held, wasteClass: wasteOf(held, substances), next }
+    const millilitres = Math.round(standing.value?.level.value ?? held.millilitres)
+    const what = { bath: held, millilitres, wasteClass: wasteOf(held, substances), next }
     await attempt('discard', async () => {
       const wasteId = await discardBath(what)
       notice.say(
@@ -198,6 +258,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     MANNERS,
     manner,
     volume,
+    water,
     celsius,
     bottleId,
     addition,
@@ -205,6 +266,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     bottleOptions,
     fill,
     add,
+    filter,
     warm,
     findings,
     pressWords,

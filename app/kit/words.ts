@@ -1,0 +1,16 @@
+/** Sentences of what several stations show. */
+export const texts = {
+  // useBathPanel
+  secondBathBecomesFirstFill: 'The second bath becomes the first. Fill a fresh second bath.',
+  added: ({
+    name,
+    added,
+    poured,
+    jar,
+  }: {
+    name: string
+    added: string
+    poured: string | null
+    jar: string
+  }) => `${name}: ${added} added${poured ? `, ${poured} poured off first into waste jar: ${jar}` : ''}.`,
+}
