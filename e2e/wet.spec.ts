@@ -102,7 +102,7 @@ test('a bath is replenished, poured away into its jar, and had back', async ({ p
   await panel.getByRole('button', { name: 'Replenish' }).click()
   // Three dry prints have taken some along: what fits is not poured off.
   await expect(
-    page.getByText(/^Citrate developer: 200\sml added, 1\d\d\sml poured off first into waste jar/),
+    page.getByText(/Citrate developer: 200\sml added, 1\d\d\sml poured off first into waste jar/),
   ).toBeVisible()
   await panel.getByRole('button', { name: /^Pour into waste jar/ }).click()
   await expect(page.getByText(/Citrate developer into waste jar/)).toBeVisible()
