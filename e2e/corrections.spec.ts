@@ -27,6 +27,12 @@ test('a forgotten press is set right, a missed one entered, and both can be undo
 
   await page.keyboard.press('c')
   const exposure = main.getByRole('group', { name: 'Expose' })
+  // Below a field stands what was understood; one that is emptied is no entry without a change.
+  await exposure.getByLabel('Ended').fill('11:50')
+  await expect(exposure).toContainText('= Mon, 2 Mar 2026, 11:50:00')
+  await exposure.getByLabel('Ended').fill('')
+  await main.getByRole('button', { name: 'Save corrections' }).click()
+  await expect(exposure.getByLabel('Ended')).toHaveAttribute('aria-invalid', 'true')
   await exposure.getByLabel('Ended').fill('11:50')
   await main.getByRole('button', { name: 'Save corrections' }).click()
   await expect(main.getByRole('alert')).toContainText('These times do not fit together')

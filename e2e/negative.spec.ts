@@ -4,7 +4,7 @@ import sharp from 'sharp'
 import { expect, test } from './test.ts'
 import { DEMO_ADDRESS } from './browser.ts'
 import { filmOf } from './films.ts'
-import { readPdf } from './readPdf.ts'
+import { readPdf } from './files.ts'
 import { expectDim, open } from './workroom.ts'
 
 /** A picture that runs from black at its left to white at its right. */
@@ -24,6 +24,23 @@ const slope = (width = 800, height = 1000): Promise<Buffer> =>
 const choose = (page: Page, buffer: Buffer, name = 'slope.jpg', mimeType = 'image/jpeg') =>
   page.getByLabel('Picture file').setInputFiles({ name, mimeType, buffer })
 
+/** A file that is dragged onto the page and let go. */
+async function drop(page: Page, buffer: Buffer): Promise<void> {
+  const dataTransfer = await page.evaluateHandle(
+    (bytes) => {
+      const held = new DataTransfer()
+      held.items.add(new File([Uint8Array.from(bytes)], 'slope.jpg', { type: 'image/jpeg' }))
+      return held
+    },
+    [...buffer],
+  )
+  const over = page.getByRole('button', { name: 'Choose a picture' })
+  await over.dispatchEvent('dragenter', { dataTransfer })
+  await expect(page.locator('[data-drop]')).toBeVisible()
+  await over.dispatchEvent('drop', { dataTransfer })
+  await expect(page.locator('[data-drop]')).toBeHidden()
+}
+
 async function made(page: Page): Promise<Download> {
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -34,7 +51,7 @@ async function made(page: Page): Promise<Download> {
 test('a picture becomes a 16-bit negative of exact size, inverted and mirrored', async ({ page }) => {
   await open(page, '/negative')
   await expect(page.getByRole('button', { name: 'Make negative' })).toBeDisabled()
-  await choose(page, await slope())
+  await drop(page, await slope())
   await expect(page.getByRole('heading', { name: 'slope.jpg' })).toBeVisible()
   await expect(page.getByText(/2880 × 3600 at 360 ppi/)).toBeVisible()
   await page.getByLabel('Resolution, ppi').fill('100')

@@ -1,8 +1,10 @@
+import { readPdf, saved } from './files.ts'
 import { expect, test } from './test.ts'
 import { open } from './workroom.ts'
 
 test('a large sheet is measured, torn by the rule, treated on the clock, and becomes a sheet', async ({
   page,
+  context,
 }) => {
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page, '/paper/new')
@@ -79,6 +81,18 @@ test('a large sheet is measured, torn by the rule, treated on the clock, and bec
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Classic cyanotype')
   await page.keyboard.press('3')
   await expect(torn.getByRole('listitem').filter({ hasText: 'HR-1' })).toContainText('sheet 1')
+
+  // The piece and what was done to it belong to the print: on its page and on its passport.
+  await open(page, '/prints')
+  await page.getByText('On its own piece').first().click()
+  const margin = page.getByRole('complementary', { name: 'Margin' })
+  await expect(margin).toContainText('HR-1, pencil cross')
+  await expect(margin).toContainText(/Acid bath against chalk/)
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  const passport = await saved(page, () => page.getByRole('button', { name: 'Passport' }).click())
+  const { words } = await readPdf(context, passport.file, 1)
+  expect(words).toContain('HR-1, pencil cross')
+  expect(words).toMatch(/acid bath against chalk/i)
 })
 
 test('mixed sizes are torn from one sheet, in centimetres', async ({ page }) => {

@@ -1,10 +1,9 @@
-import { readFile } from 'node:fs/promises'
-import type { Download, Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import exifr from 'exifr'
 import sharp from 'sharp'
 import { expect, test } from './test.ts'
 import { DEMO_ADDRESS } from './browser.ts'
-import { readPdf } from './readPdf.ts'
+import { readPdf, saved } from './files.ts'
 import { expectDim, open, pick } from './workroom.ts'
 
 /** Opens one print of the demo by words of its thread. */
@@ -15,12 +14,6 @@ async function openPrint(page: Page, words: string, title: string): Promise<void
   // Its own heading, and not that of the line, which stands until the print is there.
   await expect(page.getByRole('heading', { name: title.replace(/^\d+ /, ''), level: 1 })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Note' }).first()).toBeVisible()
-}
-const saved = async (page: Page, press: () => Promise<void>): Promise<{ file: Buffer; name: string }> => {
-  const waiting = page.waitForEvent('download')
-  await press()
-  const download: Download = await waiting
-  return { file: await readFile(await download.path()), name: download.suggestedFilename() }
 }
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first()
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' })

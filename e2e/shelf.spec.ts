@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import jsQR from 'jsqr'
 import { expect, test } from './test.ts'
-import { readPdf } from './readPdf.ts'
+import { readPdf } from './files.ts'
 import { DEMO_ADDRESS } from './browser.ts'
 import { expectDim, leftIn, make, open, pick, takeIn } from './workroom.ts'
 

@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { useFileDialog } from '@vueuse/core'
-import { computed, useTemplateRef, type Ref } from 'vue'
+import { useDropZone, useFileDialog } from '@vueuse/core'
+import { computed, useTemplateRef, watch, type Ref } from 'vue'
 
-/** A choice of files without a look of its own: whoever has it opens it from a button. */
+/**
+ * A choice of files without a look of its own: whoever has it opens it from a button. Files may also be dropped on the
+ * block it is in, which is outlined meanwhile.
+ */
 const props = defineProps<{ label: string; accept: string; multiple?: boolean; capture?: 'environment' }>()
 const emit = defineEmits<{ chosen: [files: File[]] }>()
 const input = useTemplateRef<HTMLInputElement>('input')
@@ -17,6 +20,12 @@ const { open, onChange } = useFileDialog({
 onChange((files) => {
   if (files?.length) emit('chosen', [...files])
 })
+const block = computed(() => (props.capture ? null : input.value?.parentElement))
+const { isOverDropZone } = useDropZone(block, {
+  multiple: props.multiple ?? false,
+  onDrop: (files) => files?.length && emit('chosen', files),
+})
+watch(isOverDropZone, (isOver) => block.value?.toggleAttribute('data-drop', isOver))
 defineExpose({ open })
 </script>
 

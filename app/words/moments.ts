@@ -20,6 +20,13 @@ export const dayOf = (at: number): string => day.format(at)
 export const dateOf = (at: number, now: number): string =>
   (new Date(at).getFullYear() === new Date(now).getFullYear() ? dated : datedFar).format(at)
 
+const whole = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short', day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit', second: '2-digit',
+}) // prettier-ignore
+
+/** A moment with all that belongs to it: `Tue, 24 Nov 2026, 14:02:05`. */
+export const wholeMoment = (at: number): string => whole.format(at)
+
 /** How long ago something was: `just now` within a minute, also where the clock was set since. */
 export const agoSaid = (at: number, now: number): string =>
   now - at < 60_000 ? 'just now' : `${formatSpan((now - at) / 1000)} ago`

@@ -45,6 +45,8 @@ describe('digits', () => {
     [0.01234, '0.0123'],
     [12_345, '12\u2009345'],
     [-3.14159, '−3.14'],
+    [10.04, '10'],
+    [10.06, '10.1'],
   ])('shows %d as %s', (value, shown) => expect(digits(value)).toBe(shown))
   it('keeps zeros where columns must align', () => expect(digits(2, 3, true)).toBe('2.00'))
 })

@@ -190,7 +190,7 @@ export const classicCyanotype: ProcessDefinition = {
     },
     {
       id: 'exposure',
-      name: 'Exposure',
+      name: 'How it is exposed',
       startsWith: 'calibrated',
       options: [
         {

@@ -28,7 +28,6 @@ const {
   colours,
   dryDown,
   file,
-  isOver,
   PARTS,
   part,
   sheetOptions,
@@ -40,12 +39,7 @@ const {
 </script>
 
 <template>
-  <section
-    class="NegativeStation"
-    @dragover.prevent="isOver = true"
-    @dragleave="isOver = false"
-    @drop.prevent="take($event.dataTransfer?.files)"
-  >
+  <section class="NegativeStation">
     <header>
       <div>
         <p class="es-kicker">
@@ -69,12 +63,7 @@ const {
       {{ desk.fault.problem }} {{ desk.fault.remedy }}
     </p>
 
-    <PressCard
-      v-if="!desk.picture"
-      class="NegativeStation-drop"
-      :class="{ 'is-over': isOver }"
-      @click="file?.open()"
-    >
+    <PressCard v-if="!desk.picture" class="NegativeStation-drop" @click="file?.open()">
       <strong>{{ desk.isOpening ? 'Opening the picture…' : 'Choose a picture' }}</strong>
       <span>{{ texts.orDropFileHereTiff }}</span>
     </PressCard>
@@ -158,10 +147,6 @@ h1 {
   border: 2px dashed var(--es-line);
   background: none;
   cursor: pointer;
-}
-
-.NegativeStation-drop.is-over {
-  border-color: var(--es-ember);
 }
 
 .NegativeStation-drop strong {

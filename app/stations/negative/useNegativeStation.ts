@@ -21,7 +21,6 @@ export function useNegativeStation() {
   const { withCurve, sheet, read, film, print, pixels, proof, rungs, histogram, notes, colours, dryDown } =
     useFilms(shownLayer)
   const file = useTemplateRef<InstanceType<typeof FileChoice>>('file')
-  const isOver = ref(false)
   const PARTS = [
     { id: 'print', name: 'the print' },
     { id: 'picture', name: 'the picture' },
@@ -60,9 +59,8 @@ export function useNegativeStation() {
     },
   )
 
-  async function take(list: FileList | readonly File[] | null | undefined): Promise<void> {
-    isOver.value = false
-    const chosen = list?.[0]
+  async function take(list: readonly File[]): Promise<void> {
+    const chosen = list[0]
     if (chosen && (await desk.open(chosen)) && mix.value) await desk.look(chosen, mix.value)
   }
 
@@ -139,7 +137,6 @@ export function useNegativeStation() {
     colours,
     dryDown,
     file,
-    isOver,
     PARTS,
     part,
     sheetOptions,

@@ -25,7 +25,7 @@ describe('the form of corrections', () => {
   it('asks for nothing where nothing was written', () => expect(asked('expose', {})).toEqual([]))
 
   it('shows a start only where the step has one of its own', () =>
-    expect(stepDrafts(entries, names).map(({ id, started, finished }) => [id, started !== '', finished !== ''])).toEqual([
+    expect(stepDrafts(entries, names).map(({ id, started, finished }) => [id, started !== undefined, finished !== undefined])).toEqual([
       ['mix', false, true],
       ['spread', false, true],
       ['dry', false, true],
@@ -62,6 +62,7 @@ describe('the form of corrections', () => {
 
   it.each<[string, () => unknown, string]>([
     ['a time that is none', () => asked('expose', { finished: 'noon' }), 'expose/finished'],
+    ['a time that was wiped out', () => asked('expose', { finished: '' }), 'expose/finished'],
     ['drops that are none', () => asked('mix', { drops: [{ component: 'iron', name: 'iron', count: '2.5' }] }), 'mix/iron'],
     ['a missed entry without its time', () => asked('', {}, { what: 'wash/waterChanged', at: '', until: '' }), 'missed/at'],
     ['a pause without its end', () => asked('', {}, { what: 'expose/looked', at: '14:00', until: '' }), 'missed/until'],

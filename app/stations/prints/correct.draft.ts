@@ -8,10 +8,10 @@ import { momentIn } from '../../words/readMoment'
 export interface StepDraft {
   id: string
   title: string
-  /** Empty where the step flows on from the one before. */
-  started: string
-  /** Empty while it is under way. */
-  finished: string
+  /** Absent where the step flows on from the one before. */
+  started?: string
+  /** Absent while it is under way. */
+  finished?: string
   drops: { component: string; name: string; count: string }[]
 }
 
@@ -44,8 +44,8 @@ export const stepDrafts = (entries: readonly StepEntries[], names: Names): StepD
   entries.map((one) => ({
     id: one.step.planned.id,
     title: names.step(one),
-    started: one.ownsStart && one.start ? momentText(one.start.at) : '',
-    finished: one.end ? momentText(one.end.at) : '',
+    ...(one.ownsStart && one.start && { started: momentText(one.start.at) }),
+    ...(one.end && { finished: momentText(one.end.at) }),
     drops: one.end
       ? Object.entries(one.step.drops).map(([component, count]) => ({
           component,
@@ -94,8 +94,12 @@ export function readCorrections(
 }
 
 /** @returns `undefined` where the text is still what the record says, or nothing can be written there. */
-function changedMoment(text: string, recorded: number | undefined, field: string): number | undefined {
-  if (recorded === undefined || text === momentText(recorded) || text === '') return undefined
+function changedMoment(
+  text: string | undefined,
+  recorded: number | undefined,
+  field: string,
+): number | undefined {
+  if (text === undefined || recorded === undefined || text === momentText(recorded)) return undefined
   return momentIn(text, recorded, field)
 }
 

@@ -3,6 +3,7 @@ import KitButton from '../../../kit/KitButton.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
 import FigureValue from '../../../kit/FigureValue.vue'
 import SelectField from '../../../kit/SelectField.vue'
+import MomentField from '../../../kit/MomentField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
 import { texts } from '../words'
@@ -96,9 +97,10 @@ const {
         unit="min"
       />
       <template v-if="isSun && isPlaced">
-        <TextField
+        <MomentField
           v-model="foundAt"
           label="When was it found?"
+          :near="now.now"
           placeholder="2026-06-21 12:30"
           :fault="foundFault"
         />

@@ -8,6 +8,7 @@ import type { ProcessDefinition } from '@core/schema/definition'
 import BigTarget from '../../../kit/BigTarget.vue'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import SelectField from '../../../kit/SelectField.vue'
+import MomentField from '../../../kit/MomentField.vue'
 import TextField from '../../../kit/TextField.vue'
 import { amend } from '../../../storage/log'
 import { missable, readCorrections, stepDrafts, type MissedDraft } from '../correct.draft'
@@ -34,6 +35,11 @@ const missed = ref<MissedDraft>({ what: '', at: '', until: '' })
 const choices = computed(() => [{ id: '', name: texts.nothingMissed }, ...missable(entries, names)])
 const fault = shallowRef<Refusal>()
 const faultOf = (field: string) => (fault.value?.field === field ? fault.value : undefined)
+/** A time without a date is on the recorded day. */
+const nearOf = (id: string | undefined, which: 'start' | 'end' = 'start') => {
+  const one = entries.find(({ step }) => step.planned.id === id)
+  return one?.[which]?.at ?? one?.end?.at ?? 0
+}
 const isPause = computed(() => missed.value.what.endsWith('/looked'))
 const general = computed(() => (fault.value?.field.includes('/') ? undefined : fault.value))
 
@@ -56,19 +62,21 @@ async function save(): Promise<void> {
     <fieldset v-for="draft in steps" :key="draft.id">
       <legend>{{ draft.title }}</legend>
       <div class="CorrectRecord-row">
-        <TextField
-          v-if="draft.started"
+        <MomentField
+          v-if="draft.started !== undefined"
           v-model="draft.started"
           label="Started"
+          :near="nearOf(draft.id)"
           :fault="faultOf(`${draft.id}/started`)"
         />
-        <TextField
-          v-if="draft.finished"
+        <MomentField
+          v-if="draft.finished !== undefined"
           v-model="draft.finished"
           label="Ended"
+          :near="nearOf(draft.id, 'end')"
           :fault="faultOf(`${draft.id}/finished`)"
         />
-        <p v-if="!draft.finished" class="es-quiet">{{ texts.stillUnderWay }}</p>
+        <p v-if="draft.finished === undefined" class="es-quiet">{{ texts.stillUnderWay }}</p>
         <TextField
           v-for="one in draft.drops"
           :key="one.component"
@@ -82,17 +90,19 @@ async function save(): Promise<void> {
       <legend>{{ texts.doneWithoutPress }}</legend>
       <div class="CorrectRecord-row">
         <SelectField v-model="missed.what" label="What" :options="choices" />
-        <TextField
+        <MomentField
           v-if="missed.what"
           v-model="missed.at"
           :label="isPause ? 'From' : 'At'"
+          :near="nearOf(missed.what.split('/')[0])"
           placeholder="14:05"
           :fault="faultOf('missed/at')"
         />
-        <TextField
+        <MomentField
           v-if="isPause"
           v-model="missed.until"
           label="Until"
+          :near="nearOf(missed.what.split('/')[0])"
           placeholder="14:10"
           :fault="faultOf('missed/until')"
         />

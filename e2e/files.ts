@@ -1,5 +1,14 @@
 import { readFileSync } from 'node:fs'
-import type { BrowserContext } from '@playwright/test'
+import { readFile } from 'node:fs/promises'
+import type { BrowserContext, Page } from '@playwright/test'
+
+/** What a press saves as a file. */
+export async function saved(page: Page, press: () => Promise<void>): Promise<{ file: Buffer; name: string }> {
+  const waiting = page.waitForEvent('download')
+  await press()
+  const download = await waiting
+  return { file: await readFile(await download.path()), name: download.suggestedFilename() }
+}
 
 /** The first page of a PDF as another program's reader shows it, in a page of its own. */
 export async function readPdf(
