@@ -2,7 +2,7 @@ import { copyFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
-import { defineConfig, type Plugin } from 'vite'
+import { defineConfig, type Plugin, type Rolldown } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
@@ -16,27 +16,34 @@ export const alias = {
 /** Where a web host has the app: `BASE_PATH=/studio/ npm run build`. */
 const base = process.env.BASE_PATH ?? '/'
 
-/**
- * Few files: every page is fetched ahead, and each file costs the browser more to ask for than to read. What only some
- * use (charts, PDF, the writer of calendars) stays a file of its own.
- */
+/** What the first screen needs: everything that its script imports, and what that imports in turn. */
+let first: Set<string> | null = null
+function isOfFirstScreen(id: string, build: Rolldown.ChunkingContext): boolean {
+  if (!first) {
+    first = new Set([here('./app/main.ts')])
+    for (const one of first)
+      for (const imported of build.getModuleInfo(one)?.importedIds ?? []) first.add(imported)
+  }
+  return first.has(id)
+}
+
 const ROOT = here('./')
 const own = (folders: RegExp) => (id: string) => id.startsWith(ROOT) && folders.test(id.slice(ROOT.length))
-const FILES = [
-  {
-    name: 'frameworks',
-    test: own(/^node_modules\/(@?vue|pinia|dexie|zod|uuid|@noble|fflate)/),
-    priority: 5,
-  },
+/**
+ * Few files: every page is fetched ahead, and each file costs the browser more to ask for than to read. What the first
+ * screen needs is one, and what only some use (charts, PDF, the writer of calendars) stays a file of its own.
+ */
+const FILES: Rolldown.CodeSplittingGroup[] = [
+  { name: (id, context) => (isOfFirstScreen(id, context) ? 'first' : null), priority: 5 },
   { name: 'charts', test: own(/^node_modules\/(chart\.js|vue-chartjs)/), priority: 4 },
   { name: 'base', test: own(/^(core|library|app\/(storage|workers|state|words))\//), priority: 3 },
   {
     name: 'kit',
-    test: own(/^node_modules\/(@?element-plus|lodash|@floating-ui)|^app\/kit\/(?!ChartFigure)/),
+    test: own(/^node_modules\/(@?element-plus|lodash|@floating-ui|@?vue|fflate)|^app\/kit\/(?!ChartFigure)/),
     priority: 2,
   },
   {
-    name: (id: string) => /^app\/stations\/(\w+)\//.exec(id.slice(ROOT.length))?.[1] ?? null,
+    name: (id) => /^app\/stations\/(\w+)\//.exec(id.slice(ROOT.length))?.[1] ?? null,
     test: own(/^app\/stations\/(?!.*Pdf\.ts)/),
     priority: 1,
   },

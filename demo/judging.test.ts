@@ -10,7 +10,9 @@ import { traitsOf } from '@core/judge/traits'
 import { trendsOf } from '@core/judge/trends'
 import { replay } from '@core/run/run'
 import { logsBySheet } from '@core/archive/logs'
-import { effects, faults, processes, substances, treatments } from '@library/index'
+import { faults } from '@library/faults'
+import { processes, substances, treatments } from '@library/index'
+import { effects } from '@library/judging/effects'
 import { demoScenario } from './scenario'
 
 const NOW = Date.UTC(2026, 5, 12, 14, 3, 7)

@@ -7,7 +7,7 @@ import { OWN_ADDRESS } from './browser.ts'
  * again, which costs several times as much; what was typed into the page that is open stays.
  */
 export async function open(page: Page, address = '/'): Promise<void> {
-  const there = new URL(address, OWN_ADDRESS)
+  const there = new URL(address, page.url().startsWith('http') ? page.url() : OWN_ADDRESS)
   const isThere = page.url().startsWith(`${there.origin}/`) && (await page.locator('#app').count()) > 0
   if (isThere) await turnTo(page, there.pathname + there.search)
   else await page.goto(address)

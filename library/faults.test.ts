@@ -1,7 +1,8 @@
 import { diagnose, rankQuestions, rankTests, type Observed } from '@core/judge/diagnosis'
 import { traitsOf } from '@core/judge/traits'
 import { startingChoices } from '@core/process/plan'
-import { faults, processes } from './index'
+import { faults } from './faults'
+import { processes } from './index'
 
 const traits = (process: string, over?: string) =>
   traitsOf(processes[process]!, {

@@ -45,9 +45,9 @@ async function inApp(browser, address, file, size, resolution, rounds) {
   await page.goto(`${address}/negative`)
   await page.getByRole('heading', { level: 1 }).waitFor()
   await page.getByLabel('Picture file').setInputFiles(file)
-  await page.getByRole('button', { name: 'Make the negative' }).waitFor()
-  await page.getByLabel('Size of the picture').fill(size)
-  await page.getByLabel('Pixels to the inch').fill(resolution)
+  await page.getByRole('button', { name: 'Make negative' }).waitFor()
+  await page.getByLabel('Picture size').fill(size)
+  await page.getByLabel('Resolution, ppi').fill(resolution)
   // The first gesture on a page wakes its sound; that is no part of the work.
   await page.getByRole('heading', { level: 1 }).click()
   await page.waitForTimeout(1500)
@@ -66,7 +66,7 @@ async function inApp(browser, address, file, size, resolution, rounds) {
     const look = () => (memory = Math.max(memory, rendererMemory()))
     const watch = isWatched ? setInterval(look, 200) : 0
     const began = performance.now()
-    await page.getByRole('button', { name: 'Make the negative' }).click()
+    await page.getByRole('button', { name: 'Make negative' }).click()
     const download = await done
     if (!isWatched || rounds === 1) took.push(performance.now() - began)
     clearInterval(watch)
@@ -117,12 +117,12 @@ async function scanOf35(load) {
 async function readingInApp(browser, address, scan) {
   const page = await (await browser.newContext({ acceptDownloads: true })).newPage()
   await page.goto(`${address}/negative/calibrate`)
-  await page.getByRole('button', { name: 'Begin a calibration' }).click()
-  await page.getByRole('button', { name: 'To the chart' }).click()
+  await page.getByRole('button', { name: 'New calibration' }).click()
+  await page.getByRole('button', { name: 'Create chart' }).click()
   const film = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'The chart as a negative' }).click()
+  await page.getByRole('button', { name: 'Save the chart negative' }).click()
   await film
-  await page.getByRole('button', { name: 'It is printed and dry' }).click()
+  await page.getByRole('button', { name: 'Chart is printed and dry' }).click()
   await page.getByLabel('Scan of the chart').waitFor({ state: 'attached' })
   const bytes = readFileSync(scan).toString('base64')
   const [reading, decoding] = [[], []]

@@ -69,7 +69,7 @@ export async function benchPrints(browser, address, sources) {
   took.import = await timed(async () => {
     await page.getByLabel('Archive file').setInputFiles(path)
     await page.getByRole('button', { name: 'Import', exact: true }).last().click({ timeout: 300_000 })
-    await page.getByText('Imported.').waitFor({ timeout: 300_000 })
+    await page.getByText(/Imported\./).waitFor({ timeout: 300_000 })
   })
   // Warm: the application has come to rest with all of it in memory.
   await page.goto(address)
@@ -126,7 +126,7 @@ export async function benchPrints(browser, address, sources) {
   await page.waitForTimeout(2000)
   took.check = await timed(async () => {
     await page.getByRole('button', { name: 'Check stored data' }).click()
-    await page.getByText(/looked at/).waitFor({ timeout: 120_000 })
+    await page.getByText(/checked\. No faults found|faults? in/).waitFor({ timeout: 120_000 })
   })
   await context.close()
   rmSync(profile, { recursive: true, force: true })

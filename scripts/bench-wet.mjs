@@ -55,7 +55,7 @@ export async function benchWet(browser, address, sources) {
   await page.getByRole('heading', { level: 1 }).waitFor()
   await page.getByLabel('Archive file').setInputFiles(path)
   await page.getByRole('button', { name: 'Import', exact: true }).last().click()
-  await page.getByText('Imported.').waitFor()
+  await page.getByText(/Imported\./).waitFor()
   await page.goto(`${address}/wet`)
   await page.getByRole('heading', { level: 1 }).waitFor()
   await page.waitForTimeout(3000)

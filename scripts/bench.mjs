@@ -86,7 +86,7 @@ async function longestTask(copies) {
   await page.getByRole('heading', { level: 1 }).waitFor()
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save as a file' }).click(),
+    page.getByRole('button', { name: 'Save as file' }).click(),
   ])
   const { process } = JSON.parse(readFileSync(await download.path(), 'utf8'))
   await page.evaluate(
@@ -128,15 +128,15 @@ async function longestTask(copies) {
 async function timesToTear() {
   const page = await browser.newPage()
   await page.goto(`${own.address}/paper/tear`)
-  await page.getByLabel('The sheet, as measured').fill('22.5 x 30 in')
+  await page.getByLabel('Measured sheet size').fill('22.5 x 30 in')
   for (const [i, [size, count]] of [
     ['8.125 x 10.25 in', '4'],
     ['5.375 x 7.125 in', '6'],
     ['4 x 5.625 in', '8'],
   ].entries()) {
-    if (i) await page.getByRole('button', { name: 'Another size' }).click()
+    if (i) await page.getByRole('button', { name: 'Add a size' }).click()
     await page.getByLabel(`Piece ${i + 1}`).fill(size)
-    await page.getByLabel('How many').nth(i).fill(count)
+    await page.getByLabel('Number of pieces').nth(i).fill(count)
   }
   await page.locator('.TearingPage-sum').waitFor()
   await page.waitForTimeout(600)

@@ -1,6 +1,7 @@
 // npm run words: prints every text that a user can read, with its place, so that all of it can be proof-read in one go.
 // `npm run words app/stations/light` prints those of one folder. With --check it ends with an error where a text has a
-// word that Ember Sheet does not use, or where a sentence of a station or of the frame is not in its words.ts.
+// word that Ember Sheet does not use, where a sentence of a station or of the frame is not in its words.ts, or where a
+// script presses what is not there any more.
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -63,6 +64,23 @@ const places = files.flatMap((file) =>
   textsOf(file, readFileSync(join(root, file), 'utf8')).map(({ line, text }) => ({ file, line, text })),
 )
 
+/** What the scripts press and fill, and no text says any more: no test runs them. */
+function lostByScripts() {
+  const scripts = execFileSync('git', ['ls-files', 'scripts'], { cwd: root, encoding: 'utf8' }).split('\n')
+  const pressed = /(?:getBy(?:Label|Text)\(|\bname: )'([^'\n]+)'/g
+  return scripts
+    .filter((file) => file.endsWith('.mjs'))
+    .flatMap((file) =>
+      [...readFileSync(join(root, file), 'utf8').matchAll(pressed)].map(([, label]) => [file, label]),
+    )
+    .filter(([, label]) => {
+      // Numbers and the end of a sentence are put together when it is shown.
+      const parts = label.split(/[\d.]+/).map((part) => part.trim())
+      return !parts.every((part) => places.some(({ text }) => text.includes(part)))
+    })
+    .map(([file, label]) => `${file}: no text of the application says “${label}”.`)
+}
+
 if (process.argv.includes('--check')) {
   const faults = places.flatMap(({ file, line, text }) => {
     // What is computed between the words has names of its own.
@@ -74,6 +92,7 @@ if (process.argv.includes('--check')) {
   for (const { file, line, text } of places)
     if (KEEPS_NO_SENTENCES.test(file) && isSentence(text))
       faults.push(`${file}:${line}: move this sentence to words.ts: ${text}`)
+  if (!asked.length) faults.push(...lostByScripts())
   if (faults.length) console.log(faults.join('\n'))
   console.log(`${faults.length} faults in ${places.length} texts.`)
   if (faults.length) process.exitCode = 1

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElRadio, ElRadioGroup } from 'element-plus'
+import { ElRadio, ElRadioGroup } from 'element-plus/es/components/radio/index.mjs'
 import 'element-plus/es/components/radio/style/css'
 import 'element-plus/es/components/radio-group/style/css'
 import type { Refusal } from '@core/errors'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton } from 'element-plus/es/components/button/index.mjs'
 import 'element-plus/es/components/button/style/css'
 
 /** A button with words: `plain`, or `quiet` and lower for what is pressed seldom. `aria-pressed` marks a choice. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElCheckbox } from 'element-plus'
+import { ElCheckbox } from 'element-plus/es/components/checkbox/index.mjs'
 import 'element-plus/es/components/checkbox/style/css'
 
 /** Something that is so or not; its words are the slot. */

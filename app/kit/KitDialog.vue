@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElDialog } from 'element-plus'
+import { ElDialog } from 'element-plus/es/components/dialog/index.mjs'
 import 'element-plus/es/components/dialog/style/css'
 
 /** A question in front of the page. It is there as long as it is drawn; Escape and a press beside it close it. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElSwitch } from 'element-plus'
+import { ElSwitch } from 'element-plus/es/components/switch/index.mjs'
 import 'element-plus/es/components/switch/style/css'
 
 /** A setting that is on or off at once. */

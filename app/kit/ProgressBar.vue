@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElProgress } from 'element-plus'
+import { ElProgress } from 'element-plus/es/components/progress/index.mjs'
 import 'element-plus/es/components/progress/style/css'
 
 /** How far something is, 0 to 1. */

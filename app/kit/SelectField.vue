@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="Chosen extends string | string[]">
-import { ElSelectV2 } from 'element-plus'
+import { ElSelectV2 } from 'element-plus/es/components/select-v2/index.mjs'
 import 'element-plus/es/components/select-v2/style/css'
 import { computed, useId } from 'vue'
 

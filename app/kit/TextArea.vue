@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElInput } from 'element-plus'
+import { ElInput } from 'element-plus/es/components/input/index.mjs'
 import 'element-plus/es/components/input/style/css'
 import { useTemplateRef } from 'vue'
 

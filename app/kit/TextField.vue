@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ElAutocomplete, ElInput } from 'element-plus'
+import { ElAutocomplete } from 'element-plus/es/components/autocomplete/index.mjs'
+import { ElInput } from 'element-plus/es/components/input/index.mjs'
 import 'element-plus/es/components/autocomplete/style/css'
 import 'element-plus/es/components/input/style/css'
 import { computed, onMounted, useId, useTemplateRef } from 'vue'

@@ -1,7 +1,7 @@
 import { texts } from './words'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { faults } from '@library/index'
+import { faults } from '@library/faults'
 import { useWorkroom } from '../../state/workroom.store'
 import { useKeyRows } from '../../state/keys.store'
 import { useMarginNotes } from '../../state/margin.store'

@@ -3,7 +3,7 @@ import { afterTest, diagnose, rankQuestions, rankTests, type Observed } from '@c
 import { belongs } from '@core/judge/faultBook'
 import { observe } from '@core/judge/observe'
 import { traitsOf } from '@core/judge/traits'
-import { faults } from '@library/index'
+import { faults } from '@library/faults'
 import { useDiagnosisRows } from '../../state/queries'
 import { changeDiagnosis } from '../../state/actions/print.actions'
 import { useRoomRecords } from '../../state/useRoomRecords'
