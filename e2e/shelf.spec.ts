@@ -187,6 +187,45 @@ test('what is thrown away lies in its jar until it is handed over', async ({ pag
   await expect(jar).toBeHidden()
 })
 
+test('a kit, a bought solution and a misspelt name come onto the shelf', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page, '/shelf/take-in')
+  await page.getByText('A kit', { exact: true }).click()
+  await expect(page.getByText('let it rest 24 h')).toBeVisible()
+  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Before you open it')
+  await page.getByRole('button', { name: 'Water added: start the clock' }).click()
+  // Both bottles rest on one day’s clocks, with a strength that no one stated.
+  const ledge = page.getByRole('region', { name: 'Running clocks' })
+  await expect(ledge).toContainText('Ferricyanide F-1 · resting, ready tomorrow 10:00')
+  await expect(ledge).toContainText('Iron citrate IC-1 · resting')
+  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText(
+    'Its strength was not stated',
+  )
+  await page.clock.fastForward('24:01:00')
+  await expect(ledge).not.toContainText('resting')
+
+  // A name that is not quite right still finds what is close; what is sold both ways is asked about.
+  await open(page, '/shelf/take-in')
+  const chemical = page.getByRole('combobox', { name: 'Chemical' })
+  await chemical.click()
+  await chemical.fill('gold cloride')
+  await expect(page.getByText('Not found. These are close:')).toBeVisible()
+  await page.getByRole('option', { name: /^gold chloride/ }).click()
+  await page.getByRole('button', { name: 'It is a solution' }).click()
+  await page.getByLabel('Strength, %').fill('1')
+  await page.getByLabel('Volume').fill('0 ml')
+  await page.getByLabel('Best before').fill('06/2028')
+  await page.getByRole('button', { name: 'Add to shelf' }).first().click()
+  await expect(page.getByText('The volume must be above zero.')).toBeVisible()
+  await page.getByLabel('Volume').fill('25 ml')
+  await expect(page.getByText('= Fri, 30 Jun 2028')).toBeVisible()
+  await page.getByRole('button', { name: 'Add to shelf' }).first().click()
+  const margin = page.getByRole('complementary', { name: 'Margin' })
+  await expect(margin).toContainText(/gold chloride 1\s%/)
+  await expect(margin).not.toContainText('Its strength was not stated')
+  await expect(page.getByRole('region', { name: /^Gold chloride/ })).toContainText(/25\sml left/)
+})
+
 test('a bottle that nobody measured is not thrown away under a made-up amount', async ({ page }) => {
   await open(page, '/shelf/take-in')
   await pick(page, 'Chemical', /^silver nitrate/, 'silver nitrate')

@@ -33,7 +33,8 @@ export async function loadSources() {
 
 /** Prints each figure as a share of its budget. @returns whether all are within. */
 export async function benchCore({ load }) {
-  const { readSolution, rowOf } = await load('app/stations/shelf/solution.draft.ts')
+  const { readSolution } = await load('app/stations/shelf/solution.draft.ts')
+  const { rowOf } = await load('app/stations/shelf/recipeRows.ts')
   const { substances, incompatibilities } = await load('library/index.ts')
   const { tearingPlan } = await load('core/paper/tearing.ts')
 

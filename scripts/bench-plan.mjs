@@ -7,7 +7,7 @@ const BUDGET = { first: 200, whole: 3000, replan: 1000 }
 /** The session, and the same in its midst: four sheets coated and drying. */
 async function sessionsOf(load) {
   const { outlineOf, startingChoices } = await load('core/process/plan.ts')
-  const { emptyRun } = await load('core/run/run.ts')
+  const { emptyRun } = await load('core/run/runState.ts')
   const { processes } = await load('library/index.ts')
   const ids = ['classic-cyanotype', 'kallitype', 'gold-platinum']
   const sheets = Array.from({ length: 12 }, (_, n) => {

@@ -1,7 +1,7 @@
 // npm run structure: which folder imports which, as counts; ends with an error where a cycle is found. With --write it
 // draws the floors into docs/architecture.md.
 import { execFileSync } from 'node:child_process'
-import { readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join, normalize } from 'node:path'
 import { root } from './setup.mjs'
 
@@ -67,6 +67,25 @@ for (const floor of floors)
   }
 if (inCycles.length) {
   console.error(`These folders import one another in a circle: ${inCycles.join(', ')}.`)
+  process.exit(1)
+}
+/** What the benches load by its place, and is not there any more: no test runs them. */
+const lost = readdirSync(join(root, 'scripts'))
+  .filter((name) => name.startsWith('bench'))
+  .flatMap((name) => [
+    ...readFileSync(join(root, 'scripts', name), 'utf8').matchAll(
+      /\{ ([\w, ]+) \} = await load\('([^']+)'\)/g,
+    ),
+  ])
+  .flatMap(([, names, path]) => names.split(', ').map((name) => [name, path]))
+  .filter(([name, path]) => {
+    const text = existsSync(join(root, path)) ? readFileSync(join(root, path), 'utf8') : ''
+    return !new RegExp(
+      `export (?:async )?(?:const|function\\*?|class) ${name}\\b|export \\{[^}]*\\b${name}\\b`,
+    ).test(text)
+  })
+if (lost.length) {
+  console.error(`The benches load what is not there: ${lost.map((one) => one.join(' of ')).join(', ')}.`)
   process.exit(1)
 }
 console.log(`${placed.size} folders on ${floors.length} floors, no cycle.`)

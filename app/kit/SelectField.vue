@@ -1,13 +1,14 @@
 <script setup lang="ts" generic="Chosen extends string | string[]">
 import { ElSelectV2 } from 'element-plus/es/components/select-v2/index.mjs'
 import 'element-plus/es/components/select-v2/style/css'
-import { computed, useId } from 'vue'
+import { computed, ref, useId } from 'vue'
+import { findOptions, type Findable } from './findOptions'
+import { texts } from './words'
 
 /** One of many, or any number where the model is a list; found by typing. Long lists are drawn only as far as they are seen. */
 const props = defineProps<{
   label: string
-  /** `also` holds other names by which an option is found. */
-  options: readonly { id: string; name: string; also?: readonly string[] }[]
+  options: readonly Findable[]
   hint?: string
   placeholder?: string
   clearable?: boolean
@@ -17,8 +18,10 @@ const props = defineProps<{
 const chosen = defineModel<Chosen>({ required: true })
 const isMany = computed(() => Array.isArray(chosen.value))
 const id = useId()
+const search = ref('')
+const found = computed(() => findOptions(props.options, search.value))
 const listed = computed(() =>
-  props.options.map(({ id: value, name, also }) => ({
+  found.value.found.map(({ id: value, name, also }) => ({
     value,
     label: also?.length ? `${name} (${also.join(', ')})` : name,
   })),
@@ -39,8 +42,12 @@ const nameOf = (value: unknown) => props.options.find((one) => one.id === value)
       :item-height="40"
       :multiple="isMany"
       :value-on-clear="isMany ? undefined : ''"
+      :filter-method="(text: string) => (search = text)"
+      :no-data-text="texts.noOption"
       filterable
+      @visible-change="search = ''"
     >
+      <template v-if="found.isClose && listed.length" #header>{{ texts.onlyClose }}</template>
       <template #label="{ value }">{{ nameOf(value) }}</template>
     </ElSelectV2>
     <p v-if="!bare" class="es-quiet">{{ hint }}</p>

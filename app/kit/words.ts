@@ -1,5 +1,9 @@
 /** Sentences of what several stations show. */
 export const texts = {
+  // SelectField
+  noOption: 'Nothing like it here. Try another name.',
+  onlyClose: 'Not found. These are close:',
+
   // useBathPanel
   secondBathBecomesFirstFill: 'The second bath becomes the first. Fill a fresh second bath.',
   added: ({

@@ -24,6 +24,13 @@ const whole = new Intl.DateTimeFormat('en-GB', {
   weekday: 'short', day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit', second: '2-digit',
 }) // prettier-ignore
 
+const wholeOfDay = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short', day: 'numeric', month: 'short', year: 'numeric',
+}) // prettier-ignore
+
+/** A day with all that belongs to it: `Tue, 24 Nov 2026`. */
+export const wholeDay = (at: number): string => wholeOfDay.format(at)
+
 /** A moment with all that belongs to it: `Tue, 24 Nov 2026, 14:02:05`. */
 export const wholeMoment = (at: number): string => whole.format(at)
 

@@ -159,6 +159,8 @@ describe('days and times of day', () => {
     ['5/13/2026', [2026, 5, 13]],
     ['2026-05', [2026, 5, null]],
     ['May 2026', [2026, 5, null]],
+    ['05/2026', [2026, 5, null]],
+    ['5.2026', [2026, 5, null]],
     ['2026', [2026, null, null]],
     ['29 Feb 2028', [2028, 2, 29]],
   ])('%s', (text, [year, month, day]) => expect(parseDay(text, field)).toEqual({ year, month, day }))
@@ -168,6 +170,7 @@ describe('days and times of day', () => {
     ['29 Feb 2026', 'no-such-day'],
     ['2026-13', 'no-such-day'],
     ['31.4.2026', 'no-such-day'],
+    ['13/2026', 'no-such-day'],
     ['5/6/2026', 'ambiguous'],
     ['tomorrow', 'unreadable'],
     ['12 Foo 2026', 'unreadable'],

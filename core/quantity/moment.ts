@@ -12,7 +12,8 @@ const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', '
 const monthOf = (word: string): number => MONTHS.indexOf(word.slice(0, 3).toLowerCase()) + 1
 
 /**
- * Reads a day as people write it: `2026-05-12`, `12 May 2026`, `May 12, 2026`, `12.5.2026`, `2026-05`, `May 2026`, `2026`.
+ * Reads a day as people write it: `2026-05-12`, `12 May 2026`, `May 12, 2026`, `12.5.2026`, `2026-05`,
+ * `05/2026`, `May 2026`, `2026`.
  *
  * @throws CoreError `empty`, `unreadable`, `ambiguous` for `5/6/2026`, `no-such-day` for `2026-02-30`.
  */
@@ -27,6 +28,9 @@ export function parseDay(text: string, field: string): CalendarDay {
 
   const iso = /^(\d{4})(?:[-/.](\d{1,2})(?:[-/.](\d{1,2}))?)?$/.exec(plain)
   if (iso) return checked(Number(iso[1]), numberOr(iso[2]), numberOr(iso[3]), refuse, plain)
+  // As on the label of a bottle: best before 06/2028.
+  const monthOnly = /^(\d{1,2})[/.-](\d{4})$/.exec(plain)
+  if (monthOnly) return checked(Number(monthOnly[2]), Number(monthOnly[1]), null, refuse, plain)
   const dayFirst = /^(?:(\d{1,2})(?:st|nd|rd|th)?\.?\s+)?([a-z]{3,9})\.?,?\s+(\d{4})$/i.exec(plain)
   const monthFirst = /^([a-z]{3,9})\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})$/i.exec(plain)
   const words = dayFirst

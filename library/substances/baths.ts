@@ -6,7 +6,7 @@ const anhydrous = (formula: string) => ({ id: 'anhydrous', name: 'anhydrous', fo
 /** What fixes, clears, tones, bleaches and hardens. */
 export const bathSubstances: readonly Substance[] = [
   {
-    id: 'sodium-thiosulfate', name: 'sodium thiosulfate', synonyms: ['hypo', 'plain hypo crystals'],
+    id: 'sodium-thiosulfate', name: 'sodium thiosulfate', synonyms: ['hypo', 'fixer crystals'],
     forms: [{ id: 'pentahydrate', name: 'pentahydrate, crystals', formula: 'Na2S2O3·5H2O' }, anhydrous('Na2S2O3')],
     state: 'solid', purityPercent: 99, solubility: { form: 'anhydrous', at: [[0, 52.5], [20, 70.1], [40, 104]], ...CRC }, bulk: { least: 0.9, most: 1.1, ...HEAPED },
     hazard: harmless, reacts: ['thiosulfate'], waste: 'fixer', storage: 'Dry, away from acids.', caution: 'thiosulfate',

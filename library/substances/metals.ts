@@ -17,12 +17,12 @@ export const metalSubstances: readonly Substance[] = [
     reacts: ['silver', 'oxidiser'], waste: 'silver', colour: '#a89e92', storage: 'Brown glass, dark, away from everything organic.', caution: 'silver',
   },
   {
-    id: 'potassium-chloroplatinite', name: 'potassium chloroplatinite', synonyms: ['potassium tetrachloroplatinate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'K2PtCl4' }],
+    id: 'potassium-chloroplatinite', name: 'potassium chloroplatinite', synonyms: ['potassium platinum chloride', 'potassium tetrachloroplatinate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'K2PtCl4' }],
     state: 'solid', purityPercent: 99, solubility: { at: [[20, 23]], standing: 'memory', source: 'A 20 % stock is about full at room temperature and forms crystals when it cools; common practice, from memory' },
     hazard: nobleHazard, reacts: [], waste: 'noble', colour: '#a3502f', storage: 'Closed; a 20 % bottle forms crystals when cool and is warmed clear before use.', caution: 'platinum',
   },
   {
-    id: 'ammonium-chloroplatinite', name: 'ammonium chloroplatinite', synonyms: ['ammonium tetrachloroplatinate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: '(NH4)2PtCl4' }],
+    id: 'ammonium-chloroplatinite', name: 'ammonium chloroplatinite', synonyms: ['ammonium platinum chloride', 'ammonium tetrachloroplatinate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: '(NH4)2PtCl4' }],
     state: 'solid', purityPercent: 99, hazard: nobleHazard, reacts: ['ammonium'], waste: 'noble', colour: '#a3502f', storage: 'Closed, dark.', caution: 'platinum',
   },
   {
@@ -35,15 +35,15 @@ export const metalSubstances: readonly Substance[] = [
     state: 'solid', purityPercent: 99, hazard: goldHazard, reacts: [], waste: 'noble', colour: '#7d4630', storage: 'Closed; dissolves only with a chloride beside it.', caution: 'noble',
   },
   {
-    id: 'sodium-chloropalladite', name: 'sodium chloropalladite', synonyms: ['sodium tetrachloropalladate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'Na2PdCl4' }],
+    id: 'sodium-chloropalladite', name: 'sodium chloropalladite', synonyms: ['sodium palladium chloride', 'sodium tetrachloropalladate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'Na2PdCl4' }],
     state: 'solid', purityPercent: 98, hazard: goldHazard, reacts: [], waste: 'noble', colour: '#84503c', storage: 'Closed, dry.', caution: 'noble',
   },
   {
-    id: 'potassium-chloropalladite', name: 'potassium chloropalladite', synonyms: ['potassium tetrachloropalladate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'K2PdCl4' }],
+    id: 'potassium-chloropalladite', name: 'potassium chloropalladite', synonyms: ['potassium palladium chloride', 'potassium tetrachloropalladate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'K2PdCl4' }],
     state: 'solid', purityPercent: 98, hazard: goldHazard, reacts: [], waste: 'noble', colour: '#84503c', storage: 'Closed, dry.', caution: 'noble',
   },
   {
-    id: 'lithium-chloropalladite', name: 'lithium chloropalladite', synonyms: ['lithium tetrachloropalladate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'Li2PdCl4' }],
+    id: 'lithium-chloropalladite', name: 'lithium chloropalladite', synonyms: ['lithium palladium chloride', 'lithium tetrachloropalladate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'Li2PdCl4' }],
     state: 'solid', purityPercent: 98, hazard: goldHazard, reacts: [], waste: 'noble', colour: '#84503c', storage: 'Closed, dry.', caution: 'noble',
   },
   {

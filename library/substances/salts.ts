@@ -6,7 +6,7 @@ const anhydrous = (formula: string) => ({ id: 'anhydrous', name: 'anhydrous', fo
 /** Salts for salting, buffering, restraining and making solutions less or more acid. */
 export const saltSubstances: readonly Substance[] = [
   {
-    id: 'sodium-chloride', name: 'sodium chloride', synonyms: ['common salt, pure', 'kitchen salt without additives'], forms: [anhydrous('NaCl')],
+    id: 'sodium-chloride', name: 'sodium chloride', synonyms: ['table salt without additives', 'common salt'], forms: [anhydrous('NaCl')],
     state: 'solid', purityPercent: 99.5, solubility: { at: [[0, 35.65], [20, 35.89], [40, 36.37], [60, 37.04]], ...CRC }, bulk: { least: 1.1, most: 1.3, ...HEAPED },
     hazard: harmless, reacts: [], waste: 'plain', storage: 'Dry. No table salt with additives.',
   },

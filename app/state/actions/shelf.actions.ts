@@ -18,6 +18,14 @@ export async function putOnShelf(bottle: NewBottle, takings: readonly NewTaking[
   return id
 }
 
+/** Puts several bottles on the shelf that came together: all of them or none. */
+export async function putKitOnShelf(bottles: readonly NewBottle[]): Promise<string[]> {
+  const at = Date.now()
+  const all = bottles.map((bottle) => Bottle.parse({ note: '', ...bottle, id: uuid(), changedAt: at }))
+  await db.bottles.bulkAdd(all)
+  return all.map(({ id }) => id)
+}
+
 /** Takes the making of a bottle back: it leaves the shelf, and what went into it is in its jars again. */
 export async function undoBottle(id: string): Promise<void> {
   const at = Date.now()

@@ -1,4 +1,4 @@
-import { parseDay } from '@core/quantity/moment'
+import { dayIn } from '../../words/readMoment'
 import { parseNumber } from '@core/quantity/number'
 import type { Dimension } from '@core/quantity/units'
 import { densityAt, DRY } from '@core/tone/measured'
@@ -27,14 +27,6 @@ const quantity =
   (text: string, field: string): number =>
     parseQuantity(text, dimension, { field, bareUnit })
 
-/** A year, a month or a day, as it begins here, or as it ends. */
-function readDay(text: string, field: string, isTo: boolean): number {
-  const { year, month, day } = parseDay(text, field)
-  if (!isTo) return new Date(year, (month ?? 1) - 1, day ?? 1).getTime()
-  const next = day ? [year, (month ?? 1) - 1, day + 1] : month ? [year, month, 1] : [year + 1, 0, 1]
-  return new Date(...(next as [number, number, number])).getTime() - 1
-}
-
 const density = (state: RunState, of: 'black' | 'white') => densityAt(state, of, DRY)
 const lightness = (value: number | null) => (value === null ? null : lightnessFromDensity(value))
 
@@ -59,7 +51,7 @@ export const VALUES = [
   },
   { id: 'coats', name: 'coats', example: '2', of: ({ sheet }) => sheet.coats, read: plain },
   { id: 'coverage', name: 'sensitizer, ml/m²', example: '45', of: ({ sheet }) => sheet.coverageMillilitresPerM2, read: quantity('coverage', 'mlPerM2') },
-  { id: 'made', name: 'date', example: '2026-05', of: ({ state }) => madeAtOf(state), read: readDay },
+  { id: 'made', name: 'date', example: '2026-05', of: ({ state }) => madeAtOf(state), read: dayIn },
 ] as const satisfies readonly PrintValue[] // prettier-ignore
 export type ValueId = (typeof VALUES)[number]['id']
 

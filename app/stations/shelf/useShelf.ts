@@ -3,10 +3,10 @@ import { computed, ref } from 'vue'
 import { leftIn } from '@core/chemistry/lots'
 import type { Bottle } from '@core/schema/records'
 import { conditionOf } from '@core/shelf/condition'
-import { recipesOf } from '@core/shelf/recipes'
-import { substances, treatments } from '@library/index'
+import { substances } from '@library/index'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
+import { useRecipes } from './useRecipes'
 
 /** One bottle as it is on its board. */
 export interface ShelvedBottle {
@@ -28,7 +28,7 @@ export function useShelf() {
   const [workroom, now] = [useWorkroom(), useNow()]
   // A shelf is read by the minute; conditions need not be asked at every beat.
   const minute = computed(() => Math.floor(now.now / 60_000) * 60_000)
-  const recipes = computed(() => recipesOf([...workroom.allProcesses, ...Object.values(treatments)]))
+  const recipes = useRecipes()
 
   const standing = computed<ShelvedBottle[]>(() =>
     workroom.bottles

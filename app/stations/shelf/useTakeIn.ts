@@ -11,6 +11,7 @@ import { useMarginNotes, type MarginNote } from '../../state/margin.store'
 import { useNotice } from '../../state/notice.store'
 import { hazardNotes } from '../../words/stepNotes'
 import { freeLabel, writtenLabel } from './bottleLabel'
+import { useRecipes } from './useRecipes'
 import { putOnShelf, undoBottle } from '../../state/actions/shelf.actions'
 
 /** The form of a chemical that comes onto the shelf. */
@@ -34,8 +35,18 @@ export function useTakeIn() {
         id: one.id,
         name: one.name,
         also: one.synonyms,
+        finds: one.forms.map(({ formula }) => formula),
       }))
       .sort((a, b) => a.name.localeCompare(b.name)),
+  )
+  const recipes = useRecipes()
+  /** The recipe of it alone, for what is sold as a powder and dissolved. */
+  const dissolved = computed(() =>
+    substance.value?.state === 'solid'
+      ? recipes.value.find(
+          ({ stock: { solutes } }) => solutes.length === 1 && solutes[0]?.substanceId === substanceId.value,
+        )
+      : undefined,
   )
   watch(substance, (chosen) => {
     form.value = chosen?.forms[0]?.id ?? ''
@@ -149,7 +160,6 @@ export function useTakeIn() {
     ]
   })
   return {
-    router,
     substanceId,
     form,
     amount,
@@ -164,6 +174,7 @@ export function useTakeIn() {
     suggestedLabel,
     usualPurity,
     byDensity,
+    dissolved,
     save,
   }
 }

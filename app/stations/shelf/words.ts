@@ -64,6 +64,18 @@ export const texts = {
   bottleRemoved: ({ label }: { label: string }) =>
     `${label} removed. Its ingredients are back in their bottles.`,
 
+  // TakeIn, its ready solutions and kits
+  powderOrSolution: ({ name }: { name: string }) =>
+    `${name[0]?.toUpperCase()}${name.slice(1)} is sold as a powder and as a solution. This page is for the powder.`,
+  asLabelSays: 'Enter what the label says, or leave the field empty.',
+  emptyWhenNotStated: 'leave empty if the label does not say',
+  notStatedMeans: 'Not stated. The usual strength is assumed, and the record says so.',
+  emptyIfNotInKit: 'leave empty if it is not in the kit',
+  kitRests: ({ span }: { span: string }) =>
+    `Shake each bottle until everything has dissolved, and let it rest ${span}. Until then it counts as not ready.`,
+  kitIsReady: 'The bottles count as ready at once.',
+  noBottleInKit: 'Enter the volume of at least one bottle.',
+
   // useTakeIn
   enterWhatLabelSaysAnd:
     'Enter what the label says and what you paid. Ember Sheet handles hydrates and purity and tracks what is left.',

@@ -7,7 +7,7 @@ import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
 import { stageWords, standingWords } from '../calibrationWords'
-import FieldGrid from '../parts/FieldGrid.vue'
+import FieldGrid from '../../../kit/FieldGrid.vue'
 import { useCalibratePage } from '../useCalibratePage'
 
 const {

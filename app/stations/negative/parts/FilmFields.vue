@@ -7,7 +7,7 @@ import { MOST_LAYERS } from '@core/negative/registerMarks'
 import type { Refusal } from '@core/errors'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
-import FieldGrid from './FieldGrid.vue'
+import FieldGrid from '../../../kit/FieldGrid.vue'
 import { borderMillimetres, type NegativeDraft } from '../negative.draft'
 
 /** What is around the picture on its film, in which ink, and as which kind of file. */

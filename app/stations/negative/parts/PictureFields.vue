@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import KitButton from '../../../kit/KitButton.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
-import FieldGrid from './FieldGrid.vue'
+import FieldGrid from '../../../kit/FieldGrid.vue'
 import type { NegativeDraft } from '../negative.draft'
 import SlideField from '../../../kit/SlideField.vue'
 

@@ -3,7 +3,7 @@ import type { Refusal } from '@core/errors'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
-import FieldGrid from './FieldGrid.vue'
+import FieldGrid from '../../../kit/FieldGrid.vue'
 import type { NegativeDraft } from '../negative.draft'
 
 /** For which print the film is, how large, and through which curve. */
