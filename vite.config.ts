@@ -28,23 +28,24 @@ function isOfFirstScreen(id: string, build: Rolldown.ChunkingContext): boolean {
 }
 
 const ROOT = here('./')
-const own = (folders: RegExp) => (id: string) => id.startsWith(ROOT) && folders.test(id.slice(ROOT.length))
+/** What lies in these folders of this repository, wherever it lies itself. */
+const own = (folders: string) => new RegExp(`^${ROOT.replace(/[^\w/]/g, '\\$&')}(?:${folders})`)
 /**
  * Few files: every page is fetched ahead, and each file costs the browser more to ask for than to read. What the first
  * screen needs is one, and what only some use (charts, PDF, the writer of calendars) stays a file of its own.
  */
 const FILES: Rolldown.CodeSplittingGroup[] = [
   { name: (id, context) => (isOfFirstScreen(id, context) ? 'first' : null), priority: 5 },
-  { name: 'charts', test: own(/^node_modules\/(chart\.js|vue-chartjs)/), priority: 4 },
-  { name: 'base', test: own(/^(core|library|app\/(storage|workers|state|words))\//), priority: 3 },
+  { name: 'charts', test: own('node_modules/(chart.js|vue-chartjs)'), priority: 4 },
+  { name: 'base', test: own('(core|library|app/(storage|workers|state|words))/'), priority: 3 },
   {
     name: 'kit',
-    test: own(/^node_modules\/(@?element-plus|lodash|@floating-ui|@?vue|fflate)|^app\/kit\/(?!ChartFigure)/),
+    test: own('node_modules/(@?element-plus|lodash|@floating-ui|@?vue|fflate)|app/kit/(?!ChartFigure)'),
     priority: 2,
   },
   {
     name: (id) => /^app\/stations\/(\w+)\//.exec(id.slice(ROOT.length))?.[1] ?? null,
-    test: own(/^app\/stations\/(?!.*Pdf\.ts)/),
+    test: own('app/stations/(?!.*Pdf\\.ts)'),
     priority: 1,
   },
 ]

@@ -288,7 +288,7 @@ test('a plan says what it needs, and leads to the balance', async ({ page }) => 
   await expect(
     page.getByRole('list', { name: 'Chemicals' }).getByRole('listitem').filter({ hasText: 'silver nitrate' }),
   ).toContainText('0.36 g')
-  await silver.getByRole('button', { name: 'Make solution' }).click()
+  await silver.getByRole('link', { name: /^make / }).click()
   await expect(page.getByRole('heading', { name: 'Silver', level: 1 })).toBeVisible()
   await expect(page.getByLabel('Volume', { exact: true })).toHaveValue(/5.ml/)
 })

@@ -1,4 +1,4 @@
-import { digits, formatClock, formatOnRule, formatSpan, formatStops } from './format'
+import { digits, formatClock, formatOnRule, formatQuantity, formatSpan, formatStops } from './format'
 import { parseQuantity } from './parse'
 
 const plain = (text: string) => text.replace(/\u00a0/g, ' ')
@@ -49,6 +49,15 @@ describe('digits', () => {
     [10.06, '10.1'],
   ])('shows %d as %s', (value, shown) => expect(digits(value)).toBe(shown))
   it('keeps zeros where columns must align', () => expect(digits(2, 3, true)).toBe('2.00'))
+})
+
+describe('formatQuantity', () => {
+  it.each([
+    [1, '1 drop'],
+    [0.9995, '1 drop'],
+    [0.99, '0.99 drops'],
+    [2, '2 drops'],
+  ])('says %d drops as %s', (value, said) => expect(plain(formatQuantity(value, 'drops'))).toBe(said))
 })
 
 describe('formatOnRule', () => {

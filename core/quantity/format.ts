@@ -40,7 +40,10 @@ export function digits(value: number, significant = 3, keepZeros = false): strin
 export function formatQuantity(value: number, dimension: Dimension, choice: UnitChoice = METRIC): string {
   if (dimension === 'time') return formatSpan(value)
   if (dimension === 'stops') return formatStops(value)
-  if (dimension === 'drops') return `${digits(value)}${NARROW}${value === 1 ? 'drop' : 'drops'}`
+  if (dimension === 'drops') {
+    const shown = digits(value)
+    return `${shown}${NARROW}${shown === '1' ? 'drop' : 'drops'}`
+  }
   const unit = unitOf(unitIdFor(value, dimension, choice))
   return `${digits(fromCanonical(value, unit), dimension === 'temperature' ? 2 : 3)}${NARROW}${unit.label}`
 }

@@ -4,6 +4,8 @@ import { holdsStock, leftIn } from '@core/chemistry/lots'
 import { partsOf, mixesFor } from '@core/process/mixPlan'
 import { leastTime, schoolStocks, stepsFor } from '@core/process/plan'
 import { digits, formatSize } from '@core/quantity/format'
+import { needsOf } from '@core/shelf/readiness'
+import { isShort } from '@core/shelf/toMake'
 import { substances, tools } from '@library/index'
 import { useWorkroom } from '../../state/workroom.store'
 import { useMarginNotes } from '../../state/margin.store'
@@ -14,7 +16,7 @@ import { layerNotes } from './layerNotes'
 import { isAcidTreated } from '@core/process/acidTreated'
 import { planNotes } from '../../words/planNotes'
 import { useBalance } from './useBalance'
-import { useMixPlans } from './useMixPlans'
+import { arePlans, useMixPlans } from './useMixPlans'
 import { useSheetForm } from './useSheetForm'
 
 /** The form of a new sheet: what follows from what is typed, and the notes beside it. */
@@ -36,6 +38,8 @@ export function useBeginSheet() {
     exposure,
     fromBase,
     exposureNote,
+    wasKept,
+    startOver,
     save,
   } = useSheetForm()
 
@@ -46,6 +50,18 @@ export function useBeginSheet() {
   const balance = useBalance(
     () => definition.value,
     () => figured.value,
+  )
+  /** What the sheet takes and the shelf has too little of. */
+  const needs = computed(() =>
+    figured.value && arePlans(plans.value)
+      ? needsOf(definition.value, {
+          input: figured.value,
+          bottles: workroom.bottles,
+          taken: workroom.taken,
+          book: substances,
+          now: Date.now(),
+        }).filter(isShort)
+      : [],
   )
   const processOptions = computed(() =>
     workroom.allProcesses.map((one) => ({ id: one.id, name: one.copyOf ? `${one.name} (yours)` : one.name })),
@@ -168,6 +184,9 @@ export function useBeginSheet() {
     exposure,
     fromBase,
     exposureNote,
+    wasKept,
+    startOver,
+    needs,
     save,
     plans,
     balance,

@@ -19,6 +19,7 @@ import { useLights } from '../../state/lights.store'
 import { texts } from './words'
 import { useNotice } from '../../state/notice.store'
 import { usePreferences } from '../../state/preferences.store'
+import { useFormDraft } from '../../state/useFormDraft'
 import { writeSheets } from '../../state/actions/sheet.actions'
 import { readDraft, timeOrNull, type DraftFaults } from './sheet.draft'
 import { draftOf, emptyDraft, ofProcess, type SheetDraft } from './newSheet'
@@ -64,7 +65,18 @@ export function useSheetForm() {
   )
   const definition = computed(() => workroom.definitionOf(processId.value))
 
-  const draft = ref<SheetDraft>(firstDraft())
+  // What is typed outlives a detour and a reload; every sheet that is changed or made again has a form of its own.
+  const {
+    draft: form,
+    wasKept,
+    forget,
+    startOver,
+  } = useFormDraft(`sheet ${JSON.stringify(route.query)}`, () => ({
+    processId: processId.value,
+    sheet: firstDraft(),
+  }))
+  processId.value = form.value.processId
+  const draft = computed(() => form.value.sheet)
   const coverage = useCoverage(
     () => definition.value,
     () => draft.value.tool,
@@ -110,7 +122,8 @@ export function useSheetForm() {
     }
     return last.process.id === processId.value ? next : { ...next, ...ofProcess(definition.value) }
   }
-  watch(processId, () => {
+  watch(processId, (id) => {
+    form.value.processId = id
     Object.assign(draft.value, ofProcess(definition.value))
     if (!definition.value.lights.some((one) => one.kind === lightKind.value)) draft.value.light = firstLight()
   })
@@ -207,6 +220,7 @@ export function useSheetForm() {
         test:
           tested && typeof diagnosis === 'string' ? { diagnosisId: diagnosis, testId: tested.id } : undefined,
       })
+      forget()
       await router.push({ name: 'coat', params: { sheetId: firstId } })
     } catch (error) {
       notice.refuse(error, 'saving the sheet')
@@ -228,6 +242,8 @@ export function useSheetForm() {
     exposure,
     exposureNote,
     fromBase,
+    wasKept,
+    startOver,
     save,
   }
 }

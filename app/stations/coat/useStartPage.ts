@@ -1,6 +1,6 @@
 import { texts } from './words'
 import { v4 as uuid } from 'uuid'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, toRefs, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { expectedLight } from '@core/light/lightNow'
 import { firstGuess } from '@core/light/sunGuess'
@@ -19,6 +19,7 @@ import { useWorkroom } from '../../state/workroom.store'
 import { useMarginNotes } from '../../state/margin.store'
 import { useNotice } from '../../state/notice.store'
 import { usePreferences } from '../../state/preferences.store'
+import { useFormDraft } from '../../state/useFormDraft'
 import { cautionNotes } from '../../words/stepNotes'
 
 /** From an empty workroom to a first real print, in the fewest questions: which process, which light, what size. */
@@ -41,11 +42,20 @@ export function useStartPage() {
     { id: 'salted-paper', says: texts.redBrownVioletSaltAnd },
     { id: 'kallitype', says: texts.brownBlackDevelopedThenFour },
   ] as const
-  const processId = ref<string>('classic-cyanotype')
+  const { draft: form, forget } = useFormDraft('start', () => ({
+    processId: 'classic-cyanotype' as string,
+    /** A light of the workroom by its id, or a kind of light. */
+    light: 'sun' as string | undefined,
+    subject: 'things' as string | undefined,
+    title: '',
+    size: emptyDraft(preferences.chosen.length).size,
+    paperName: '',
+    /** g/m² that stand for thin, medium or heavy; empty where it is not known. */
+    weight: '',
+  }))
+  const { processId, light: lightChoice, subject, title, size, paperName, weight } = toRefs(form.value)
   const others = Object.values(processes).map((one) => ({ id: one.id, name: one.name }))
   const definition = computed(() => processes[processId.value] ?? classicCyanotype)
-  /** A light of the workroom by its id, or a kind of light. */
-  const lightChoice = ref<string | undefined>('sun')
   const lightOptions = computed(() => {
     const kinds = definition.value.lights
     const known = workroom.lights.filter(({ kind }) => kinds.some((one) => one.kind === kind))
@@ -57,17 +67,11 @@ export function useStartPage() {
   watch(lightOptions, (options) => {
     if (!options.some((one) => one.id === lightChoice.value)) lightChoice.value = options[0]?.id
   })
-  const subject = ref<string | undefined>('things')
   const SUBJECTS = [
     { id: 'things', name: 'Leaves, lace, flat objects' },
     { id: 'negative', name: 'A negative' },
   ]
-  const title = ref('')
-  const size = ref(emptyDraft(preferences.chosen.length).size)
-  const paperName = ref('')
-
   /** Weight of the paper by hand, for those who do not know it in figures; g/m² that stand for each. */
-  const weight = ref('')
   const WEIGHTS = [
     { id: '', name: 'Not known' },
     { id: '120', name: 'Thin, about 120 g/m²' },
@@ -171,6 +175,7 @@ export function useStartPage() {
     if (!read) return
     try {
       const id = await writeSheets(read)
+      forget()
       await router.push({ name: 'coat', params: { sheetId: id } })
     } catch (error) {
       notice.refuse(error, 'saving the sheet')

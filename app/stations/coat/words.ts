@@ -1,5 +1,6 @@
 /** Sentences of Coat, page by page. */
 export const texts = {
+  makeOrAdd: 'Make what is missing, or add what you bought. You come back to this page as it is.',
   // CoatStation
   choosePicturePaperAndSize:
     'Choose picture, paper and size. Ember Sheet works out the drops and counts them with you.',

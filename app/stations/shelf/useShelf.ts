@@ -6,7 +6,7 @@ import { conditionOf } from '@core/shelf/condition'
 import { substances } from '@library/index'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
-import { useRecipes } from './useRecipes'
+import { useRecipes } from '../../state/useRecipes'
 
 /** One bottle as it is on its board. */
 export interface ShelvedBottle {

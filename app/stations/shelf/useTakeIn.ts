@@ -1,22 +1,23 @@
 import { texts } from './words'
 import { parseNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import { densityByStrength, strengthByDensity } from '@core/chemistry/dilution'
 import { CoreError, type Refusal } from '@core/errors'
 import { parseQuantity } from '@core/quantity/parse'
 import { hazardStatements, substances } from '@library/index'
 import { useWorkroom } from '../../state/workroom.store'
 import { useMarginNotes, type MarginNote } from '../../state/margin.store'
+import { useWayBack } from '../../state/useWayBack'
 import { useNotice } from '../../state/notice.store'
 import { hazardNotes } from '../../words/stepNotes'
 import { freeLabel, writtenLabel } from './bottleLabel'
-import { useRecipes } from './useRecipes'
+import { useRecipes } from '../../state/useRecipes'
 import { putOnShelf, undoBottle } from '../../state/actions/shelf.actions'
 
 /** The form of a chemical that comes onto the shelf. */
 export function useTakeIn() {
-  const [router, workroom, notice] = [useRouter(), useWorkroom(), useNotice()]
+  const [workroom, notice] = [useWorkroom(), useNotice()]
+  const { goOn } = useWayBack()
 
   const substanceId = ref('')
   const form = ref('')
@@ -128,7 +129,7 @@ export function useTakeIn() {
         madeAt: Date.now(),
       })
       notice.say(`${written} is on the shelf.`, () => undoBottle(id))
-      await router.push({ name: 'shelf', params: { bottleId: id } })
+      await goOn({ name: 'shelf', params: { bottleId: id } })
     } catch (error) {
       notice.refuse(error, 'adding the chemical')
     }

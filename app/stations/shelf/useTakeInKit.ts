@@ -1,5 +1,4 @@
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import { boughtSolution, kitOf } from '@core/shelf/bought'
 import { CoreError } from '@core/errors'
 import { formatSpan } from '@core/quantity/format'
@@ -7,6 +6,7 @@ import { parseQuantity } from '@core/quantity/parse'
 import type { Bottle } from '@core/schema/records'
 import { useAttempt } from '../../state/useAttempt'
 import { useMarginNotes } from '../../state/margin.store'
+import { useWayBack } from '../../state/useWayBack'
 import { useNotice } from '../../state/notice.store'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
@@ -25,7 +25,8 @@ const USUAL: Readonly<Record<string, string>> = { powder: '100 ml', ready: '25 m
 
 /** The form of a kit for one process: its bottles at once. */
 export function useTakeInKit() {
-  const [router, workroom, notice, now] = [useRouter(), useWorkroom(), useNotice(), useNow()]
+  const [workroom, notice, now] = [useWorkroom(), useNotice(), useNow()]
+  const { goOn } = useWayBack()
   const { faults, attempt } = useAttempt()
   const kits = computed(() =>
     workroom.allProcesses
@@ -89,7 +90,7 @@ export function useTakeInKit() {
       const ids = await putKitOnShelf(made)
       const labels = made.map(({ label }) => label).join(', ')
       notice.say(`${labels}: on the shelf.`, () => Promise.all(ids.map(undoBottle)))
-      await router.push({ name: 'shelf', params: { bottleId: ids[0] } })
+      await goOn({ name: 'shelf', params: { bottleId: ids[0] } })
     })
   }
   useMarginNotes(() => boughtNotes(bottles.value.flatMap(({ solutes }) => solutes)))

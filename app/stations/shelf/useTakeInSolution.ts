@@ -1,5 +1,4 @@
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import { boughtSolution } from '@core/shelf/bought'
 import { CoreError } from '@core/errors'
 import { digits } from '@core/quantity/format'
@@ -7,6 +6,7 @@ import { parseQuantity } from '@core/quantity/parse'
 import { substances } from '@library/index'
 import { useAttempt } from '../../state/useAttempt'
 import { useMarginNotes } from '../../state/margin.store'
+import { useWayBack } from '../../state/useWayBack'
 import { useNotice } from '../../state/notice.store'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
@@ -14,7 +14,7 @@ import { putOnShelf, undoBottle } from '../../state/actions/shelf.actions'
 import { dayIn } from '../../words/readMoment'
 import { freeLabel, writtenLabel } from './bottleLabel'
 import { boughtNotes } from './boughtNotes'
-import { useRecipes } from './useRecipes'
+import { useRecipes } from '../../state/useRecipes'
 import { texts } from './words'
 
 const NOTHING_CHOSEN = {
@@ -37,7 +37,8 @@ function aboveZero(text: string, dimension: 'fraction' | 'volume', field: string
 
 /** The form of a solution that was bought ready to use. */
 export function useTakeInSolution(startsWith: () => string) {
-  const [router, workroom, notice, now] = [useRouter(), useWorkroom(), useNotice(), useNow()]
+  const [workroom, notice, now] = [useWorkroom(), useNotice(), useNow()]
+  const { goOn } = useWayBack()
   const { faults, attempt } = useAttempt()
   const recipes = useRecipes()
   const options = computed(() =>
@@ -102,7 +103,7 @@ export function useTakeInSolution(startsWith: () => string) {
         ...boughtSolution(chosen.stock.solutes, read.percent),
       })
       notice.say(`${read.label} is on the shelf.`, () => undoBottle(id))
-      await router.push({ name: 'shelf', params: { bottleId: id } })
+      await goOn({ name: 'shelf', params: { bottleId: id } })
     })
   }
   useMarginNotes(() => boughtNotes(recipe.value?.stock.solutes ?? []))

@@ -5,6 +5,8 @@ import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import { digits, formatSpan } from '@core/quantity/format'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
+import KitButton from '../../../kit/KitButton.vue'
+import MakeIt from '../../../kit/MakeIt.vue'
 import FigureValue from '../../../kit/FigureValue.vue'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
@@ -29,6 +31,9 @@ const {
   exposure,
   fromBase,
   exposureNote,
+  wasKept,
+  startOver,
+  needs,
   save,
   plans,
   balance,
@@ -70,6 +75,7 @@ const settingsSaid = computed(() =>
               ? `New layer over sheet ${under.number} · ${definition.name}`
               : `Sheet ${workroom.nextNumber} · ${definition.name}`
         }}
+        <KitButton v-if="wasKept" kind="quiet" @click="startOver">Start over</KitButton>
       </p>
       <TextField
         v-model="draft.title"
@@ -232,6 +238,12 @@ const settingsSaid = computed(() =>
       <p v-if="light?.note" class="es-quiet">{{ light.note }}</p>
     </section>
     <SaltBalance v-if="balance" :balance="balance" />
+    <ul v-if="needs.length" class="es-quiet" aria-label="Not on the shelf">
+      <li v-for="need in needs" :key="need.id">
+        {{ need.name }}: not enough on the shelf
+        <MakeIt :need="need" back="begin" />
+      </li>
+    </ul>
     <EnterSubmits>Plan this sheet</EnterSubmits>
   </form>
 </template>

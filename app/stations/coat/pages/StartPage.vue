@@ -8,6 +8,7 @@ import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
+import MakeIt from '../../../kit/MakeIt.vue'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import { useStartPage } from '../useStartPage'
 import { texts } from '../words'
@@ -86,6 +87,7 @@ const {
         <li v-for="need in needs" :key="`${need.use}${need.id}`">
           {{ need.name }}, {{ digits(need.millilitres, 2) }}&nbsp;ml
           <span class="es-quiet">{{ need.use === 'coat' ? 'coated' : 'in a tray' }}</span>
+          <MakeIt :need="need" back="start" />
         </li>
         <li>
           {{ guessSaid }}
@@ -95,7 +97,10 @@ const {
         </li>
         <li v-if="washSaid">{{ washSaid }}</li>
       </ul>
-      <RouterLink :to="{ name: 'make' }">Make the solutions first</RouterLink>
+      <p class="es-quiet">
+        {{ texts.makeOrAdd }}
+        <RouterLink :to="{ name: 'take-in', query: { back: 'start' } }">Add a kit or a bottle</RouterLink>
+      </p>
     </section>
     <div class="StartPage-acts">
       <BigTarget label="Plan this sheet" @press="begin" />

@@ -13,6 +13,7 @@ import FigureValue from '../../../kit/FigureValue.vue'
 import FindingList from '../../../kit/FindingList.vue'
 import { useKeyRows } from '../../../state/keys.store'
 import { useMarginNotes, type MarginNote } from '../../../state/margin.store'
+import { useWayBack } from '../../../state/useWayBack'
 import { useNotice } from '../../../state/notice.store'
 import SelectField from '../../../kit/SelectField.vue'
 import { hazardNotes } from '../../../words/stepNotes'
@@ -24,6 +25,7 @@ import { useSolutionForm } from '../useSolutionForm'
 import WeighingOut from '../parts/WeighingOut.vue'
 
 const [route, router, workroom, notice] = [useRoute(), useRouter(), useWorkroom(), useNotice()]
+const { back, backSaid, goOn } = useWayBack()
 const asked = {
   recipe: typeof route.query.recipe === 'string' ? route.query.recipe : undefined,
   substance: typeof route.query.substance === 'string' ? route.query.substance : undefined,
@@ -53,7 +55,7 @@ async function save(): Promise<void> {
     const made = await form.save()
     if (!made) return
     notice.say(`${made.label} is on the shelf.`, () => undoBottle(made.id))
-    await router.push({ name: 'shelf', params: { bottleId: made.id } })
+    await goOn({ name: 'shelf', params: { bottleId: made.id } })
   } catch (error) {
     notice.refuse(error, 'saving the solution')
   }
@@ -94,6 +96,7 @@ useMarginNotes((): MarginNote[] => {
   <section class="MakeSolution">
     <header>
       <h1>{{ draft.name || 'Make a solution' }}</h1>
+      <RouterLink v-if="back" :to="{ name: back }">{{ backSaid }}</RouterLink>
     </header>
 
     <WeighingOut

@@ -1,27 +1,26 @@
 <script setup lang="ts">
 import { texts } from '../words'
-import KitButton from '../../../kit/KitButton.vue'
 import { parseNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import { needsOf, shoppingList } from '@core/shelf/readiness'
 import { startingParts } from '@core/process/mixPlan'
 import { startingChoices } from '@core/process/plan'
 import { CoreError, type Refusal } from '@core/errors'
 import { digits, formatQuantity, formatSize } from '@core/quantity/format'
 import { parseSize } from '@core/quantity/size'
-import { recipesOf } from '@core/shelf/recipes'
+import { isShort } from '@core/shelf/toMake'
 import { substances } from '@library/index'
 import { useNow } from '../../../state/useNow'
 import { useWorkroom } from '../../../state/workroom.store'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
+import MakeIt from '../../../kit/MakeIt.vue'
 import { useMarginNotes } from '../../../state/margin.store'
 import { usePreferences } from '../../../state/preferences.store'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import { useCoverage, useDropper } from '../../../state/useCoverage'
 
-const [router, workroom, preferences, now] = [useRouter(), useWorkroom(), usePreferences(), useNow()]
+const [workroom, preferences, now] = [useWorkroom(), usePreferences(), useNow()]
 const last = workroom.sheets[0]?.sheet
 const processId = ref(last?.process.id ?? 'classic-cyanotype')
 const definition = computed(() => workroom.definitionOf(processId.value))
@@ -73,28 +72,8 @@ const plan = computed(() => {
 })
 watch(plan, (found) => (fault.value = found.fault), { immediate: true })
 const processOptions = computed(() => workroom.allProcesses.map((one) => ({ id: one.id, name: one.name })))
-const recipes = computed(() => recipesOf(workroom.allProcesses))
-/** The recipe that makes what is short, for the button that goes there. */
-const recipeFor = (need: (typeof plan.value.needs)[number]) =>
-  recipes.value.find(
-    (one) =>
-      one.stock.solutes.length === need.solutes.length &&
-      one.stock.solutes.every((s) =>
-        need.solutes.some(
-          (n) => n.substanceId === s.substanceId && Math.abs(n.percentWv - s.percentWv) < 1e-6,
-        ),
-      ),
-  )
 const ml = (value: number) => formatQuantity(value, 'volume')
 const g = (value: number) => formatQuantity(value, 'mass')
-/** A little more than is short, to a round figure: what clings to the glass is lost. */
-const roundUp = (millilitres: number) => {
-  const step = millilitres > 200 ? 50 : millilitres > 20 ? 10 : 5
-  return Math.ceil((millilitres * 1.05) / step) * step
-}
-const isShort = (need: (typeof plan.value.needs)[number]) =>
-  need.readyMillilitres !== null && need.readyMillilitres < need.millilitres
-
 useMarginNotes(() => [
   {
     title: 'How amounts are computed',
@@ -148,20 +127,7 @@ useMarginNotes(() => [
             need.readyMillilitres === null ? 'a bottle, amount unknown' : `${ml(need.readyMillilitres)} ready`
           }}
         </span>
-        <KitButton
-          v-if="isShort(need) && recipeFor(need)"
-          @click="
-            router.push({
-              name: 'make',
-              query: {
-                recipe: recipeFor(need)?.id,
-                volume: ml(roundUp(need.millilitres - (need.readyMillilitres ?? 0))),
-              },
-            })
-          "
-        >
-          Make solution
-        </KitButton>
+        <MakeIt :need="need" />
       </li>
     </ul>
     <template v-if="plan.lines.length">

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useRouter } from 'vue-router'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
-import KitButton from '../../../kit/KitButton.vue'
+import { useWayBack } from '../../../state/useWayBack'
 import TakeInChemical from '../parts/TakeInChemical.vue'
 import TakeInKit from '../parts/TakeInKit.vue'
 import TakeInSolution from '../parts/TakeInSolution.vue'
 
 /** What comes onto the shelf: a chemical to weigh from, a solution that was bought ready, or a kit of several bottles. */
-const router = useRouter()
+const { back, backSaid } = useWayBack()
 const WHAT = [
   { id: 'chemical', name: 'A chemical, to weigh from' },
   { id: 'solution', name: 'A ready solution' },
@@ -31,7 +30,9 @@ function asSolution(id: string): void {
     <TakeInKit v-if="what === 'kit'" />
     <TakeInSolution v-else-if="what === 'solution'" :recipe-id="recipeId" />
     <TakeInChemical v-else @dissolved="asSolution" />
-    <p><KitButton kind="quiet" @click="router.push({ name: 'shelf' })">Back to Shelf</KitButton></p>
+    <p>
+      <RouterLink :to="{ name: back ?? 'shelf' }">{{ backSaid ?? 'Back to Shelf' }}</RouterLink>
+    </p>
   </div>
 </template>
 

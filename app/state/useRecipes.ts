@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { recipesOf } from '@core/shelf/recipes'
 import { treatments } from '@library/index'
-import { useWorkroom } from '../../state/workroom.store'
+import { useWorkroom } from './workroom.store'
 
 /** Every solution that the processes and treatments of this workroom ask for. */
 export function useRecipes() {

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { formatQuantity } from '@core/quantity/format'
+import type { Need } from '@core/shelf/readiness'
+import { isShort, recipeFor, volumeToMake } from '@core/shelf/toMake'
+import { useRecipes } from '../state/useRecipes'
+
+/** The way to the recipe of a solution of which the shelf has too little, and back to this page. */
+const props = defineProps<{ need: Need; back?: 'start' | 'begin' }>()
+const recipes = useRecipes()
+const recipe = computed(() => (isShort(props.need) ? recipeFor(props.need, recipes.value) : undefined))
+</script>
+
+<template>
+  <RouterLink
+    v-if="recipe"
+    :to="{
+      name: 'make',
+      query: {
+        recipe: recipe.id,
+        volume: formatQuantity(volumeToMake(need), 'volume'),
+        ...(back && { back }),
+      },
+    }"
+  >
+    make {{ formatQuantity(volumeToMake(need), 'volume') }}
+    <span class="es-unseen">of {{ need.name.toLowerCase() }}</span>
+  </RouterLink>
+</template>
