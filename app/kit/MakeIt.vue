@@ -14,6 +14,7 @@ const recipe = computed(() => (isShort(props.need) ? recipeFor(props.need, recip
 <template>
   <RouterLink
     v-if="recipe"
+    class="MakeIt"
     :to="{
       name: 'make',
       query: {
@@ -27,3 +28,12 @@ const recipe = computed(() => (isShort(props.need) ? recipeFor(props.need, recip
     <span class="es-unseen">of {{ need.name.toLowerCase() }}</span>
   </RouterLink>
 </template>
+
+<style scoped>
+/* High enough to be pressed. */
+.MakeIt {
+  display: inline-block;
+  min-height: 1.75rem;
+  line-height: 1.75rem;
+}
+</style>
