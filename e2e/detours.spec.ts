@@ -39,7 +39,8 @@ test('the first page is left for a solution and for a kit, and stays as it was',
 })
 
 test('a half-filled sheet outlives a detour and a reload, and can be started over', async ({ page }) => {
-  await open(page, '/coat/begin')
+  // The same page with something asked of it: it comes back with that, too.
+  await open(page, '/coat/begin?process=classic-cyanotype')
   const title = page.getByLabel('Title', { exact: true })
   await title.fill('Half')
   await page.getByLabel('Picture size').fill('4 x 5 in')
@@ -48,6 +49,7 @@ test('a half-filled sheet outlives a detour and a reload, and can be started ove
   await missing.getByRole('link', { name: /of ferricyanide/ }).click()
   await page.getByRole('link', { name: 'Back to the new sheet' }).click()
   await expect(title).toHaveValue('Half')
+  expect(page.url()).toContain('process=classic-cyanotype')
   await page.reload()
   await expect(title).toHaveValue('Half')
   await expect(page.getByLabel('Picture size')).toHaveValue('4 x 5 in')

@@ -103,6 +103,15 @@ describe('a floated sheet', () => {
     expect(first.albumen).toMatch(/^floated: 800 ml in the tray, ammonium chloride 2\.38 %/)
   })
 
+  it('says where the strength of its tray was only assumed', () => {
+    const records = { ...room(prints), baths: [{ ...silverBath, isAssumed: true as const }, salted] }
+    const rows = Object.fromEntries(
+      materialsOf(printRecord(prints[0]!, records), substances, { length: 'in', temperature: 'degC' }),
+    )
+    expect(rows.silver).toContain(', assumed: strength not stated; first sheet')
+    expect(rows.albumen).not.toContain('assumed')
+  })
+
   it('is balanced against what was in its tray, whatever the school says', () => {
     const weak = { ...room(prints), baths: [{ ...silverBath, contents: [{ substanceId: 'silver-nitrate', percent: 3 }] }, salted] } // prettier-ignore
     const silverIn = (records: RoomRecords) => printRecord(prints[0]!, records).balance!.silver.value

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import { formatQuantity } from '@core/quantity/format'
 import type { Need } from '@core/shelf/readiness'
 import { isShort, recipeFor, volumeToMake } from '@core/shelf/toMake'
 import { useRecipes } from '../state/useRecipes'
 
-/** The way to the recipe of a solution of which the shelf has too little, and back to this page. */
-const props = defineProps<{ need: Need; back?: 'start' | 'begin' }>()
+/** The way to the recipe of a solution of which the shelf has too little, and where asked back to this page. */
+const props = defineProps<{ need: Need; returns?: boolean }>()
+const route = useRoute()
 const recipes = useRecipes()
 const recipe = computed(() => (isShort(props.need) ? recipeFor(props.need, recipes.value) : undefined))
 </script>
@@ -20,7 +22,7 @@ const recipe = computed(() => (isShort(props.need) ? recipeFor(props.need, recip
       query: {
         recipe: recipe.id,
         volume: formatQuantity(volumeToMake(need), 'volume'),
-        ...(back && { back }),
+        ...(returns && { back: route.fullPath }),
       },
     }"
   >

@@ -69,6 +69,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
   const solutesLine = computed(() =>
     (bath.value?.contents ?? solutes.value.map((one) => ({ ...one, percent: one.percentWv })))
       .map((one) => `${substances[one.substanceId]?.name ?? one.substanceId} ${digits(one.percent)} %`)
+      .concat(bath.value?.isAssumed ? 'assumed: strength not stated' : [])
       .join(', '),
   )
 
@@ -186,6 +187,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
         bath: held.id,
         name: held.name,
         contents,
+        ...(bottle?.isAssumed && { isAssumed: true as const }),
         millilitres,
         ...(degrees !== undefined && { celsius: degrees }),
         manner: manner.value === 'oneShot' ? 'oneShot' : 'reused',

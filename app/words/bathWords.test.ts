@@ -45,7 +45,7 @@ describe('what the next print will meet', () => {
   it('names the solution, how thin it is, and how many it still takes', () => {
     expect(meetsLines(bath, standing(9)).map((line) => line.replace(/\u00a0/g, ' '))).toEqual([
       'Citrate developer, 1 l, 20 %, 21 °C.',
-      'About 95.5 % of its strength: sheets carry water into the bath.',
+      'About 95.5 % of its strength: sheets carry water into it or draw on it.',
       'Enough for about 1 more of 8 × 10 in.',
     ])
     expect(meetsLines(bath, standing(10)).at(-1)).toMatch(/No capacity left/)

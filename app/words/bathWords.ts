@@ -38,13 +38,13 @@ export const isWanting = (verdict: BathVerdict): boolean => !['fresh', 'serves']
 /** What the next print will meet, for the margin. */
 export function meetsLines(bath: Bath, standing: BathCondition): string[] {
   const lines = [
-    `${bath.name}, ${ml(bath.millilitres)}, ${bath.contents.map((one) => `${digits(one.percent)} %`).join(' + ')}${
+    `${bath.name}, ${ml(bath.millilitres)}, ${bath.contents.map((one) => `${digits(one.percent)} %`).join(' + ')}${bath.isAssumed ? ', assumed: strength not stated' : ''}${
       bath.celsius === undefined ? '' : `, ${digits(bath.celsius)} °C`
     }.`,
   ]
   if (standing.strength.value < 0.985)
     lines.push(
-      `About ${digits(100 * standing.strength.value, 3)} % of its strength: sheets carry water into the bath.`,
+      `About ${digits(100 * standing.strength.value, 3)} % of its strength: sheets carry water into it or draw on it.`,
     )
   if (standing.printsLeft !== null)
     lines.push(

@@ -31,7 +31,7 @@ export function laidFromTrays(
     const filteredAt = Math.max(...bath.filtered)
     const sheets = standing.passes.length
     const said = [
-      `${lays.by === 'float' ? 'floated' : 'soaked'}: ${formatQuantity(standing.level.value, 'volume')} in the tray, ${strengths.join(' + ')}`,
+      `${lays.by === 'float' ? 'floated' : 'soaked'}: ${formatQuantity(standing.level.value, 'volume')} in the tray, ${strengths.join(' + ')}${bath.isAssumed ? ', assumed: strength not stated' : ''}`,
       sheets ? `sheet ${sheets + 1} in it` : 'first sheet in it',
       ...(bath.filtered.length
         ? [`filtered ${formatSpan(Math.round((at - filteredAt) / 1000))} before`]

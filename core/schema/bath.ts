@@ -12,6 +12,8 @@ export const Bath = z.strictObject({
     .array(z.strictObject({ substanceId: Key, percent: z.number().gt(0).max(400) }))
     .min(1)
     .max(20),
+  /** It was poured from a bottle whose strength was not stated. */
+  isAssumed: z.literal(true).optional(),
   millilitres: z.number().gt(0).max(100_000),
   celsius: z.number().min(-5).max(100).optional(),
   madeAt: Stamp,

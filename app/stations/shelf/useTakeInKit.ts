@@ -2,7 +2,6 @@ import { computed, ref, watch } from 'vue'
 import { boughtSolution, kitOf } from '@core/shelf/bought'
 import { CoreError } from '@core/errors'
 import { formatSpan } from '@core/quantity/format'
-import { parseQuantity } from '@core/quantity/parse'
 import type { Bottle } from '@core/schema/records'
 import { useAttempt } from '../../state/useAttempt'
 import { useMarginNotes } from '../../state/margin.store'
@@ -12,6 +11,7 @@ import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
 import { putKitOnShelf, undoBottle } from '../../state/actions/shelf.actions'
 import { freeLabel } from './bottleLabel'
+import { aboveZero } from './aboveZero'
 import { boughtNotes } from './boughtNotes'
 import { texts } from './words'
 
@@ -63,7 +63,7 @@ export function useTakeInKit() {
       const text = volumes.value[id] ?? ''
       if (!text.trim()) continue
       const read = await attempt(id, () => {
-        const amount = parseQuantity(text, 'volume', { field: name, bareUnit: 'ml' })
+        const amount = aboveZero(text, 'volume', 'volume')
         // One label each, also among those that come together.
         const label = freeLabel(name, [...workroom.bottles, ...(made as Bottle[])])
         made.push({

@@ -2,7 +2,6 @@ import { computed, ref, watch } from 'vue'
 import { boughtSolution } from '@core/shelf/bought'
 import { CoreError } from '@core/errors'
 import { digits } from '@core/quantity/format'
-import { parseQuantity } from '@core/quantity/parse'
 import { substances } from '@library/index'
 import { useAttempt } from '../../state/useAttempt'
 import { useMarginNotes } from '../../state/margin.store'
@@ -13,26 +12,15 @@ import { useWorkroom } from '../../state/workroom.store'
 import { putOnShelf, undoBottle } from '../../state/actions/shelf.actions'
 import { dayIn } from '../../words/readMoment'
 import { freeLabel, writtenLabel } from './bottleLabel'
+import { aboveZero } from './aboveZero'
 import { boughtNotes } from './boughtNotes'
 import { useRecipes } from '../../state/useRecipes'
-import { texts } from './words'
 
 const NOTHING_CHOSEN = {
   code: 'empty',
   field: 'recipe',
   problem: 'No solution is chosen.',
   remedy: 'Choose what is in the bottle.',
-}
-
-function aboveZero(text: string, dimension: 'fraction' | 'volume', field: string): number {
-  const value = parseQuantity(text, dimension, { field, bareUnit: dimension === 'volume' ? 'ml' : 'percent' })
-  if (value > 0) return value
-  throw new CoreError({
-    code: 'nothing',
-    field,
-    problem: `The ${field} must be above zero.`,
-    remedy: texts.asLabelSays,
-  })
 }
 
 /** The form of a solution that was bought ready to use. */

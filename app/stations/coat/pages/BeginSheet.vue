@@ -241,7 +241,7 @@ const settingsSaid = computed(() =>
     <ul v-if="needs.length" class="es-quiet" aria-label="Not on the shelf">
       <li v-for="need in needs" :key="need.id">
         {{ need.name }}: not enough on the shelf
-        <MakeIt :need="need" back="begin" />
+        <MakeIt :need="need" returns />
       </li>
     </ul>
     <EnterSubmits>Plan this sheet</EnterSubmits>

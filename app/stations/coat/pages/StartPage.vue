@@ -87,7 +87,7 @@ const {
         <li v-for="need in needs" :key="`${need.use}${need.id}`">
           {{ need.name }}, {{ digits(need.millilitres, 2) }}&nbsp;ml
           <span class="es-quiet">{{ need.use === 'coat' ? 'coated' : 'in a tray' }}</span>
-          <MakeIt :need="need" back="start" />
+          <MakeIt :need="need" returns />
         </li>
         <li>
           {{ guessSaid }}
@@ -99,7 +99,7 @@ const {
       </ul>
       <p class="es-quiet">
         {{ texts.makeOrAdd }}
-        <RouterLink :to="{ name: 'take-in', query: { back: 'start' } }">Add a kit or a bottle</RouterLink>
+        <RouterLink :to="{ name: 'take-in', query: { back: '/start' } }">Add a kit or a bottle</RouterLink>
       </p>
     </section>
     <div class="StartPage-acts">

@@ -25,7 +25,7 @@ import { useSolutionForm } from '../useSolutionForm'
 import WeighingOut from '../parts/WeighingOut.vue'
 
 const [route, router, workroom, notice] = [useRoute(), useRouter(), useWorkroom(), useNotice()]
-const { back, backSaid, goOn } = useWayBack()
+const { back, goOn } = useWayBack()
 const asked = {
   recipe: typeof route.query.recipe === 'string' ? route.query.recipe : undefined,
   substance: typeof route.query.substance === 'string' ? route.query.substance : undefined,
@@ -96,7 +96,7 @@ useMarginNotes((): MarginNote[] => {
   <section class="MakeSolution">
     <header>
       <h1>{{ draft.name || 'Make a solution' }}</h1>
-      <RouterLink v-if="back" :to="{ name: back }">{{ backSaid }}</RouterLink>
+      <RouterLink v-if="back" :to="back.path">{{ back.said }}</RouterLink>
     </header>
 
     <WeighingOut

@@ -7,7 +7,7 @@ import TakeInKit from '../parts/TakeInKit.vue'
 import TakeInSolution from '../parts/TakeInSolution.vue'
 
 /** What comes onto the shelf: a chemical to weigh from, a solution that was bought ready, or a kit of several bottles. */
-const { back, backSaid } = useWayBack()
+const { back } = useWayBack()
 const WHAT = [
   { id: 'chemical', name: 'A chemical, to weigh from' },
   { id: 'solution', name: 'A ready solution' },
@@ -31,7 +31,7 @@ function asSolution(id: string): void {
     <TakeInSolution v-else-if="what === 'solution'" :recipe-id="recipeId" />
     <TakeInChemical v-else @dissolved="asSolution" />
     <p>
-      <RouterLink :to="{ name: back ?? 'shelf' }">{{ backSaid ?? 'Back to Shelf' }}</RouterLink>
+      <RouterLink :to="back?.path ?? { name: 'shelf' }">{{ back?.said ?? 'Back to Shelf' }}</RouterLink>
     </p>
   </div>
 </template>
