@@ -42,6 +42,11 @@ test('a half-filled sheet outlives a detour and a reload, and can be started ove
   // The same page with something asked of it: it comes back with that, too.
   await open(page, '/coat/begin?process=classic-cyanotype')
   const title = page.getByLabel('Title', { exact: true })
+  // A form in which nothing was typed is not kept.
+  await page.keyboard.press('Escape')
+  await open(page, '/shelf')
+  await open(page, '/coat/begin?process=classic-cyanotype')
+  await expect(page.getByRole('button', { name: 'Start over' })).toBeHidden()
   await title.fill('Half')
   await page.getByLabel('Picture size').fill('4 x 5 in')
   const missing = page.getByRole('list', { name: 'Not on the shelf' })

@@ -112,7 +112,7 @@ describe('a floated sheet', () => {
     expect(rows.albumen).not.toContain('assumed')
   })
 
-  it('is balanced against what was in its tray, whatever the school says', () => {
+  it('is balanced against what was in its tray, not what the school says', () => {
     const weak = { ...room(prints), baths: [{ ...silverBath, contents: [{ substanceId: 'silver-nitrate', percent: 3 }] }, salted] } // prettier-ignore
     const silverIn = (records: RoomRecords) => printRecord(prints[0]!, records).balance!.silver.value
     // The halide draws as much from either; the film that is carried away holds 60 ml/m² of what is there.

@@ -1,12 +1,13 @@
 import { useSessionStorage } from '@vueuse/core'
-import { ref, type Ref } from 'vue'
+import { ref, watch, type Ref } from 'vue'
 import { whichWorkroom } from '../storage/whichWorkroom'
 
 const isLike = <Draft extends object>(kept: unknown, fresh: Draft): kept is Draft =>
   typeof kept === 'object' && kept !== null && Object.keys(fresh).every((key) => key in kept)
 
 /**
- * What is typed in a form, kept while this window is open: a detour to another page or a reload leaves it as it was.
+ * What is typed in a form, kept while this window is open: a detour to another page or a reload leaves it as it was. A form
+ * in which nothing was typed is not kept: the next time it starts from what is known then.
  *
  * @param name of the form, with what it is for where it can be for several.
  * @param fresh the form before anything is typed; what was kept in another shape is not taken.
@@ -15,26 +16,34 @@ export function useFormDraft<Draft extends object>(
   name: string,
   fresh: () => Draft,
 ): { draft: Ref<Draft>; wasKept: Ref<boolean>; forget: () => void; startOver: () => void } {
-  const key = `ember-sheet/${whichWorkroom()}/form/${name}`
-  const initial = fresh()
-  const kept = useSessionStorage<Draft | null>(key, null, {
-    deep: true,
+  const kept = useSessionStorage<Draft | null>(`ember-sheet/${whichWorkroom()}/form/${name}`, null, {
+    flush: 'sync',
     serializer: { read: (text) => JSON.parse(text) as Draft, write: (draft) => JSON.stringify(draft) },
     // A window whose storage is full or barred still has its form.
     onError: () => undefined,
   })
+  const initial = fresh()
+  const untouched = JSON.stringify(initial)
   const wasKept = ref(isLike(kept.value, initial))
-  if (!wasKept.value) kept.value = initial
-  const forget = () => {
-    try {
-      sessionStorage.removeItem(key)
-    } catch {
-      // Where storage is barred nothing was kept.
-    }
+  const draft = ref(isLike(kept.value, initial) ? kept.value : initial) as Ref<Draft>
+  const stop = watch(
+    draft,
+    (now) => {
+      const text = JSON.stringify(now)
+      kept.value = text === untouched ? null : (JSON.parse(text) as Draft)
+    },
+    { deep: true },
+  )
+  return {
+    draft,
+    wasKept,
+    forget: () => {
+      stop()
+      kept.value = null
+    },
+    startOver: () => {
+      draft.value = fresh()
+      wasKept.value = false
+    },
   }
-  const startOver = () => {
-    kept.value = fresh()
-    wasKept.value = false
-  }
-  return { draft: kept as Ref<Draft>, wasKept, forget, startOver }
 }

@@ -23,7 +23,7 @@ describe('the packer', () => {
     expect(await unpacked()).toBe(`first ${long}last`)
   })
 
-  it('begins anew with every film, also where the one before was given up half-way', async () => {
+  it('starts again with every film, also where the one before was given up half-way', async () => {
     await piece('a film that was given up', true)
     await piece('the next', true)
     expect(await unpacked()).toBe('the next')

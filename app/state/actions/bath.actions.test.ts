@@ -92,7 +92,7 @@ describe('a tray', () => {
     expect(await left(bottleId)).toBe(800)
   })
 
-  it('is filtered, and that is taken back', async () => {
+  it('is filtered, and that is undone', async () => {
     const id = await act.fillTray(fill)
     await act.filterBath(id)
     await act.filterBath(id)

@@ -74,6 +74,8 @@ export function useSheetForm() {
   } = useFormDraft(`sheet ${JSON.stringify(route.query)}`, () => ({
     processId: processId.value,
     sheet: firstDraft(),
+    /** The exposure as it came with the sheet this one starts from: what was typed since stays as it is. */
+    exposureFromBefore: firstDraft().exposure,
   }))
   processId.value = form.value.processId
   const draft = computed(() => form.value.sheet)
@@ -154,8 +156,6 @@ export function useSheetForm() {
   })
   /** What became of an exposure from before when the light was changed. */
   const exposureNote = ref('')
-  /** The exposure as it came with the sheet this one starts from: what was typed since stays as it is. */
-  let exposureFromBefore = draft.value.exposure
   const lightName = (id: string) => workroom.lights.find((one) => one.id === id)?.name
   const expectedOf = (id: string) => {
     const history = lights.history(id)
@@ -166,10 +166,10 @@ export function useSheetForm() {
     (to, from) => {
       const typed = draft.value.exposure.trim()
       exposureNote.value = ''
-      if (!typed || typed !== exposureFromBefore || !from || draft.value.strip) return
+      if (!typed || typed !== form.value.exposureFromBefore || !from || draft.value.strip) return
       const was = timeOrNull(typed)
       const seconds = was && exposureUnder(was, expectedOf(from), expectedOf(to))
-      draft.value.exposure = exposureFromBefore = seconds ? formatSpan(Math.round(seconds)) : ''
+      draft.value.exposure = form.value.exposureFromBefore = seconds ? formatSpan(Math.round(seconds)) : ''
       exposureNote.value = seconds
         ? texts.exposureConverted({ was: typed, light: lightName(from) ?? '' })
         : texts.exposureCleared({ was: typed })

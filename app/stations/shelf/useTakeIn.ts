@@ -41,7 +41,7 @@ export function useTakeIn() {
       .sort((a, b) => a.name.localeCompare(b.name)),
   )
   const recipes = useRecipes()
-  /** The recipe of it alone, for what is sold as a powder and dissolved. */
+  /** The recipe of it alone, for a solid that may have been bought dissolved. */
   const dissolved = computed(() =>
     substance.value?.state === 'solid'
       ? recipes.value.find(

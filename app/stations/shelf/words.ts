@@ -66,7 +66,7 @@ export const texts = {
 
   // TakeIn, its ready solutions and kits
   powderOrSolution: ({ name }: { name: string }) =>
-    `${name[0]?.toUpperCase()}${name.slice(1)} is sold as a powder and as a solution. This page is for the powder.`,
+    `${name[0]?.toUpperCase()}${name.slice(1)} is added here as a powder. Is yours already dissolved?`,
   asLabelSays: 'Enter what the label says, or leave the field empty.',
   emptyWhenNotStated: 'leave empty if the label does not say',
   notStatedMeans: 'Not stated. The usual strength is assumed, and the record says so.',
