@@ -4,7 +4,7 @@ import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureTestBrowser } from './chromium.mjs'
-import { ensurePackages, root, run } from './setup.mjs'
+import { ensurePackages, root } from './setup.mjs'
 
 ensurePackages()
 const chromium = ensureTestBrowser()
@@ -30,15 +30,16 @@ const seconds = (began) => Math.round((Date.now() - began) / 1000)
 
 const inModules = (name) => join('node_modules', name)
 const CHECKS = [
+  ['build', join('scripts', 'build.mjs'), []],
   ['lint', inModules('eslint/bin/eslint.js'), ['.']],
   ['structure', join('scripts', 'structure.mjs'), []],
   ['words', join('scripts', 'words.mjs'), ['--check']],
   ['styles', inModules('stylelint/bin/stylelint.mjs'), ['app/**/*.{vue,css}']],
   ['format', inModules('prettier/bin/prettier.cjs'), ['--check', '--log-level', 'warn', '.']],
   ['unused', inModules('knip/bin/knip.js'), []],
-  ['types', inModules('vue-tsc/bin/vue-tsc.js'), ['--noEmit', '-p', 'tsconfig.json']],
-  ['types of core', inModules('typescript/bin/tsc'), ['--noEmit', '-p', 'tsconfig.core.json']],
-  ['build', join('scripts', 'build.mjs'), []],
+  ['types of the app', inModules('vue-tsc/bin/vue-tsc.js'), ['--noEmit', '-p', 'tsconfig.app.json']],
+  ['types of core', inModules('typescript-native/bin/tsc'), ['--noEmit', '-p', 'tsconfig.core.json']],
+  ['types of the rest', inModules('typescript-native/bin/tsc'), ['--noEmit', '-p', 'tsconfig.rest.json']],
 ]
 /** One after the other, beside the unit tests: those use one core and leave the other alone. */
 async function checks() {
@@ -50,30 +51,33 @@ async function checks() {
   return found
 }
 
-const checking = checks()
-console.log('\n== unit tests, with lint, types and build beside them')
-const began = Date.now()
-const units = await new Promise((resolve) =>
-  spawn(process.execPath, [join(root, inModules('jest/bin/jest.js')), '--json', `--outputFile=${jestFile}`], {
-    cwd: root,
-    stdio: 'inherit',
-  }).on('close', (status) => resolve(status ?? 1)),
-)
-if (units !== 0) failures.push('unit tests')
-console.log(`   ${seconds(began)} s`)
-for (const { name, status, said, took } of await checking) {
+/** A stage that shows what it does while it does it. */
+async function stage(name, script, args, env = {}) {
+  const began = Date.now()
+  const status = await new Promise((resolve) =>
+    spawn(process.execPath, [join(root, script), ...args], {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...process.env, ...env },
+    }).on('close', (code) => resolve(code ?? 1)),
+  )
+  console.log(`\n== ${name}: ${seconds(began)} s`)
+  if (status !== 0) failures.push(name)
+}
+
+console.log('\n== unit tests, with build, lint and types beside them')
+const units = stage('unit tests', inModules('jest/bin/jest.js'), ['--json', `--outputFile=${jestFile}`])
+for (const { name, status, said, took } of await checks()) {
   console.log(`\n== ${name}\n${said.trim()}\n   ${took} s`)
   if (status !== 0) failures.push(name)
 }
 
-console.log('\n== browser tests')
-const opened = Date.now()
-const browsers = run(process.execPath, [join(root, inModules('@playwright/test/cli.js')), 'test'], {
-  mayFail: true,
-  env: { CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: playwrightFile },
+console.log('\n== browser tests, while the last unit tests run')
+await stage('browser tests', inModules('@playwright/test/cli.js'), ['test'], {
+  CHROMIUM_PATH: chromium,
+  PLAYWRIGHT_JSON_OUTPUT_NAME: playwrightFile,
 })
-if (browsers !== 0) failures.push('browser tests')
-console.log(`   ${seconds(opened)} s`)
+await units
 
 const read = (file) => {
   try {
