@@ -90,6 +90,8 @@ test('the first page knows the lights of the workroom, how sure its guess is, an
 test('a base exposure by the sun asks when and under what sky; an exposure follows its light', async ({
   page,
 }) => {
+  // By day, whenever this runs: after sunset no exposure follows the sun.
+  await page.clock.setFixedTime(new Date().setUTCHours(12, 0, 0, 0))
   await open(page, `${DEMO_ADDRESS}/light/bases`)
   const main = page.getByRole('main')
   await main.getByRole('button', { name: 'Enter a base exposure' }).click()

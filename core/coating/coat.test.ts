@@ -1,3 +1,5 @@
+import { CoreError } from '../errors'
+import { glassCoverage } from './glassCoverage'
 import fc from 'fast-check'
 import { parseSize } from '../quantity/size'
 import { BRUSH_COVERAGE, coatVolume, DROPS_PER_MILLILITRE, imageArea } from './coatVolume'
@@ -103,3 +105,19 @@ function bestByTrying(parts: number[], total: number): number {
     Math.max(...way.map((k, i) => Math.abs(k - (total * parts[i]!) / sum) / ((total * parts[i]!) / sum)))
   return Math.min(...ways(parts.length, total).map(worst))
 }
+
+describe('the coat that a glass gives', () => {
+  const eightByTen = { widthMillimetres: 203.2, heightMillimetres: 254 }
+  const dropper = { ...eightByTen, dropsPerMillilitre: 20, coats: 1, sheets: 1 }
+
+  it('is that of the common practice for its 40 drops on 8 × 10 in: 2 ml on 516 cm²', () => {
+    expect(glassCoverage({ ...dropper, drops: 40 }).value).toBeCloseTo(38.75, 2)
+  })
+  it('is shared by coats and by sheets', () => {
+    expect(glassCoverage({ ...dropper, drops: 80, coats: 2 }).value).toBeCloseTo(38.75, 2)
+    expect(glassCoverage({ ...dropper, drops: 160, coats: 2, sheets: 2 }).value).toBeCloseTo(38.75, 2)
+  })
+  it('is refused for an empty glass', () => {
+    expect(() => glassCoverage({ ...dropper, drops: 0 })).toThrow(CoreError)
+  })
+})

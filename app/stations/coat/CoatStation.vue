@@ -39,6 +39,7 @@ const {
   findings,
   isOthersGlass,
   shownPlan,
+  coverage,
   glassSaid,
   tray,
   title,
@@ -135,7 +136,7 @@ const {
       @finish="finish"
     >
       <FindingList :findings="findings" />
-      <CoatFigures v-if="shownPlan" :plan="shownPlan" />
+      <CoatFigures v-if="shownPlan" :plan="shownPlan" :coverage="coverage" />
     </DropCounter>
 
     <template v-else-if="stepWords">

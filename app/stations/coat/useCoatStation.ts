@@ -4,7 +4,6 @@ import { lifeOf } from '@core/run/coatLife'
 import { auditMix } from '@core/process/mixAudit'
 import { planMix } from '@core/process/mixPlan'
 import { checkUnder } from '@core/run/layers'
-import { componentInHand } from '@core/run/nextMove'
 import { glassOf } from '@core/run/glass'
 import { beginning, schoolStocks, stepsFor } from '@core/process/plan'
 import { digits, formatSize, formatSpan } from '@core/quantity/format'
@@ -23,6 +22,7 @@ import { useStation } from '../../state/useStation'
 import { chalkNotes, roomNotes } from '../../words/planNotes'
 import { texts } from './words'
 import { useBalance } from './useBalance'
+import { useCountedGlass } from './useCountedGlass'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
 
 /** Seconds matter in the first minute only. */
@@ -71,12 +71,7 @@ export function useCoatStation() {
     const asked = isCounting.value && plan.value ? [plan.value] : plans.value
     return asked.flatMap((one) => auditMix(one, stocks, now.now))
   })
-  /** What the figures show: once every drop is in, the glass as it was counted. */
-  const shownPlan = computed(() => {
-    if (!inHand.value || !plan.value || !step.value || componentInHand(step.value)) return plan.value
-    const drops = plan.value.pours.map(({ component }) => step.value?.drops[component.id] ?? 0)
-    return planMix(inHand.value.definition, plan.value.mix, inHand.value.sheet, lots.value, drops)
-  })
+  const { shownPlan, coverage } = useCountedGlass({ definition, sheet, lots, plan, step })
   /** The age of a glass that several sheets are coated from. */
   const glassSaid = computed(() => {
     const { batch } = inHand.value?.sheet ?? {}
@@ -270,6 +265,7 @@ export function useCoatStation() {
     findings,
     isOthersGlass,
     shownPlan,
+    coverage,
     glassSaid,
     tray,
     title,

@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Figure } from '@core/quantity/figure'
 import type { MixPlan } from '@core/process/mixPlan'
 import { digits, formatQuantity } from '@core/quantity/format'
 import FigureValue from '../../../kit/FigureValue.vue'
 
 /** The figures of one mix, each of which opens to its working. */
-const props = defineProps<{ plan: MixPlan; named?: boolean }>()
+const props = defineProps<{
+  plan: MixPlan
+  named?: boolean
+  /** The coat that the glass gives, once something of everything is in it. */
+  coverage?: Figure | null
+}>()
 
 const ratioText = computed(() => {
   const [first = 1, ...rest] = props.plan.count.drops
@@ -28,6 +34,7 @@ const areMetalsMixed = computed(() => props.plan.metals.length > 1)
       :figure="plan.volume"
     />
     <FigureValue label="drops in all" :figure="plan.total" :text="String(plan.count.total)" />
+    <FigureValue v-if="coverage" label="coat from this glass" :figure="coverage" />
     <template v-for="solute in plan.mixture" :key="solute.substanceId">
       <FigureValue :label="`${solute.name} in the mix`" :figure="solute.strength" />
       <FigureValue

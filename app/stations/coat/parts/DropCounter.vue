@@ -1,125 +1,36 @@
 <script setup lang="ts">
-import InlineField from '../../../kit/InlineField.vue'
-import { parseNumber } from '@core/quantity/number'
-import { useNotice } from '../../../state/notice.store'
-import { computed, onUnmounted, ref, watch } from 'vue'
 import { dropsVolume } from '@core/coating/drops'
-import { componentInHand } from '@core/run/nextMove'
-import type { StepState } from '@core/run/runState'
-import type { ProcessDefinition } from '@core/schema/definition'
 import type { Happening } from '@core/schema/event'
 import BigTarget from '../../../kit/BigTarget.vue'
+import InlineField from '../../../kit/InlineField.vue'
 import { figureText } from '../../../words/figureText'
-import { useKeyRows } from '../../../state/keys.store'
-import { speak, tick } from '../../../state/voice'
+import { useDropCounter, type Counting } from '../useDropCounter'
 
-const props = defineProps<{
-  step: StepState
-  definition: ProcessDefinition
-  bottleLabels: Readonly<Record<string, string>>
-  /** Said on the target that ends the count. */
-  finishWords: string
-  dropsPerMillilitre: number
-}>()
+const props = defineProps<
+  Counting & { bottleLabels: Readonly<Record<string, string>>; dropsPerMillilitre: number }
+>()
 const emit = defineEmits<{ record: [happening: Happening]; finish: [] }>()
-const notice = useNotice()
-/** One drop in this many milliseconds: slow enough for a steady hand. */
-const PACE_MS = 1200
-
-const rows = computed(() =>
-  (props.step.planned.drops ?? []).map(({ component, count }) => ({
-    component,
-    count,
-    counted: props.step.drops[component] ?? 0,
-    name: props.definition.components.find((one) => one.id === component)?.name ?? component,
-  })),
+const {
+  rows,
+  inHand,
+  chosen,
+  isAllIn,
+  mayEnd,
+  isMuch,
+  pour,
+  change,
+  next,
+  typing,
+  keepTyped,
+  latest,
+  pace,
+  togglePace,
+  groups,
+} = useDropCounter(
+  props,
+  (happening) => emit('record', happening),
+  () => emit('finish'),
 )
-/** The bottle in hand: the one the user took, else the first that is short. */
-const chosen = ref<string | null>(null)
-const inHand = computed(() => chosen.value ?? componentInHand(props.step))
-const isAllIn = computed(() => componentInHand(props.step) === null)
-/** From here on counting drops is folly: a small measure does it in one go. */
-const MEASURED_FROM = 60
-const isMuch = computed(() => rows.value.some((row) => row.count >= MEASURED_FROM))
-/** Everything of the bottle in hand at once, poured from a measure. */
-function pour(): void {
-  const row = rows.value.find((one) => one.component === inHand.value)
-  if (row && row.count > row.counted) change(row.component, row.count - row.counted)
-}
-
-function change(component: string | null, by: number): void {
-  if (component) emit('record', { type: 'dropped', component, change: by })
-}
-function next(): void {
-  if (isAllIn.value && !chosen.value) emit('finish')
-  else change(inHand.value, 1)
-}
-/** Typing how many really went in, when counting by eye went wrong. */
-/** What is being typed, which no redraw may wipe out. */
-const typing = ref<{ component: string; text: string } | null>(null)
-function keepTyped(component: string, text: string): void {
-  typing.value = null
-  if (!text.trim()) return
-  try {
-    const meant = parseNumber(text, { field: 'drops counted', isWhole: true, min: 0, example: '20' })
-    const counted = props.step.drops[component] ?? 0
-    if (meant !== counted) change(component, meant - counted)
-  } catch (error) {
-    notice.refuse(error, 'the drops')
-  }
-}
-function latest(): string | null {
-  return inHand.value && (props.step.drops[inHand.value] ?? 0) > 0
-    ? inHand.value
-    : (rows.value.findLast((row) => row.counted > 0)?.component ?? null)
-}
-
-const pace = ref(0)
-function togglePace(): void {
-  if (pace.value) stopPace()
-  else
-    pace.value = window.setInterval(
-      () => (isAllIn.value ? stopPace() : change(componentInHand(props.step), 1)),
-      PACE_MS,
-    )
-}
-function stopPace(): void {
-  clearInterval(pace.value)
-  pace.value = 0
-}
-onUnmounted(stopPace)
-
-watch(
-  () => ({ ...props.step.drops }),
-  (counts, before) => {
-    for (const { component, count, name } of rows.value) {
-      const counted = counts[component] ?? 0
-      if (counted <= (before[component] ?? 0)) continue
-      tick()
-      speak(counted === count ? `${counted}. ${name} is in.` : String(counted))
-      // A full count gives the hand to the next bottle by itself.
-      if (chosen.value === component && counted === count) chosen.value = null
-    }
-  },
-)
-
-useKeyRows('Drops', () => [
-  { key: ' ', name: isAllIn.value ? props.finishWords : 'Next drop', run: next },
-  { key: 'b', name: 'Undo one drop', run: () => change(latest(), -1) },
-  { key: 'm', name: 'Mark as fully measured', run: pour },
-  { key: 'p', name: 'Metronome: one drop per tick', run: togglePace },
-])
-
-/** Drawn drops are in groups of five, as one counts. */
-const groups = (row: (typeof rows.value)[number]) => {
-  const total = Math.min(Math.max(row.count, row.counted), 120)
-  return Array.from({ length: Math.ceil(total / 5) }, (_, group) =>
-    Array.from({ length: Math.min(5, total - group * 5) }, (_, i) => {
-      const n = group * 5 + i
-      return n < row.counted ? (n < row.count ? 'in' : 'over') : 'due'
-    }),
-  )
-}
 </script>
 
 <template>
@@ -166,6 +77,7 @@ const groups = (row: (typeof rows.value)[number]) => {
     <div class="DropCounter-acts">
       <BigTarget :label="isAllIn && !chosen ? finishWords : 'Next drop'" hint=" " @press="next" />
       <BigTarget v-if="!isAllIn" :quiet="!isMuch" label="All measured" hint="m" @press="pour" />
+      <BigTarget v-if="mayEnd" quiet label="That's all: coat with this" hint="e" @press="emit('finish')" />
       <BigTarget quiet :label="pace ? 'Stop metronome' : 'Start metronome'" hint="p" @press="togglePace" />
       <BigTarget quiet label="Undo one drop" hint="b" @press="change(latest(), -1)" />
     </div>
