@@ -124,7 +124,15 @@ function registerCheck(id: string, sheetId: string, at: number): RegisterCheck {
   }
 }
 
-const ROOM = { frames: 2, underOneLight: 1, sheetsInATray: 1, rinseTrays: 2, washPlaces: 4, dryingPlaces: 8 }
+const ROOM = {
+  hands: 1,
+  frames: 2,
+  underOneLight: 1,
+  sheetsInATray: 1,
+  rinseTrays: 2,
+  washPlaces: 4,
+  dryingPlaces: 8,
+}
 
 /** The plan of the day: everything under way and what is only planned, as it was made just now. */
 export function planStory(records: WorkroomRecords, random: () => number, now: number): DayPlan[] {

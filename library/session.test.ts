@@ -24,6 +24,7 @@ import { bookingsOf, movesOf } from '@core/schedule/bookings'
 import { processes, substances } from './index'
 
 const room: PlanRoom = {
+  hands: 1,
   frames: 2,
   underOneLight: 1,
   sheetsInATray: 1,

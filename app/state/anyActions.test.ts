@@ -101,7 +101,7 @@ const ACTIONS: ((press: Press) => Promise<unknown>)[] = [
     const { id, number, createdAt, batch, ...sheet } = soundSheet as Sheet
     void [id, number, createdAt, batch]
     const read = { ...sheet, title: text, exposureSeconds: amount }
-    return app.writeSheets({ sheet: read, sheets: 1, papers: [], bottles: [], lights: [] })
+    return app.writeSheets({ sheet: read, sheets: 1, titles: [], papers: [], bottles: [], lights: [] })
   },
   async ({ which, text }) =>
     app.changeIdentity(idOf(await pick(app.db.sheets, which)), {

@@ -17,6 +17,7 @@ import type { MadePlan, PlanAnswer, PlanNews, PlanQuestion } from '../workers/pl
 import { startWorker } from '../workers/start'
 
 const FIRST_ROOM: PlanRoom = {
+  hands: 1,
   frames: 2,
   underOneLight: 1,
   sheetsInATray: 1,

@@ -5,6 +5,7 @@ const WORDS: Readonly<Record<SheetEventType, string>> = {
   dropped: 'the last drop',
   stepStarted: 'the start',
   stepFinished: 'the end of the step; its clock runs on',
+  stepLeftOut: 'leaving out the step',
   looked: 'the check; the exposure clock runs on',
   returned: 'the restart of the exposure',
   waterChanged: 'the water change',

@@ -2,8 +2,15 @@ import { useSessionStorage } from '@vueuse/core'
 import { ref, watch, type Ref } from 'vue'
 import { whichWorkroom } from '../storage/whichWorkroom'
 
-const isLike = <Draft extends object>(kept: unknown, fresh: Draft): kept is Draft =>
-  typeof kept === 'object' && kept !== null && Object.keys(fresh).every((key) => key in kept)
+/** Whether what was kept has every field of the form, and every field of the records in it: an older version may have fewer. */
+function isLike<Draft extends object>(kept: unknown, fresh: Draft, depth = 2): kept is Draft {
+  if (typeof kept !== 'object' || kept === null) return false
+  return Object.entries(fresh).every(([key, value]) => {
+    if (!(key in kept)) return false
+    const isRecord = typeof value === 'object' && value !== null && depth > 1
+    return !isRecord || isLike((kept as Record<string, unknown>)[key], value as object, depth - 1)
+  })
+}
 
 /**
  * What is typed in a form, kept while this window is open: a detour to another page or a reload leaves it as it was. A form

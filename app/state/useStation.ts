@@ -81,6 +81,7 @@ export function useStation(
         'this',
       )
   }
+  const leaveOut = (id: string) => record({ type: 'stepLeftOut', step: id })
   const follow = () =>
     void router.push({ name: place.value ?? 'today', params: { sheetId: held.value ?? '' } })
   const choose = (sheetId: string) => void router.replace({ params: { sheetId } })
@@ -100,5 +101,6 @@ export function useStation(
     move,
     follow,
     choose,
+    leaveOut,
   }
 }

@@ -28,7 +28,7 @@ import { recordGuard } from './recordGuard'
 import { stateEntry } from './runStates'
 
 /** Goes up with every new version of the records, and whenever they are stored in another way. */
-export const STORAGE_VERSION = 11
+export const STORAGE_VERSION = 12
 
 /** What the meter read during one exposure, a stretch at a time. It serves the running clock; what it came to is in the log. */
 export interface TraceRow {
@@ -176,6 +176,7 @@ export class WorkroomDb extends Dexie {
     // Logs may hold corrections, which an earlier version could not read: it may not open them.
     this.version(10).stores({})
     this.version(11).stores({}).upgrade(toVersion11)
+    this.version(12).stores({}).upgrade(toVersion12)
     this.use(recordGuard)
     this.logs = new Bundles(this.logBundles)
     this.standings = new Bundles(this.standingBundles)
@@ -230,6 +231,13 @@ async function toVersion11(transaction: Transaction): Promise<void> {
   const baths = (await transaction.table('baths').toArray()) as unknown[]
   const next = migrate({ baths }, 10, MIGRATIONS, 11) as { baths: Bath[] }
   await transaction.table<Bath>('baths').bulkPut(next.baths)
+}
+
+/** Plans say how many pairs of hands there are. */
+async function toVersion12(transaction: Transaction): Promise<void> {
+  const plans = (await transaction.table('plans').toArray()) as unknown[]
+  const next = migrate({ plans }, 11, MIGRATIONS, 12) as { plans: DayPlan[] }
+  await transaction.table<DayPlan>('plans').bulkPut(next.plans)
 }
 
 /** Washes of the user's own processes say that they are washes. */

@@ -56,6 +56,7 @@ export function meetsLines(bath: Bath, standing: BathCondition): string[] {
 }
 
 const KIND: Record<Slip['kind'], (span: string) => string> = {
+  leftOut: () => 'left out',
   early: (span) => `${span} early`,
   late: (span) => `${span} over the maximum time`,
   coatEarly: (span) => `printed ${span} before its rest was over`,

@@ -515,6 +515,15 @@ describe('migration', () => {
     expect(readArchive(stored).notes).toEqual([])
   })
 
+  it('version 11 is read as it was meant, and one pair of hands worked by its plans', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v11.zip')))
+    const { records } = readBack(stored)
+    expect([records.sheets.length, records.events.length]).toEqual([25, 1374])
+    expect(records.plans.map(({ room }) => room.hands)).toEqual([1])
+    expect(records.baths.map(({ filtered }) => filtered.length)).toEqual([1, 0, 0, 0])
+    expect(readArchive(stored).notes).toEqual([])
+  })
+
   it('of an archive of version 5 with wrong events, the sound ones are read', () => {
     const old = (events: (events: SheetEvent[]) => unknown) => {
       const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))

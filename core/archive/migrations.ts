@@ -17,6 +17,7 @@ export const MIGRATIONS: readonly Migration[] = [
   washesSayTheirRole,
   logsAreCorrected,
   bathsAreFiltered,
+  plansCountHands,
 ]
 
 type Row = Record<string, unknown>
@@ -130,6 +131,18 @@ function logsAreCorrected(records: unknown): unknown {
 function bathsAreFiltered(records: unknown): unknown {
   const old = records as Row
   return { ...old, baths: rows(old.baths).map((bath) => ({ ...bath, filtered: [] })) }
+}
+
+/**
+ * Version 12: a plan says how many pairs of hands there are, of which there was one. Logs may hold steps that were left out,
+ * and sheets that came in half-way.
+ */
+function plansCountHands(records: unknown): unknown {
+  const old = records as Row
+  return {
+    ...old,
+    plans: rows(old.plans).map((plan) => ({ ...plan, room: { hands: 1, ...(plan.room as Row) } })),
+  }
 }
 
 /** What is not a list is left for the schema to refuse. */

@@ -73,7 +73,8 @@ export function threadFacts(record: PrintRecord): ThreadFact[] {
       ? []
       : [{ kind, of, name, value, said: said ?? String(value) }]
   const expose = exposureOf(state)
-  const seconds = secondsGiven(expose) ?? sheet.exposureSeconds
+  // Of an exposure that was made elsewhere nothing is known; one to come is taken as planned.
+  const seconds = secondsGiven(expose) ?? (expose?.skipped ? null : sheet.exposureSeconds)
   const dose = expose?.dose?.millijoulesPerCm2
   const before = expose && state.steps[state.steps.indexOf(expose) - 1]
   const coatAge =
@@ -91,7 +92,7 @@ export function threadFacts(record: PrintRecord): ThreadFact[] {
       dose === undefined ? '' : 'dose',
       dose === undefined ? 'exposure' : 'dose',
       dose ?? seconds,
-      dose === undefined ? formatSpan(seconds) : `${digits(dose)} mJ/cm²`,
+      dose === undefined ? formatSpan(seconds ?? 0) : `${digits(dose)} mJ/cm²`,
     ),
     ...fact('light', '', 'light', light?.name),
     ...(record.lamp === null
@@ -113,7 +114,7 @@ export function threadFacts(record: PrintRecord): ThreadFact[] {
       `${digits(sheet.coverageMillilitresPerM2)} ml/m²`,
     ),
     ...state.steps.flatMap((step) =>
-      step.planned.kind === 'count' && step.status === 'done'
+      step.planned.kind === 'count' && step.status === 'done' && !step.skipped
         ? shares(step.drops).flatMap(([component, share]) =>
             fact(
               'drops',

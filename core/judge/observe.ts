@@ -98,7 +98,7 @@ function coat(record: PrintRecord): Observed[] {
   const known: Observed[] = []
   const counted = state.steps.filter((step) => {
     const mix = definition.mixes.find(({ id }) => id === wordsOf(definition, step)?.mix)
-    return step.planned.kind === 'count' && step.status === 'done' && !mix?.preparesPaper
+    return step.planned.kind === 'count' && step.status === 'done' && !step.skipped && !mix?.preparesPaper
   })
   const [drops, wanted] = [
     counted.flatMap((step) => Object.values(step.drops)),

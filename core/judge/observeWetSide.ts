@@ -26,6 +26,10 @@ export function wetSteps({ state, definition }: PrintRecord): Observed[] {
   }
   for (const step of state.steps) {
     const [words, clock] = [wordsOf(definition, step), clockOf(step)]
+    if (words && step.skipped === 'leftOut') {
+      const short = words.role === 'wash' ? 'washed-short' : isRole(words.role) ? SHORT[words.role] : null
+      if (short) keep(fact(short, true, `“${words.title}” was left out`))
+    }
     if (!words || !clock || step.planned.kind !== 'bath' || step.finishedAt === undefined) continue
     const took = elapsedSeconds(clock, step.finishedAt)
     const least = step.planned.leastSeconds

@@ -54,9 +54,10 @@ export function preparationSaid(preparation: Preparation): string {
   const options = definition.choices.flatMap(({ id, options: all }) =>
     all.filter((one) => one.id === run.choices[id]),
   )
-  const off = slips.map(
-    ({ wordsId, kind, seconds }) =>
-      `${titleOf(preparation, wordsId)} ${formatSpan(seconds)} ${kind === 'early' ? 'short' : 'too long'}`,
+  const off = slips.map(({ wordsId, kind, seconds }) =>
+    kind === 'leftOut'
+      ? `${titleOf(preparation, wordsId)} left out`
+      : `${titleOf(preparation, wordsId)} ${formatSpan(seconds)} ${kind === 'early' ? 'short' : 'too long'}`,
   )
   return [
     definition.name,

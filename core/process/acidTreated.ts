@@ -45,6 +45,10 @@ export function acidSteps({ run, state, definition }: TreatmentWork, book: Subst
     const words = definition.steps.find((one) => one.id === wordsIdOf(step.planned))
     const tray = words && trayOf(definition, words, run.choices)
     const solutes = tray ? (stocks[tray.id] ?? tray.stock.solutes) : []
-    return step.status === 'done' && solutes.some((one) => book[one.substanceId]?.reacts.includes('acid'))
+    return (
+      step.status === 'done' &&
+      !step.skipped &&
+      solutes.some((one) => book[one.substanceId]?.reacts.includes('acid'))
+    )
   })
 }

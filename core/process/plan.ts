@@ -1,7 +1,7 @@
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
 import type { LightKind, ProcessDefinition, SoluteDefinition, StepDefinition } from '../schema/definition'
-import type { Happening, PlannedStep } from '../schema/event'
+import type { CameIn, Happening, PlannedStep } from '../schema/event'
 import type { PaperRun, Sheet } from '../schema/records'
 import { isChosen, partsOf } from './mixPlan'
 
@@ -194,16 +194,31 @@ const withLaterSteps = (steps: PlannedStep[]): PlannedStep[] =>
     return ifShort && !steps.slice(i + 1).some(({ id }) => id === ifShort.lengthens) ? rest : step
   })
 
+/**
+ * The event that begins work on a sheet that was coated, exposed or finished before: what lies behind it was not recorded.
+ *
+ * @param cameIn how it came.
+ */
+export function comingIn(
+  definition: ProcessDefinition,
+  sheet: Pick<Sheet, 'choices' | 'coats' | 'exposureSeconds' | 'batch'>,
+  cameIn: CameIn,
+  gramsPerM2: number | undefined,
+): Extract<Happening, { type: 'begun' }> {
+  return { ...beginning(definition, sheet, onesFor(definition, sheet), gramsPerM2), cameIn }
+}
+
+/** A drop of everything, for steps whose drops no one asks for. */
+const onesFor = (definition: ProcessDefinition, { choices }: Pick<Sheet, 'choices'>): CountsByMix =>
+  Object.fromEntries(definition.mixes.map((mix) => [mix.id, partsOf(definition, mix, choices).map(() => 1)]))
+
 /** The steps of a sheet before its drops are counted out: enough to plan a day by. */
 export function outlineOf(
   definition: ProcessDefinition,
   sheet: Pick<Sheet, 'choices' | 'coats' | 'exposureSeconds' | 'batch'>,
   gramsPerM2: number | undefined,
 ): PlannedStep[] {
-  const counts = Object.fromEntries(
-    definition.mixes.map((mix) => [mix.id, partsOf(definition, mix, sheet.choices).map(() => 1)]),
-  )
-  return beginning(definition, sheet, counts, gramsPerM2).steps
+  return beginning(definition, sheet, onesFor(definition, sheet), gramsPerM2).steps
 }
 
 /** The event that begins a treatment of paper. */

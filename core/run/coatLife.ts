@@ -19,11 +19,13 @@ export interface CoatLife {
  * @param index of the step that uses the coat.
  */
 export function lifeBefore(steps: readonly StepState[], index: number): CoatLife | null {
-  let at = index - 1
+  // What was left out took no time, and says nothing about the coat's age.
+  const done = steps.slice(0, index).filter(({ skipped }) => skipped !== 'leftOut')
+  let at = done.length - 1
   // Drying, resting and humidifying follow the coat and change nothing about its age.
-  while (steps[at]?.planned.kind === 'wait' && steps[at - 1]?.planned.kind === 'wait') at--
-  const limited = steps.slice(at, index).findLast(hasLife)
-  const [first, last] = [steps[at], steps[index - 1]]
+  while (done[at]?.planned.kind === 'wait' && done[at - 1]?.planned.kind === 'wait') at--
+  const limited = done.slice(Math.max(0, at)).findLast(hasLife)
+  const [first, last] = [done[at], done.at(-1)]
   const from = first?.planned.kind === 'wait' ? first.startedAt : first?.finishedAt
   if (!limited || from === undefined || last?.finishedAt === undefined) return null
   const { keepsLeastSeconds, keepsBestSeconds, keepsSeconds } = limited.planned

@@ -1,5 +1,6 @@
 import { refusalAt } from '../errors'
-import type { Judged, Measured, SheetEvent } from '../schema/event'
+import type { StationName } from '../schema/definition'
+import type { CameIn, Judged, Measured, SheetEvent } from '../schema/event'
 import type { Hold } from './clock'
 import { copied, growing, type Grow } from './grow'
 import { historyOf, isAboutEntries } from './history'
@@ -89,13 +90,15 @@ function transition(state: RunState, event: SheetEvent, grow: Grow): RunState {
 function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): RunState {
   if (state.begunAt !== null)
     throw refuse('already-begun', 'This sheet has already been started.', 'Continue with the current step.')
+  const firstHere = firstStepHere(event)
   return {
     ...state,
     begunAt: event.at,
     looks: event.looks,
-    steps: event.steps.map((planned) => ({
+    current: firstHere,
+    steps: event.steps.map((planned, index) => ({
       planned,
-      status: 'waiting',
+      ...(index < firstHere ? { status: 'done', skipped: 'doneBefore' } : { status: 'waiting' }),
       holds: [],
       drops: Object.fromEntries((planned.drops ?? []).map(({ component }) => [component, 0])),
       waters: [],
@@ -104,6 +107,20 @@ function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): 
       drawn: [],
     })),
   }
+}
+
+/** Stations whose steps lie behind a sheet that came in so. */
+const BEHIND: Readonly<Record<CameIn, readonly StationName[]>> = {
+  coated: ['paper', 'coat'],
+  exposed: ['paper', 'coat', 'light'],
+  finished: ['paper', 'coat', 'light', 'wet', 'line'],
+}
+
+/** Index of the first step that is still to be done when work begins here. */
+function firstStepHere({ steps, cameIn }: Extract<SheetEvent, { type: 'begun' }>): number {
+  if (!cameIn) return 0
+  const first = steps.findIndex(({ station }) => !BEHIND[cameIn].includes(station))
+  return first < 0 ? steps.length : first
 }
 
 function judge(state: RunState, event: Judged, grow: Grow): RunState {
@@ -118,7 +135,7 @@ function judge(state: RunState, event: Judged, grow: Grow): RunState {
 /** The step of hanging, which has to have begun before a print is looked at. */
 function hungStep(state: RunState, what: 'judge' | 'measure'): StepState {
   const hang = state.steps.find((step) => step.planned.kind === 'hang')
-  if (!hang?.startedAt)
+  if (!hang || (!hang.startedAt && !hang.skipped))
     throw refuse(
       'not-hung',
       'The print has not been hung to dry yet.',
@@ -162,7 +179,14 @@ type Work = Extract<
   SheetEvent,
   {
     type:
-      'dropped' | 'stepStarted' | 'stepFinished' | 'looked' | 'returned' | 'waterChanged' | 'exposureChanged'
+      | 'dropped'
+      | 'stepStarted'
+      | 'stepFinished'
+      | 'stepLeftOut'
+      | 'looked'
+      | 'returned'
+      | 'waterChanged'
+      | 'exposureChanged'
   }
 >
 
@@ -190,6 +214,8 @@ export function work(state: RunState, event: Work, grow: Grow): RunState {
       return put(state, start(step, event.at, event.light?.milliwattsPerCm2))
     case 'stepFinished':
       return finish(state, event.at, event)
+    case 'stepLeftOut':
+      return leaveOut(state, step)
     case 'looked':
       if (step.planned.kind !== 'expose' || step.status !== 'running')
         throw refuse('not-exposing', 'The exposure is paused.', 'Resume it first.')
@@ -243,7 +269,8 @@ function finish(
     dose,
     bathId,
     drops = [],
-  }: Pick<Partial<StepFinished>, 'drawn' | 'dose' | 'bathId' | 'drops'> = {},
+    byHairDryer,
+  }: Pick<Partial<StepFinished>, 'drawn' | 'dose' | 'bathId' | 'drops' | 'byHairDryer'> = {},
 ): RunState {
   const step = recounted(state.steps[state.current] as StepState, drops)
   if (step.planned.kind === 'count') {
@@ -263,11 +290,40 @@ function finish(
     drawn,
     ...(dose && { dose }),
     ...(bathId !== undefined && { bathId }),
+    ...(byHairDryer && { byHairDryer }),
   }
   const steps = madeUpFor(state.steps.with(state.current, done), state.current)
   const moved = { ...state, steps, current: state.current + 1 }
   const next = moved.steps[moved.current]
   return next?.planned.begins === 'atOnce' ? put(moved, start(next, at)) : moved
+}
+
+/** Passes over the step in hand. What would have flowed on from it has to be begun. */
+function leaveOut(state: RunState, { planned, drops }: StepState): RunState {
+  if (planned.kind === 'hang')
+    throw refuse(
+      'not-left-out',
+      'Drying cannot be left out.',
+      'Hang the print, or set the sheet aside if it is not to be finished.',
+    )
+  if (Object.values(drops).some((count) => count > 0))
+    throw refuse(
+      'not-left-out',
+      'Drops of this mix are in the glass already.',
+      'Coat with what is in the glass, or undo the drops first.',
+    )
+  const left: StepState = {
+    planned,
+    status: 'done',
+    skipped: 'leftOut',
+    holds: [],
+    drops,
+    waters: [],
+    changes: [],
+    drawn: [],
+  }
+  const steps = madeUpFor(state.steps.with(state.current, left), state.current)
+  return { ...state, steps, current: state.current + 1 }
 }
 
 /** The step with the drops that were really in the glass. */

@@ -16,6 +16,10 @@ export interface StepState {
   status: 'waiting' | 'running' | 'held' | 'done'
   startedAt?: number
   finishedAt?: number
+  /** Set where it is behind the sheet and nothing of it was recorded: left out here, or done before the sheet came. */
+  skipped?: 'leftOut' | 'doneBefore'
+  /** It was dried with a hair dryer. */
+  byHairDryer?: true
   holds: Hold[]
   /** Drops counted so far, by component. */
   drops: Record<string, number>

@@ -12,7 +12,7 @@ export const slackOf = (leastSeconds: number): number => Math.max(SLACK_SECONDS,
 export function missingSeconds(step: StepState): number {
   const clock = clockOf(step)
   const least = step.planned.leastSeconds
-  if (!clock || least === undefined || step.finishedAt === undefined) return 0
+  if (!clock || least === undefined || step.finishedAt === undefined || step.byHairDryer) return 0
   const missing = least - elapsedSeconds(clock, step.finishedAt)
   return missing > slackOf(least) ? missing : 0
 }
@@ -25,7 +25,7 @@ export function missingSeconds(step: StepState): number {
 export function madeUpFor(steps: StepState[], index: number): StepState[] {
   const step = steps[index] as StepState
   const { ifShort, id } = step.planned
-  const missing = missingSeconds(step)
+  const missing = step.skipped ? (step.planned.leastSeconds ?? 0) : missingSeconds(step)
   if (!ifShort || !missing) return steps
   return steps.map((later, i) => {
     if (i <= index || later.planned.id !== ifShort.lengthens) return later

@@ -66,7 +66,7 @@ export function storyOf(
   }
   const { happened, amendments } = historyOf(log)
   for (const event of happened) {
-    const line = lineOf(event)
+    const line = lineOf(event) ?? skippedLine(event, stepNames)
     if (line) lines.push(line)
   }
   const names: AmendmentNames = {
@@ -103,7 +103,7 @@ function detailOf(
   const clock = clockOf(step)
   if (clock && step.finishedAt !== undefined && planned.kind !== 'hang') {
     const took = elapsedSeconds(clock, step.finishedAt)
-    parts.push(formatSpan(took))
+    parts.push(step.byHairDryer ? `${formatSpan(took)} with a hair dryer` : formatSpan(took))
     if (planned.kind === 'expose' && step.plannedSeconds !== undefined)
       parts.push(against(took, step.plannedSeconds, step.changes))
     else if (missingSeconds(step)) parts.push(`${formatSpan(missingSeconds(step))} under the minimum`)
@@ -189,6 +189,25 @@ function lineOf(event: SheetEvent): StoryLine | null {
     }
     default:
       return null
+  }
+}
+
+const CAME_IN = {
+  coated: 'already coated',
+  exposed: 'already exposed',
+  finished: 'as a finished print',
+} as const
+
+/** Steps of which nothing was recorded: left out, or done before the sheet came. */
+function skippedLine(event: SheetEvent, stepNames: ReadonlyMap<string, string>): StoryLine | null {
+  if (event.type === 'stepLeftOut')
+    return { at: event.at, tone: 'work', what: stepNames.get(event.step) ?? event.step, detail: 'left out' }
+  if (event.type !== 'begun' || !event.cameIn) return null
+  return {
+    at: event.at,
+    tone: 'note',
+    what: `Came ${CAME_IN[event.cameIn]}`,
+    detail: 'the steps before were not recorded',
   }
 }
 

@@ -31,6 +31,7 @@ export function threadOf(state: RunState, now: number): ThreadStretch[] {
   const stretches: ThreadStretch[] = []
   let cursor = state.begunAt
   for (const step of state.steps.slice(0, state.current)) {
+    if (step.skipped) continue
     const from = step.startedAt ?? cursor
     if (from > cursor) stretches.push(waiting(step, stretches.at(-1)?.place, cursor, from))
     cursor = step.finishedAt ?? from

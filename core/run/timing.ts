@@ -8,7 +8,7 @@ import { clockOf, wordsIdOf, type RunState, type StepState } from './runState'
 export interface Slip {
   stepId: string
   wordsId: string
-  kind: 'early' | 'late' | 'coatEarly' | 'coatLate'
+  kind: 'early' | 'late' | 'coatEarly' | 'coatLate' | 'leftOut'
   seconds: number
   means: string
   blames: 'paper' | 'bath' | 'hand' | null
@@ -31,9 +31,27 @@ const LATE = 'This bath was longer than its maximum. Check whether the image has
 export function slipsOf(state: RunState, definition: ProcessDefinition, now: number): Slip[] {
   return state.steps.flatMap((step, index) => {
     const words = definition.steps.find((one) => one.id === wordsIdOf(step.planned))
-    return [...lifeSlips(state.steps, index), ...clockSlips(step, words, now)]
+    return [...lifeSlips(state.steps, index), ...clockSlips(step, words, now), ...leftOut(step, words)]
   })
 }
+
+/** What it means that a step was left out: what it means when it is short, else what it would have been for. */
+function leftOut(step: StepState, words: StepDefinition | undefined): Slip[] {
+  if (step.skipped !== 'leftOut') return []
+  return [
+    {
+      stepId: step.planned.id,
+      wordsId: wordsIdOf(step.planned),
+      kind: 'leftOut',
+      seconds: 0,
+      means: words ? meansLeftOut(words) : 'What it would have done was not done.',
+      blames: null,
+    },
+  ]
+}
+
+/** What it means for a print that a step is not done. */
+export const meansLeftOut = ({ early, why }: StepDefinition): string => early ?? `What it is for: ${why}`
 
 function lifeSlips(steps: readonly StepState[], index: number): Slip[] {
   const { planned, startedAt } = steps[index] as StepState

@@ -21,7 +21,15 @@ export type Reason =
 
 /** Enough to see whether a changed session has a plan at all. */
 const LOOK: Effort = { seed: 1, tries: 120, nodes: 3000 }
-const ROOM = ['frames', 'underOneLight', 'sheetsInATray', 'rinseTrays', 'washPlaces', 'dryingPlaces'] as const
+const ROOM = [
+  'hands',
+  'frames',
+  'underOneLight',
+  'sheetsInATray',
+  'rinseTrays',
+  'washPlaces',
+  'dryingPlaces',
+] as const
 
 /** The last thing that is found. */
 export function solved(input: SessionInput, effort?: Effort): Found {

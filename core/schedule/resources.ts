@@ -41,7 +41,7 @@ export class Resources {
   ]
 
   constructor(private readonly room: PlanRoom) {
-    const capacities = [1, room.frames, room.dryingPlaces, room.rinseTrays, room.washPlaces]
+    const capacities = [room.hands, room.frames, room.dryingPlaces, room.rinseTrays, room.washPlaces]
     capacities.forEach((capacity, i) => Object.assign(this.list[i]!, { capacity }))
   }
 

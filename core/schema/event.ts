@@ -32,6 +32,9 @@ export const PlannedStep = z.strictObject({
 
 export const PlannedLook = z.strictObject({ id: z.enum(['wet', 'dry', 'settled']), dueAfterSeconds: Seconds })
 
+/** A sheet that someone coated, exposed or finished before this workroom knew of it. */
+export const CameIn = z.enum(['coated', 'exposed', 'finished'])
+
 const stamped = <Type extends string, Parts extends z.ZodRawShape>(type: Type, parts: Parts) =>
   z.strictObject({
     id: Id,
@@ -85,7 +88,12 @@ const Missed = z.discriminatedUnion('type', [
 
 /** Everything that can happen to a sheet. The log of these is the record; nothing in it is ever rewritten. */
 export const SheetEvent = z.discriminatedUnion('type', [
-  stamped('begun', { steps: z.array(PlannedStep).min(1), looks: z.array(PlannedLook) }),
+  stamped('begun', {
+    steps: z.array(PlannedStep).min(1),
+    looks: z.array(PlannedLook),
+    /** How the sheet came, where its work began elsewhere: what it takes to be so was done before and not recorded. */
+    cameIn: CameIn.optional(),
+  }),
   stamped('dropped', { component: Key, change: z.int().min(-9999).max(9999) }),
   stamped('stepStarted', { step: Key, light: StartedLight.optional() }),
   stamped('stepFinished', {
@@ -96,7 +104,11 @@ export const SheetEvent = z.discriminatedUnion('type', [
     dose: CountedDose.optional(),
     /** Drops of a count where they were not what was counted by presses. */
     drops: CorrectedDrops.optional(),
+    /** It was dried with a hair dryer, so that its least time says nothing. */
+    byHairDryer: z.literal(true).optional(),
   }),
+  /** The step in hand is not done on this sheet. */
+  stamped('stepLeftOut', { step: Key }),
   /** Whether what was mixed for a coat was enough. */
   stamped('coatJudged', {
     coat: z.int().min(1).max(9),
@@ -131,6 +143,7 @@ export const SheetEvent = z.discriminatedUnion('type', [
   stamped('enteredLate', { happenedAt: Stamp, what: Missed }),
 ])
 
+export type CameIn = z.infer<typeof CameIn>
 export type SheetEvent = z.infer<typeof SheetEvent>
 export type SheetEventType = SheetEvent['type']
 export type PlannedStep = z.infer<typeof PlannedStep>

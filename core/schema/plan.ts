@@ -1,8 +1,10 @@
 import { z } from 'zod'
 import { Id, Key, Stamp } from './common'
 
-/** What there is to work with in a session; one pair of hands is always meant. */
+/** What there is to work with in a session. */
 export const PlanRoom = z.strictObject({
+  /** Pairs of hands at work. */
+  hands: z.int().min(1).max(50),
   frames: z.int().min(1).max(50),
   /** Frames that are under one lamp, or in the sun, at once. */
   underOneLight: z.int().min(1).max(50),

@@ -11,7 +11,7 @@ import { WasteClass } from './substance'
 import { Bath } from './bath'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
-export const RECORD_VERSION = 11
+export const RECORD_VERSION = 12
 
 export const Paper = z.strictObject({
   id: Id,
@@ -162,7 +162,15 @@ export const Sheet = z.strictObject({
   /** Ratio of each mix, in the order in which its components go in. */
   parts: z.record(Key, z.array(z.number().gt(0).max(1000)).min(1)),
   /** Sheets that share one mix: all name the same batch, and the first of them counts for all. */
-  batch: z.strictObject({ id: Id, of: z.int().min(2).max(99), place: z.int().min(1).max(99) }).optional(),
+  batch: z
+    .strictObject({
+      id: Id,
+      of: z.int().min(2).max(99),
+      place: z.int().min(1).max(99),
+      /** It was taken out of the row: what is pressed for the others is not pressed for it. */
+      isAlone: z.literal(true).optional(),
+    })
+    .optional(),
   pieceId: Id.optional(),
   coverageMillilitresPerM2: z.number().gt(0).max(1000),
   dropsPerMillilitre: z.number().gt(0).max(200),

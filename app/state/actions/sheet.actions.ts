@@ -1,7 +1,7 @@
 import { v4 as uuid } from 'uuid'
 import { Sheet, type Bottle, type Paper } from '@core/schema/records'
 import type { Light } from '@core/schema/light'
-import type { PlannedStep } from '@core/schema/event'
+import type { Happening, PlannedStep } from '@core/schema/event'
 import { db } from '../../storage/db'
 import { append, undo } from '../../storage/log'
 import { addRunState } from '../../storage/runStates'
@@ -12,6 +12,10 @@ export interface SheetsToSave {
   /** As it will be written, but for what only the writing knows. A batch has its number of sheets here. */
   sheet: Omit<Sheet, 'id' | 'number' | 'createdAt' | 'batch'>
   sheets: number
+  /** Title of each sheet of a row; where there is none, all have that of the sheet. */
+  titles: string[]
+  /** How work begins on sheets that were coated, exposed or finished before they came. */
+  cameIn?: Happening
   papers: Paper[]
   bottles: Bottle[]
   lights: Light[]
@@ -42,7 +46,7 @@ export async function writeSheets(
   const firstId = changing?.id ?? uuid()
   await db.transaction(
     'rw',
-    [db.sheets, db.papers, db.bottles, db.lights, db.standingBundles, db.diagnoses],
+    [db.sheets, db.papers, db.bottles, db.lights, db.logBundles, db.standingBundles, db.diagnoses],
     async () => {
       // The number is taken inside the transaction, so that two windows never give the same one twice.
       const next = ((await db.sheets.orderBy(BY_NUMBER).last())?.number ?? 0) + 1
@@ -60,6 +64,7 @@ export async function writeSheets(
       for (let place = 1; place <= read.sheets; place++) {
         const sheet = Sheet.parse({
           ...read.sheet,
+          title: read.titles[place - 1] ?? read.sheet.title,
           id: place === 1 ? firstId : uuid(),
           // A layer is on the same sheet of paper, which has its number already.
           number: under?.number ?? next + place - 1,
@@ -70,6 +75,7 @@ export async function writeSheets(
         })
         await db.sheets.add(sheet)
         await addRunState(db, sheet.id)
+        if (read.cameIn) await append(sheet.id, read.cameIn)
       }
       if (test)
         await db.diagnoses.update(test.diagnosisId, {

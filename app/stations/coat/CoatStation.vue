@@ -8,6 +8,7 @@ import CoatSwatch from '../../kit/CoatSwatch.vue'
 import EmptyPage from '../../kit/EmptyPage.vue'
 import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FindingList from '../../kit/FindingList.vue'
+import LeaveOut from '../../kit/LeaveOut.vue'
 import LeastTime from '../../kit/LeastTime.vue'
 import StationHead from '../../kit/StationHead.vue'
 import CoatEnough from './parts/CoatEnough.vue'
@@ -53,6 +54,9 @@ const {
   finish,
   startOrFinish,
   stepTarget,
+  isDrying,
+  driedByHairDryer,
+  leaveOut,
   coatLaid,
   lifeWords,
 } = useCoatStation()
@@ -124,20 +128,30 @@ const {
       </template>
     </template>
 
-    <DropCounter
-      v-else-if="isCounting"
-      :key="`${inHand.sheet.id}/${step.planned.id}`"
-      :step="step"
-      :definition="inHand.definition"
-      :bottle-labels="bottleLabels"
-      :drops-per-millilitre="inHand.sheet.dropsPerMillilitre"
-      :finish-words="finishWords"
-      @record="record"
-      @finish="finish"
-    >
-      <FindingList :findings="findings" />
-      <CoatFigures v-if="shownPlan" :plan="shownPlan" :coverage="coverage" />
-    </DropCounter>
+    <template v-else-if="isCounting && stepWords">
+      <p class="CoatStation-doing">{{ stepWords.doing }}</p>
+      <DropCounter
+        :key="`${inHand.sheet.id}/${step.planned.id}`"
+        :step="step"
+        :definition="inHand.definition"
+        :bottle-labels="bottleLabels"
+        :drops-per-millilitre="inHand.sheet.dropsPerMillilitre"
+        :finish-words="finishWords"
+        @record="record"
+        @finish="finish"
+      >
+        <FindingList :findings="findings" />
+        <CoatFigures v-if="shownPlan" :plan="shownPlan" :coverage="coverage" />
+      </DropCounter>
+      <div class="CoatStation-acts">
+        <LeaveOut
+          :state="inHand.state"
+          :definition="inHand.definition"
+          :choices="inHand.sheet.choices"
+          @leave="leaveOut"
+        />
+      </div>
+    </template>
 
     <template v-else-if="stepWords">
       <p class="CoatStation-doing">{{ stepWords.doing }}</p>
@@ -148,7 +162,14 @@ const {
       <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
       <div class="CoatStation-acts">
         <BigTarget :label="stepTarget" hint=" " @press="startOrFinish" />
+        <BigTarget v-if="isDrying" quiet label="Dried with a hair dryer" hint="h" @press="driedByHairDryer" />
         <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
+        <LeaveOut
+          :state="inHand.state"
+          :definition="inHand.definition"
+          :choices="inHand.sheet.choices"
+          @leave="leaveOut"
+        />
       </div>
       <BathPanel v-if="tray" :tray="tray" :one="inHand" stays />
     </template>

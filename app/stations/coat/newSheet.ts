@@ -1,6 +1,7 @@
 import { startingChoices } from '@core/process/plan'
 import { formatSpan } from '@core/quantity/format'
 import type { ProcessDefinition, ToolName } from '@core/schema/definition'
+import type { CameIn } from '@core/schema/event'
 import type { Sheet } from '@core/schema/records'
 import { type DraftRoom } from './sheet.draft'
 
@@ -11,6 +12,10 @@ export interface SheetDraft {
   subject: string
   /** How many sheets alike are coated from one glass. */
   sheets: string
+  /** Names of the sheets of a row, such as pupils', separated by commas or lines; empty where all have the title. */
+  names: string
+  /** How far it was worked before it came here; empty for a sheet that is still to be coated. */
+  cameIn: CameIn | ''
   size: string
   coats: string
   tool: ToolName
@@ -51,6 +56,8 @@ export function draftOf(
     subject: sheet.subject,
     size,
     sheets: String(sheet.batch?.of ?? 1),
+    names: '',
+    cameIn: '',
     coats: String(sheet.coats),
     tool: sheet.tool,
     pieceId: sheet.pieceId ?? '',
@@ -73,6 +80,8 @@ export const emptyDraft = (unit: 'in' | 'cm' | 'mm'): SheetDraft => ({
   portfolio: '',
   subject: '',
   sheets: '1',
+  names: '',
+  cameIn: '',
   size: unit === 'in' ? '8 x 10 in' : unit === 'cm' ? '20 x 25 cm' : '200 x 250 mm',
   coats: '1',
   tool: 'brush',

@@ -15,6 +15,8 @@ const draft = (changes: Partial<SheetDraft> = {}): SheetDraft => ({
   portfolio: '',
   subject: '',
   sheets: '1',
+  names: '',
+  cameIn: '',
   size: '8x10',
   coats: '1',
   tool: 'brush',
@@ -276,5 +278,32 @@ describe('a test strip', () => {
       '8 x 10 in',
     )
     expect(again.strip).toEqual(strip)
+  })
+})
+
+describe('a row of sheets', () => {
+  it('takes its names one by one, and has as many sheets as names', () => {
+    const { read } = readDraft(
+      classicCyanotype,
+      draft({ sheets: '3', names: ' Ada, Ben;Cleo\n\nDan ' }),
+      room(),
+    )
+    expect([read?.sheets, read?.titles]).toEqual([4, ['Ada', 'Ben', 'Cleo', 'Dan']])
+    expect(readDraft(classicCyanotype, draft({ sheets: '3' }), room()).read).toMatchObject({
+      sheets: 3,
+      titles: [],
+    })
+  })
+  it('holds no more than 99', () => {
+    const names = Array.from({ length: 100 }, (_, i) => `pupil ${i}`).join(',')
+    expect(readDraft(classicCyanotype, draft({ names }), room()).faults.names?.problem).toContain('100 names')
+  })
+})
+
+describe('a sheet that comes in half-way', () => {
+  it('begins with all its steps, of which those before are behind it', () => {
+    const { read } = readDraft(classicCyanotype, draft({ cameIn: 'exposed' }), room())
+    expect(read?.cameIn).toMatchObject({ type: 'begun', cameIn: 'exposed' })
+    expect(readDraft(classicCyanotype, draft(), room()).read).not.toHaveProperty('cameIn')
   })
 })

@@ -4,7 +4,7 @@ import type { SheetsToSave } from '../../state/actions/sheet.actions'
 import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
 import { mixesFor, partsOf } from '@core/process/mixPlan'
-import { firstExposure, schoolStocks } from '@core/process/plan'
+import { comingIn, firstExposure, schoolStocks } from '@core/process/plan'
 import { parseQuantity, parseRatio } from '@core/quantity/parse'
 import { parseSize } from '@core/quantity/size'
 import type { MixDefinition, ProcessDefinition } from '@core/schema/definition'
@@ -54,7 +54,10 @@ export function readDraft(
   )
   const size = attempt('size', () => parseSize(draft.size, { field: 'size', bareUnit: room.lengthUnit }))
   const coats = attempt('coats', () => whole(draft.coats, 'coats', 9, 'Enter 1 or 2.'))
-  const sheets = attempt('sheets', () => whole(draft.sheets, 'sheets', 99, texts.enterNumberSheetsCoatFrom))
+  const titles = attempt('names', () => readNames(draft.names))
+  const sheets = titles?.length
+    ? titles.length
+    : attempt('sheets', () => whole(draft.sheets, 'sheets', 99, texts.enterNumberSheetsCoatFrom))
   const parts = attempt('ratios', () => readRatios(definition, draft))
   const coverage = attempt('coverage', () =>
     draft.coverage.trim()
@@ -88,6 +91,7 @@ export function readDraft(
     !size ||
     coats === null ||
     sheets === null ||
+    !titles ||
     !parts ||
     coverage === null ||
     dropper === null ||
@@ -103,6 +107,15 @@ export function readDraft(
     faults,
     read: {
       sheets,
+      titles,
+      ...(draft.cameIn && {
+        cameIn: comingIn(
+          definition,
+          { choices: draft.choices, coats, exposureSeconds: exposure },
+          draft.cameIn,
+          paper.record?.gramsPerM2,
+        ),
+      }),
       sheet: {
         title,
         portfolio: draft.portfolio.trim(),
@@ -190,6 +203,17 @@ function readBottles(
       })
     return [{ component, bottle }]
   })
+}
+
+/** Names of the sheets of a row, one by one; none where nothing is typed. */
+function readNames(text: string): string[] {
+  const names = text
+    .split(/[,;\n]/)
+    .map((name) => name.trim())
+    .filter(Boolean)
+  if (names.length > 99)
+    throw wrong('names', `${names.length} names are more than a row holds.`, 'Enter at most 99 names.')
+  return names.map((name) => required(name, 'names', '', ''))
 }
 
 function readRatios(definition: ProcessDefinition, draft: SheetDraft): Sheet['parts'] {

@@ -7,20 +7,16 @@ import { checkUnder } from '@core/run/layers'
 import { glassOf } from '@core/run/glass'
 import { beginning, schoolStocks, stepsFor } from '@core/process/plan'
 import { digits, formatSize, formatSpan } from '@core/quantity/format'
-import { substances, tools } from '@library/index'
-import { isAcidTreated } from '@core/process/acidTreated'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
 import { useKeyRows } from '../../state/keys.store'
-import { useMarginNotes, type MarginNote } from '../../state/margin.store'
 import { useNotice } from '../../state/notice.store'
 import { momentSaid } from '../../words/moments'
 import { usePreferences } from '../../state/preferences.store'
 import { useBaths } from '../../state/baths.store'
-import { stepNotes } from '../../words/stepNotes'
 import { useStation } from '../../state/useStation'
-import { chalkNotes, roomNotes } from '../../words/planNotes'
 import { texts } from './words'
+import { useCoatNotes } from './useCoatNotes'
 import { useBalance } from './useBalance'
 import { useCountedGlass } from './useCountedGlass'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
@@ -53,6 +49,7 @@ export function useCoatStation() {
     move,
     follow,
     choose,
+    leaveOut,
   } = useStation('coat', (next) => baths.withBath(inHand.value, next))
 
   const definition = () => inHand.value?.definition ?? null
@@ -179,6 +176,18 @@ export function useCoatStation() {
     step.value?.status === 'waiting' ? (stepWords.value?.press.start ?? '') : finishWords.value,
   )
 
+  /** A coat that dries by itself, which a hair dryer may help. */
+  const isDrying = computed(() => {
+    const before = inHand.value?.state.steps[inHand.value.state.current - 1]
+    return (
+      step.value?.status === 'running' &&
+      step.value.planned.kind === 'wait' &&
+      before?.planned.kind !== 'wait'
+    )
+  })
+  const driedByHairDryer = () =>
+    step.value && record({ type: 'stepFinished', step: step.value.planned.id, byHairDryer: true })
+
   /** The coat that was laid last and may be judged: the one in hand, while it dries. */
   const coatLaid = computed(() =>
     step.value?.planned.kind === 'wait' || hasMovedOn.value
@@ -207,42 +216,13 @@ export function useCoatStation() {
     ...(step.value && !isCounting.value && !hasMovedOn.value
       ? [{ key: ' ', name: stepTarget.value, run: () => void startOrFinish() }]
       : []),
+    ...(isDrying.value
+      ? [{ key: 'h', name: 'Dried with a hair dryer', run: () => void driedByHairDryer() }]
+      : []),
     ...(inHand.value ? [{ key: 'u', name: 'Undo the last step', run: () => void undoLast() }] : []),
     ...(mayRedo.value ? [{ key: 'y', name: 'Redo', run: () => void redoLast() }] : []),
   ])
-  useMarginNotes((): MarginNote[] => {
-    if (!inHand.value) return []
-    const { definition, sheet } = inHand.value
-    // A process that is floated has no tool to get ready.
-    const tool = definition.tools.length
-      ? [{ title: `The ${tools[sheet.tool].name.toLowerCase()}`, lines: [tools[sheet.tool].prepare] }]
-      : []
-    if (!step.value) {
-      const chosen = definition.choices.flatMap((choice) =>
-        choice.options.filter((option) => option.id === sheet.choices[choice.id]),
-      )
-      return [
-        ...chalkNotes(
-          definition,
-          paper.value?.buffered,
-          isAcidTreated(sheet, workroom.treatmentRuns, substances),
-        ),
-        ...stepNotes(definition, firstStep.value ?? null),
-        ...tool,
-        ...roomNotes(definition),
-        ...(chosen.length
-          ? [{ title: 'Your recipe', lines: chosen.map((option) => `${option.name}. ${option.reason}`) }]
-          : []),
-      ]
-    }
-    if (hasMovedOn.value) return roomNotes(definition)
-    const isLaying = step.value.planned.kind === 'act'
-    return [
-      ...stepNotes(definition, stepWords.value),
-      ...(isCounting.value ? [...tool, ...roomNotes(definition).slice(0, 1)] : []),
-      ...(isLaying ? tool.map((note) => ({ ...note, lines: [tools[sheet.tool].lay] })) : []),
-    ]
-  })
+  useCoatNotes({ inHand, step, stepWords, firstStep, hasMovedOn, isCounting, paper })
   return {
     router,
     here,
@@ -279,6 +259,9 @@ export function useCoatStation() {
     finish,
     startOrFinish,
     stepTarget,
+    isDrying,
+    driedByHairDryer,
+    leaveOut,
     coatLaid,
     lifeWords,
   }

@@ -220,8 +220,9 @@ export function useSheetForm() {
         test:
           tested && typeof diagnosis === 'string' ? { diagnosisId: diagnosis, testId: tested.id } : undefined,
       })
+      const goesTo = GOES_TO[draft.value.cameIn || 'new']
       forget()
-      await router.push({ name: 'coat', params: { sheetId: firstId } })
+      await router.push({ name: goesTo, params: { sheetId: firstId } })
     } catch (error) {
       notice.refuse(error, 'saving the sheet')
     }
@@ -247,6 +248,9 @@ export function useSheetForm() {
     save,
   }
 }
+
+/** Where a new sheet is worked on first. */
+const GOES_TO = { new: 'coat', coated: 'light', exposed: 'wet', finished: 'print' } as const
 
 /** A test strip as its page hands it over: first, last, marks, spacing and card. */
 function stripOf(query: unknown): Sheet['strip'] {

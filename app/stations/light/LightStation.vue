@@ -8,6 +8,7 @@ import UndoTargets from '../../kit/UndoTargets.vue'
 import EmptyPage from '../../kit/EmptyPage.vue'
 import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FigureValue from '../../kit/FigureValue.vue'
+import LeaveOut from '../../kit/LeaveOut.vue'
 import StationHead from '../../kit/StationHead.vue'
 import ExposureRule from './parts/ExposureRule.vue'
 import GiveMore from './parts/GiveMore.vue'
@@ -29,6 +30,7 @@ const {
   mayRedo,
   follow,
   choose,
+  leaveOut,
   live,
   trouble,
   doubt,
@@ -148,6 +150,12 @@ const {
         />
         <BigTarget v-if="!isWaiting && !isDone" quiet label="Finish exposure" hint="enter" @press="takeOut" />
         <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
+        <LeaveOut
+          :state="inHand.state"
+          :definition="inHand.definition"
+          :choices="inHand.sheet.choices"
+          @leave="leaveOut"
+        />
       </div>
     </template>
     <GiveMore v-if="isGivingMore" :planned-seconds="planned" @give="give" @close="isGivingMore = false" />

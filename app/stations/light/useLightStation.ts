@@ -40,6 +40,7 @@ export function useLightStation() {
     move,
     follow,
     choose,
+    leaveOut,
   } = useStation('light', (next) => withLight(next))
   const { course, samples, live, trouble, doubt, believeMeter, withLight, strip } = useDoseClock(
     () => inHand.value,
@@ -203,6 +204,7 @@ export function useLightStation() {
     mayRedo,
     follow,
     choose,
+    leaveOut,
     live,
     trouble,
     doubt,

@@ -8,6 +8,7 @@ import { momentSaid } from '../../words/moments'
 type Named = (sheetId: string) => string
 
 const MORE: Record<keyof PlanRoom, string> = {
+  hands: 'One more person would make it possible.',
   frames: 'One more frame would make it possible.',
   underOneLight: 'One more frame under the same light would make it possible.',
   sheetsInATray: 'One more sheet in each tray would make it possible.',

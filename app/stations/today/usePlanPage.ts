@@ -41,6 +41,7 @@ export function usePlanPage() {
     >,
   )
   const ROOM: { key: keyof PlanRoom; label: string }[] = [
+    { key: 'hands', label: 'People at work' },
     { key: 'frames', label: 'Frames' },
     { key: 'underOneLight', label: 'Frames under one light' },
     { key: 'sheetsInATray', label: 'Sheets per tray' },

@@ -6,6 +6,7 @@ import UndoTargets from '../../kit/UndoTargets.vue'
 import EmptyPage from '../../kit/EmptyPage.vue'
 import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FindingList from '../../kit/FindingList.vue'
+import LeaveOut from '../../kit/LeaveOut.vue'
 import LeastTime from '../../kit/LeastTime.vue'
 import StationHead from '../../kit/StationHead.vue'
 import BathPanel from '../../kit/BathPanel.vue'
@@ -25,6 +26,7 @@ const {
   redoLast,
   mayRedo,
   choose,
+  leaveOut,
   isWaiting,
   title,
   nextWords,
@@ -133,6 +135,12 @@ const {
           @press="goToOther"
         />
         <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
+        <LeaveOut
+          :state="inHand.state"
+          :definition="inHand.definition"
+          :choices="inHand.sheet.choices"
+          @leave="leaveOut"
+        />
       </div>
     </template>
   </div>

@@ -41,6 +41,7 @@ export function useWetStation() {
     move,
     follow,
     choose,
+    leaveOut,
   } = useStation('wet', (next) => baths.withBath(inHand.value, next))
 
   // What is told in words need not be asked at every beat.
@@ -153,6 +154,7 @@ export function useWetStation() {
     redoLast,
     mayRedo,
     choose,
+    leaveOut,
     isWaiting,
     title,
     nextWords,

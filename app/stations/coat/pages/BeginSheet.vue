@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { texts } from '../words'
-import { computed } from 'vue'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
-import { digits, formatSpan } from '@core/quantity/format'
+import { formatSpan } from '@core/quantity/format'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import KitButton from '../../../kit/KitButton.vue'
@@ -12,6 +10,7 @@ import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
 import CoatFigures from '../parts/CoatFigures.vue'
+import MoreSettings from '../parts/MoreSettings.vue'
 import SaltBalance from '../parts/SaltBalance.vue'
 import { arePlans } from '../useMixPlans'
 import { useBeginSheet } from '../useBeginSheet'
@@ -47,20 +46,6 @@ const {
   components,
   bottleOptions,
 } = useBeginSheet()
-/** What is set in the folded part, so that it need not be unfolded to be checked. */
-const settingsSaid = computed(() =>
-  texts.settingsInShort({
-    sheets: draft.value.sheets || '1',
-    coats: draft.value.coats || '1',
-    coverage: draft.value.coverage || digits(coverage.value.value),
-    drops: draft.value.dropper || String(dropper.value.dropsPerMillilitre),
-    ratios: mixes.value
-      .filter(({ parts }) => parts.length > 1)
-      .map(({ mix, parts }) => draft.value.ratios[mix.id] || parts.map((part) => part.parts).join(' : '))
-      .join(', '),
-    portfolio: draft.value.portfolio,
-  }),
-)
 </script>
 
 <template>
@@ -164,65 +149,16 @@ const settingsSaid = computed(() =>
         @update:model-value="draft.bottles[component.id] = $event"
       />
     </div>
-    <details class="BeginSheet-more">
-      <summary>
-        More settings:
-        <span class="es-quiet">{{ settingsSaid }}</span>
-      </summary>
-      <div class="BeginSheet-row">
-        <TextField
-          v-if="!changing"
-          v-model="draft.sheets"
-          label="Sheets from one mix"
-          :fault="faults.sheets"
-          hint="1, or several alike"
-        />
-        <TextField v-model="draft.coats" label="Coats" :fault="faults.coats" />
-        <TextField
-          v-model="draft.coverage"
-          label="Coverage, ml/m²"
-          :fault="faults.coverage"
-          :placeholder="digits(coverage.value)"
-          :hint="
-            coverage.working.standing === 'yours'
-              ? 'leave empty to use your own average'
-              : 'leave empty for the usual'
-          "
-        />
-        <TextField
-          v-model="draft.dropper"
-          label="Drops per ml"
-          :fault="faults.dropper"
-          :placeholder="String(dropper.dropsPerMillilitre)"
-          :hint="dropper.name ? `leave empty for ${dropper.name}` : '20 until you calibrate your dropper'"
-        />
-        <template v-for="{ mix, parts } in mixes" :key="mix.id">
-          <TextField
-            v-if="parts.length > 1"
-            :model-value="draft.ratios[mix.id] ?? ''"
-            :label="mixes.length > 1 ? `Ratio, ${mix.name.toLowerCase()}` : 'Ratio'"
-            :fault="faults.ratios"
-            :placeholder="parts.map((part) => part.parts).join(' : ')"
-            :hint="parts.map((part) => part.component.letter).join(' : ')"
-            @update:model-value="draft.ratios[mix.id] = $event"
-          />
-        </template>
-        <SelectField
-          v-if="pieceOptions.length"
-          v-model="draft.pieceId"
-          label="Torn piece"
-          :options="pieceOptions"
-          placeholder="any"
-          clearable
-        />
-        <TextField
-          v-model="draft.portfolio"
-          label="Portfolio"
-          :options="workroom.portfolios"
-          placeholder="none"
-        />
-      </div>
-    </details>
+    <MoreSettings
+      :draft="draft"
+      :faults="faults"
+      :is-new="!changing"
+      :coverage="coverage"
+      :dropper="dropper"
+      :mixes="mixes"
+      :piece-options="pieceOptions"
+      :portfolios="workroom.portfolios"
+    />
     <section class="BeginSheet-figures" aria-label="What you need">
       <template v-if="arePlans(plans)">
         <CoatFigures v-for="plan in plans" :key="plan.mix.id" :plan="plan" :named="plans.length > 1" />
@@ -280,12 +216,6 @@ header .es-kicker {
   display: flex;
   flex-wrap: wrap;
   gap: var(--es-space-3) var(--es-space-7);
-}
-
-.BeginSheet-more summary {
-  padding: var(--es-space-3) 0;
-  color: var(--es-quiet);
-  cursor: pointer;
 }
 
 .BeginSheet-figures {

@@ -13,6 +13,7 @@ import { useNow } from '../../../state/useNow'
 import { useRecording } from '../../../state/useRecording'
 import { useWorkroom } from '../../../state/workroom.store'
 import BigClock from '../../../kit/BigClock.vue'
+import LeaveOut from '../../../kit/LeaveOut.vue'
 import BigTarget from '../../../kit/BigTarget.vue'
 import UndoTargets from '../../../kit/UndoTargets.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
@@ -110,6 +111,13 @@ useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.va
       <BigTarget v-if="step" :label="target" hint=" " @press="next" />
       <BigTarget v-else label="Go to Paper" @press="router.push({ name: 'paper' })" />
       <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
+      <LeaveOut
+        v-if="step"
+        :state="inHand.state"
+        :definition="inHand.definition"
+        :choices="inHand.run.choices"
+        @leave="record({ type: 'stepLeftOut', step: $event })"
+      />
     </div>
     <ol aria-label="History">
       <li v-for="line in story" :key="`${line.at}/${line.what}`">
