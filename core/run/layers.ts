@@ -76,6 +76,7 @@ export function dryForLayerAt(under: RunState): number | null {
   const hungAt = hungAtOf(under)
   if (hungAt === null || under.setAside) return null
   const hang = under.steps.find((step) => step.planned.kind === 'hang')
+  if (hang?.skipped) return hungAt
   // A print that was said to be dry is dry.
   if (hang?.finishedAt !== undefined) return hang.finishedAt
   return hungAt + (hang?.planned.leastSeconds ?? DRY_SECONDS) * 1000

@@ -29,12 +29,16 @@ export function placeOf(state: RunState): SheetPlace {
 export function dueLooks(state: RunState): DueLook[] {
   const hungAt = hungAtOf(state)
   if (hungAt === null || state.setAside) return []
+  const again = state.judgements.at(-1)?.lookAgainAt
+  if (cameFinished(state)) {
+    const dueAt = again ?? (state.judgements.length ? null : hungAt)
+    return dueAt === null ? [] : [{ id: 'later', dueAt }]
+  }
   const order: LookMoment[] = [...state.looks.map((look) => look.id), 'later']
   const taken = Math.max(-1, ...state.judgements.map((judged) => order.indexOf(judged.moment)))
   const planned = state.looks
     .filter((_, index) => index > taken)
     .map((look) => ({ id: look.id, dueAt: hungAt + look.dueAfterSeconds * 1000 }))
-  const again = state.judgements.at(-1)?.lookAgainAt
   return again === undefined ? planned : [...planned, { id: 'later', dueAt: again }]
 }
 
@@ -55,9 +59,14 @@ export function isOpen(state: RunState, now: number): boolean {
   return dueLooks(state).some((look) => look.dueAt > now - MISSED_LOOK_DAYS * 86_400_000)
 }
 
-/** When the print was hung to dry, or `null`. */
+/** When the print was hung to dry, or came as a finished print; `null` before. */
 export const hungAtOf = (state: RunState): number | null =>
-  state.steps.find((step) => step.planned.kind === 'hang')?.startedAt ?? null
+  state.steps.find((step) => step.planned.kind === 'hang')?.startedAt ??
+  (cameFinished(state) ? state.begunAt : null)
+
+/** Whether it was a finished print when it came, so that no check was planned for it. */
+export const cameFinished = (state: RunState): boolean =>
+  state.steps.some((step) => step.planned.kind === 'hang' && step.skipped !== undefined)
 
 /** The verdict that stands: that of the latest look. */
 export const verdictOf = (state: RunState): 'keep' | 'again' | 'undecided' | null =>

@@ -1,7 +1,8 @@
 import { T0, begun, logOf, plan, SHEET, wholeJob } from '../fixtures/logs'
 import type { Happening } from '../schema/event'
 import { lifeBefore } from './coatLife'
-import { placeOf } from './place'
+import { dryForLayerAt } from './layers'
+import { dueLooks, placeOf } from './place'
 import { replay } from './run'
 import { stepInHand } from './runState'
 import { missingSeconds } from './shortened'
@@ -27,6 +28,9 @@ describe('a sheet that comes in half-way', () => {
     )
     expect(placeOf(finished)).toBe('finished')
     expect(finished.judgements).toHaveLength(1)
+    expect(dueLooks(after([0, cameIn('finished')]))).toEqual([{ id: 'later', dueAt: T0 }])
+    expect(dueLooks(finished)).toEqual([])
+    expect(dryForLayerAt(after([0, cameIn('finished')]))).toBe(T0)
   })
   it('is worked on like any other from there', () => {
     const state = after(

@@ -7,6 +7,7 @@ import type { Happening } from '@core/schema/event'
 import { useKeyRows } from '../../state/keys.store'
 import { useNotice } from '../../state/notice.store'
 import { speak, tick } from '../../state/voice'
+import { texts } from './words'
 
 export interface Counting {
   step: StepState
@@ -103,7 +104,7 @@ export function useDropCounter(props: Counting, record: (happening: Happening) =
     { key: ' ', name: isAllIn.value ? props.finishWords : 'Next drop', run: next },
     { key: 'b', name: 'Undo one drop', run: () => change(latest(), -1) },
     { key: 'm', name: 'Mark as fully measured', run: pour },
-    ...(mayEnd.value ? [{ key: 'e', name: 'Coat with what is in the glass', run: finish }] : []),
+    ...(mayEnd.value ? [{ key: 'e', name: texts.coatWithGlass, run: finish }] : []),
     { key: 'p', name: 'Metronome: one drop per tick', run: togglePace },
   ])
 

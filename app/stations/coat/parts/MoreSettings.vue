@@ -65,7 +65,7 @@ const settingsSaid = computed(() =>
         label="Names of the sheets"
         :fault="faults.names"
         placeholder="Ada, Ben, Cleo"
-        hint="one for each; leave empty for the title"
+        :hint="texts.oneNameEach"
       />
       <TextField v-model="draft.coats" label="Coats" :fault="faults.coats" />
       <TextField
