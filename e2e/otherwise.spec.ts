@@ -1,5 +1,5 @@
 import { expect, test } from './test.ts'
-import { coatAndDry, open, plan } from './workroom.ts'
+import { open, plan } from './workroom.ts'
 
 test('fewer drops make a coat, a hair dryer is no fault, a rinse is left out with its meaning shown, and undone', async ({
   page,

@@ -3,6 +3,7 @@ import PressCard from '../kit/PressCard.vue'
 import { computed } from 'vue'
 import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { ledgeOf } from '@core/run/deadlines'
+import { sharedClocks } from '@core/run/rowClocks'
 import { formatSpan } from '@core/quantity/format'
 import { useNow } from '../state/useNow'
 import { useWorkroom } from '../state/workroom.store'
@@ -33,22 +34,24 @@ interface LedgeItem {
 /** A bar that grew by a part of a pixel would be painted for nothing, four times a second. */
 const inSteps = (share: number) => Math.min(1, Math.floor(share * 150) / 150)
 const worked = computed(() =>
-  ledgeOf(workroom.states, now.now, lights.courseOf).flatMap((clock): LedgeItem[] => {
-    const found = workroom.work(clock.sheetId)
-    if (!found) return []
-    return [
-      {
-        key: `${clock.sheetId}/${clock.stepId}/${clock.kind}`,
-        figure: ledgeFigure(clock),
-        line: `${found.name} · ${isLate(clock) ? lateWords(found.definition, clock) : ledgeLine(found.definition, clock, now.now)}`,
-        isOver: (clock.remainingSeconds ?? 1) <= 0 && !isLate(clock),
-        isLate: isLate(clock),
-        isHeld: clock.held,
-        share: clock.targetSeconds ? inSteps(clock.elapsedSeconds / clock.targetSeconds) : 0,
-        to: { name: stationOfSheet(found.state), params: { sheetId: clock.sheetId } },
-      },
-    ]
-  }),
+  sharedClocks(ledgeOf(workroom.states, now.now, lights.courseOf), workroom.ofClock).flatMap(
+    ({ clock, sheetIds }): LedgeItem[] => {
+      const found = workroom.work(clock.sheetId)
+      if (!found) return []
+      return [
+        {
+          key: `${clock.sheetId}/${clock.stepId}/${clock.kind}`,
+          figure: ledgeFigure(clock),
+          line: `${workroom.nameOf(sheetIds)} · ${isLate(clock) ? lateWords(found.definition, clock) : ledgeLine(found.definition, clock, now.now)}`,
+          isOver: (clock.remainingSeconds ?? 1) <= 0 && !isLate(clock),
+          isLate: isLate(clock),
+          isHeld: clock.held,
+          share: clock.targetSeconds ? inSteps(clock.elapsedSeconds / clock.targetSeconds) : 0,
+          to: { name: stationOfSheet(found.state), params: { sheetId: clock.sheetId } },
+        },
+      ]
+    },
+  ),
 )
 /** Solutions that rest until they may be used; they come after what is in the hands. */
 const resting = computed(() =>

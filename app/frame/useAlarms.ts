@@ -1,5 +1,6 @@
 import { watch } from 'vue'
 import { ledgeOf, ringsDue, type ClockReading } from '@core/run/deadlines'
+import { sharedClocks } from '@core/run/rowClocks'
 import { stepInHand } from '@core/run/runState'
 import { nextRocking } from '@core/run/timing'
 import { useNow } from '../state/useNow'
@@ -26,7 +27,8 @@ export function useAlarms(): void {
     (moment) => {
       sayCues(moment)
       tickTrays(moment)
-      for (const clock of ledgeOf(workroom.states, moment, lights.courseOf)) {
+      const clocks = sharedClocks(ledgeOf(workroom.states, moment, lights.courseOf), workroom.ofClock)
+      for (const { clock, sheetIds } of clocks) {
         // A dose comes sooner or later as the light goes, and rings once all the same.
         const end = clock.by === 'steady' ? clock.dueAt : clock.targetSeconds
         if (clock.dueAt === null || clock.dueAt > moment) continue
@@ -38,7 +40,7 @@ export function useAlarms(): void {
         // What was missed while the page slept is said once, as the end that it is.
         const isAgain = rung.has(clockKey)
         rung.add(clockKey).add(key)
-        if (moment - clock.dueAt < STALE_MS && isVoice()) ring(clock, times, isAgain)
+        if (moment - clock.dueAt < STALE_MS && isVoice()) ring(clock, sheetIds, times, isAgain)
       }
     },
   )
@@ -73,10 +75,10 @@ export function useAlarms(): void {
     }
   }
 
-  function ring(clock: ClockReading, times: number, isAgain: boolean): void {
+  function ring(clock: ClockReading, sheetIds: string[], times: number, isAgain: boolean): void {
     const found = workroom.work(clock.sheetId)
     if (!found) return
-    const words = `${found.name}: ${isAgain ? stillExposing(clock) : endWords(found.definition, clock)}`
+    const words = `${workroom.nameOf(sheetIds)}: ${isAgain ? stillExposing(clock) : endWords(found.definition, clock)}`
     chime(times)
     speak(words)
     if (preferences.chosen.notify && 'Notification' in window && Notification.permission === 'granted')

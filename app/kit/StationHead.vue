@@ -1,9 +1,16 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import KitButton from './KitButton.vue'
+import SelectField from './SelectField.vue'
 import type { SheetInRoom } from '../state/workroom.store'
 
 /** Which sheet is in hand, what is being done to it, and which others are here. */
-defineProps<{ title: string; inHand: SheetInRoom; here: readonly SheetInRoom[] }>()
+const props = defineProps<{ title: string; inHand: SheetInRoom; here: readonly SheetInRoom[] }>()
+/** More than these are a list to choose from. */
+const MOST_BUTTONS = 8
+const options = computed(() =>
+  props.here.map(({ sheet }) => ({ id: sheet.id, name: `${sheet.number} ${sheet.title}` })),
+)
 const emit = defineEmits<{ choose: [sheetId: string] }>()
 </script>
 
@@ -16,8 +23,16 @@ const emit = defineEmits<{ choose: [sheetId: string] }>()
       </p>
       <h1>{{ title }}</h1>
     </div>
+    <SelectField
+      v-if="here.length > MOST_BUTTONS"
+      class="StationHead-list"
+      :label="`${here.length} sheets here`"
+      :model-value="here.some((one) => one.sheet.id === inHand.sheet.id) ? inHand.sheet.id : ''"
+      :options="options"
+      @update:model-value="emit('choose', $event)"
+    />
     <nav
-      v-if="here.length > 1 || (here.length === 1 && here[0]?.sheet.id !== inHand.sheet.id)"
+      v-else-if="here.length > 1 || (here.length === 1 && here[0]?.sheet.id !== inHand.sheet.id)"
       class="StationHead-others"
       aria-label="Sheets here"
     >
@@ -53,6 +68,10 @@ const emit = defineEmits<{ choose: [sheetId: string] }>()
   height: 9px;
   margin-right: var(--es-space-2);
   border-radius: 50%;
+}
+
+.StationHead-list {
+  flex: 0 1 13rem;
 }
 
 .StationHead-others {

@@ -4,6 +4,10 @@ export const texts = {
   noOption: 'Nothing like it here. Try another name.',
   onlyClose: 'Not found. These are close:',
 
+  // RowPanel
+  pressCountsFor: ({ numbers }: { numbers: string }) => `The next press counts for sheets ${numbers}.`,
+  leaveOutOfPress: 'Press a number to leave that sheet out of it.',
+
   // useBathPanel
   secondBathBecomesFirstFill: 'The second bath becomes the first. Fill a fresh second bath.',
   added: ({

@@ -1,26 +1,37 @@
 import { computed } from 'vue'
 import type { Happening } from '@core/schema/event'
+import { pressedTogether, undoneTogether } from '@core/run/row'
 import { emptyRun } from '@core/run/runState'
 import { useNotice } from './notice.store'
 import { undoneWords } from './undoneWords'
-import { append, redo, undo } from '../storage/log'
+import { appendToAll, redoOnAll, undoOnAll } from '../storage/log'
 import { storageFault } from '../storage/storageFaults'
 import { timeNow } from '../storage/time'
 import { useUnsaved } from './unsaved.store'
 import { useWorkroom } from './workroom.store'
 
-/** Ways to record what happens to one sheet, and to undo it. What is refused is said, and nothing is written. */
+/**
+ * Ways to record what happens to one sheet, or to it and others at once, and to undo it. What is refused is said, and nothing
+ * is written.
+ */
 export function useRecording(sheetId: () => string | null) {
   const [workroom, notice, unsaved] = [useWorkroom(), useNotice(), useUnsaved()]
 
-  /** @returns whether it was recorded. */
-  async function record(happening: Happening, said?: string): Promise<boolean> {
+  /**
+   * @param along ids of other sheets to which the same happens at this press.
+   * @returns whether it was recorded.
+   */
+  async function record(
+    happening: Happening,
+    said?: string,
+    along: readonly string[] = [],
+  ): Promise<boolean> {
     const id = sheetId()
     if (!id) return false
-    const at = timeNow()
+    const [at, ids] = [timeNow(), [id, ...along]]
     try {
-      if (unsaved.stateOf(id)) keep(id, happening, at)
-      else await append(id, happening, at)
+      if (ids.some((one) => unsaved.stateOf(one))) ids.forEach((one) => keep(one, happening, at))
+      else await appendToAll(ids, happening, at)
       if (said) notice.say(said, undoLast)
       return true
     } catch (error) {
@@ -28,16 +39,16 @@ export function useRecording(sheetId: () => string | null) {
         notice.refuse(error, 'recording this')
         return false
       }
-      return keepInstead(error, id, happening, at)
+      return keepInstead(error, ids, happening, at)
     }
   }
   const keep = (id: string, happening: Happening, at: number) =>
     unsaved.keep(id, happening, at, unsaved.stateOf(id) ?? workroom.work(id)?.state ?? emptyRun(id))
 
   /** What the disk had no room for is kept with its moment, and work goes on. */
-  function keepInstead(fault: unknown, id: string, happening: Happening, at: number): boolean {
+  function keepInstead(fault: unknown, ids: readonly string[], happening: Happening, at: number): boolean {
     try {
-      keep(id, happening, at)
+      ids.forEach((id) => keep(id, happening, at))
       notice.refuse(fault, 'recording this')
       return true
     } catch (error) {
@@ -46,12 +57,19 @@ export function useRecording(sheetId: () => string | null) {
     }
   }
 
+  /** This sheet, and those of its row for which the same press was made, or undone. */
+  function withRow(id: string, others: typeof pressedTogether): string[] {
+    const one = workroom.find(id)
+    return [id, ...(one ? others(one, workroom.sheets).map(({ sheet }) => sheet.id) : [])]
+  }
   async function undoLast(): Promise<void> {
     const id = sheetId()
     if (!id) return
     const last = workroom.work(id)?.state.last
     try {
-      if (!unsaved.dropLast(id)) await undo(id)
+      const ids = withRow(id, pressedTogether)
+      if (ids.some((one) => unsaved.stateOf(one))) ids.forEach((one) => unsaved.dropLast(one))
+      else await undoOnAll(ids)
       notice.say(`Undone: ${undoneWords(last?.type)}.`)
     } catch (error) {
       notice.refuse(error, 'undo')
@@ -62,7 +80,7 @@ export function useRecording(sheetId: () => string | null) {
     if (!id) return
     const next = workroom.work(id)?.state.redo
     try {
-      await redo(id)
+      await redoOnAll(withRow(id, undoneTogether))
       notice.say(`Redone: ${undoneWords(next?.type)}.`)
     } catch (error) {
       notice.refuse(error, 'redo')

@@ -8,6 +8,8 @@ import type { Happening } from '@core/schema/event'
 import type { StationName } from '@core/schema/definition'
 import { timeNow } from '../storage/time'
 import { useNow } from './useNow'
+import { useRow } from './useRow'
+import { numbersSaid } from '@core/quantity/numbers'
 import { useRecording } from './useRecording'
 import { useWorkroom } from './workroom.store'
 import { useLights } from './lights.store'
@@ -64,7 +66,31 @@ export function useStation(
   const hasMovedOn = computed(() => place.value !== null && place.value !== station)
   const placeTitle = computed(() => stations.find((one) => one.name === place.value)?.title ?? 'Prints')
 
-  const { record, undoLast, redoLast, mayRedo } = useRecording(() => inHand.value?.sheet.id ?? null)
+  const recording = useRecording(() => inHand.value?.sheet.id ?? null)
+  const { undoLast, redoLast, mayRedo } = recording
+  const { row, leftOutOfPress, toggleInPress, takeOutOfRow } = useRow(inHand, now)
+  /** What happens to the work of a sheet happens to those of its row that are where it is; what is said of it does not. */
+  const ROW_TYPES = new Set<Happening['type']>([
+    'stepStarted',
+    'stepFinished',
+    'stepLeftOut',
+    'looked',
+    'returned',
+    'waterChanged',
+    'exposureChanged',
+    'roomRead',
+  ])
+  function record(happening: Happening, said?: string): Promise<boolean> {
+    const along = ROW_TYPES.has(happening.type)
+      ? row.value.filter(({ sheet }) => !leftOutOfPress.value.has(sheet.id))
+      : []
+    const all = [...along.map(({ sheet }) => sheet.number), inHand.value?.sheet.number ?? 0]
+    return recording.record(
+      happening,
+      along.length ? said?.replace(/^Sheet \d+/, `Sheets ${numbersSaid(all)}`) : said,
+      along.map(({ sheet }) => sheet.id),
+    )
+  }
 
   /** The next thing, as core sees it. */
   async function move(said?: string): Promise<void> {
@@ -102,5 +128,9 @@ export function useStation(
     follow,
     choose,
     leaveOut,
+    row,
+    leftOutOfPress,
+    toggleInPress,
+    takeOutOfRow,
   }
 }

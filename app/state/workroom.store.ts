@@ -2,10 +2,12 @@ import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { processes, treatments } from '@library/index'
 import { takenByBottle } from '@core/chemistry/lots'
-import { emptyRun, type RunState } from '@core/run/runState'
+import type { SheetOfClock } from '@core/run/rowClocks'
+import { emptyRun, stepInHand, type RunState } from '@core/run/runState'
 import { coveredIds, stacksOf } from '@core/run/layers'
 import { isOpen } from '@core/run/place'
 import { unknownProcess } from '@core/process/unknownProcess'
+import { numbersSaid } from '@core/quantity/numbers'
 import type { ProcessDefinition } from '@core/schema/definition'
 import type { PaperRun, Sheet } from '@core/schema/records'
 import { db } from '../storage/db'
@@ -176,6 +178,20 @@ export const useWorkroom = defineStore('workroom', () => {
     const { run, definition } = treatment
     return { id, name: `Paper ${run.number}`, title: definition.name, ...pick(treatment) }
   }
+  /** What is known of a sheet whose clock runs, for showing a row as one. */
+  function ofClock(id: string): SheetOfClock {
+    const one = find(id)
+    const batch = one?.sheet.batch
+    return {
+      rowId: batch?.isAlone ? undefined : batch?.id,
+      isWaiting: one !== undefined && stepInHand(one.state)?.planned.kind === 'wait',
+    }
+  }
+  /** One thing with a log, or the sheets of a row, as they are called where there is little room. */
+  function nameOf(ids: readonly string[]): string {
+    const numbers = ids.flatMap((id) => find(id)?.sheet.number ?? [])
+    return ids.length > 1 ? `Sheets ${numbersSaid(numbers)}` : (work(ids[0] ?? '')?.name ?? '')
+  }
   return {
     isReady,
     sheets,
@@ -198,6 +214,8 @@ export const useWorkroom = defineStore('workroom', () => {
     allProcesses,
     definitionOf,
     nextNumber,
+    ofClock,
+    nameOf,
     portfolios,
     taken,
     find,

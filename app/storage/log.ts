@@ -24,6 +24,32 @@ export const append = (
 ): Promise<RunState> => write(sheetId, [happening], pressedAt)
 
 /**
+ * Writes down what happened to several sheets at one press: for all of them or for none.
+ *
+ * @throws CoreError as `append`, for the first that it cannot have happened to.
+ */
+export const appendToAll = (
+  sheetIds: readonly string[],
+  happening: Happening,
+  pressedAt: number = timeNow(),
+): Promise<void> =>
+  db.transaction('rw', db.logBundles, db.standingBundles, async () => {
+    for (const sheetId of sheetIds) await write(sheetId, [happening], pressedAt)
+  })
+
+/** Takes back the last thing that happened to several sheets, of all of them or of none. */
+export const undoOnAll = (sheetIds: readonly string[]): Promise<void> =>
+  db.transaction('rw', db.logBundles, db.standingBundles, async () => {
+    for (const sheetId of sheetIds) await undo(sheetId)
+  })
+
+/** Brings back what was undone last on several sheets, on all of them or on none. */
+export const redoOnAll = (sheetIds: readonly string[]): Promise<void> =>
+  db.transaction('rw', db.logBundles, db.standingBundles, async () => {
+    for (const sheetId of sheetIds) await redo(sheetId)
+  })
+
+/**
  * Writes corrections that only fit together: all of them or none.
  *
  * @throws CoreError `does-not-fit` where the corrected log could not have happened.

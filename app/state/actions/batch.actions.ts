@@ -1,4 +1,5 @@
 import { v4 as uuid } from 'uuid'
+import type { Sheet } from '@core/schema/records'
 import { db } from '../../storage/db'
 
 /** Has planned sheets coated from one glass: the first counts for all. */
@@ -25,4 +26,20 @@ export async function partGlass(sheetIds: readonly string[]): Promise<void> {
         sheet.changedAt = changedAt
       }),
   )
+}
+
+/**
+ * Takes one sheet out of its row: what is pressed for the others is not pressed for it any more.
+ *
+ * @returns what puts it back.
+ */
+export async function takeOutOfRow({ id, batch }: Sheet): Promise<() => Promise<void>> {
+  const put = async (isAlone: boolean) => {
+    if (!batch) return
+    const { id: batchId, of, place } = batch
+    const next = { id: batchId, of, place, ...(isAlone && { isAlone: true as const }) }
+    await db.sheets.update(id, { batch: next, changedAt: Date.now() })
+  }
+  await put(true)
+  return () => put(false)
 }

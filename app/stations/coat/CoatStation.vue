@@ -10,6 +10,7 @@ import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FindingList from '../../kit/FindingList.vue'
 import LeaveOut from '../../kit/LeaveOut.vue'
 import LeastTime from '../../kit/LeastTime.vue'
+import RowPanel from '../../kit/RowPanel.vue'
 import StationHead from '../../kit/StationHead.vue'
 import CoatEnough from './parts/CoatEnough.vue'
 import CoatFigures from './parts/CoatFigures.vue'
@@ -54,9 +55,16 @@ const {
   finish,
   startOrFinish,
   stepTarget,
+  nextOfRow,
+  nextOfRowWords,
+  coatNextOfRow,
   isDrying,
   driedByHairDryer,
   leaveOut,
+  row,
+  leftOutOfPress,
+  toggleInPress,
+  takeOutOfRow,
   coatLaid,
   lifeWords,
 } = useCoatStation()
@@ -76,6 +84,14 @@ const {
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose">
       <CoatSwatch v-if="inHand.state.begunAt" :colour="swatch.colour" :label="swatch.label" />
     </StationHead>
+    <RowPanel
+      v-if="!hasMovedOn"
+      :in-hand="inHand"
+      :row="row"
+      :left-out="leftOutOfPress"
+      @toggle="toggleInPress"
+      @take-out="takeOutOfRow"
+    />
 
     <template v-if="hasMovedOn">
       <p class="CoatStation-doing">
@@ -161,7 +177,8 @@ const {
       <LeastTime :step="stepWords" :state="step" :sheet="inHand.sheet" />
       <EndpointStrip :colours="stepWords.endpoint?.swatch ?? []" />
       <div class="CoatStation-acts">
-        <BigTarget :label="stepTarget" hint=" " @press="startOrFinish" />
+        <BigTarget v-if="nextOfRow" :label="nextOfRowWords" hint="g" @press="coatNextOfRow" />
+        <BigTarget :quiet="nextOfRow !== null" :label="stepTarget" hint=" " @press="startOrFinish" />
         <BigTarget v-if="isDrying" quiet label="Dried with a hair dryer" hint="h" @press="driedByHairDryer" />
         <UndoTargets :may-redo="mayRedo" @undo="undoLast" @redo="redoLast" />
         <LeaveOut
@@ -198,10 +215,15 @@ const {
   font-size: var(--es-size-lead);
 }
 
+/* Always at hand, however much is above them. */
 .CoatStation-acts {
+  position: sticky;
+  bottom: var(--es-bar-bottom);
+  z-index: 2;
   display: flex;
   flex-wrap: wrap;
   gap: var(--es-space-4);
-  margin-top: var(--es-space-3);
+  padding: var(--es-space-3) 0 var(--es-space-5);
+  background: var(--es-page);
 }
 </style>

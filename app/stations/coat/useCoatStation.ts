@@ -18,6 +18,7 @@ import { useStation } from '../../state/useStation'
 import { texts } from './words'
 import { useCoatNotes } from './useCoatNotes'
 import { useBalance } from './useBalance'
+import { useCoatRow } from './useCoatRow'
 import { useCountedGlass } from './useCountedGlass'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
 
@@ -50,6 +51,10 @@ export function useCoatStation() {
     follow,
     choose,
     leaveOut,
+    row,
+    leftOutOfPress,
+    toggleInPress,
+    takeOutOfRow,
   } = useStation('coat', (next) => baths.withBath(inHand.value, next))
 
   const definition = () => inHand.value?.definition ?? null
@@ -69,18 +74,20 @@ export function useCoatStation() {
     return asked.flatMap((one) => auditMix(one, stocks, now.now))
   })
   const { shownPlan, coverage } = useCountedGlass({ definition, sheet, lots, plan, step })
-  /** The age of a glass that several sheets are coated from. */
-  const glassSaid = computed(() => {
+  /** The glass that several sheets are coated from, and its age. */
+  const glass = computed(() => {
     const { batch } = inHand.value?.sheet ?? {}
-    if (!inHand.value || !batch || hasMovedOn.value || (step.value && step.value.planned.kind !== 'act'))
-      return ''
-    const maker = workroom.everySheet.find(
-      (one) => one.sheet.batch?.id === batch.id && one.sheet.batch.place === 1,
-    )
-    const glass = maker && glassOf(maker.state, maker.definition, now.now)
-    if (!glass) return ''
-    const said = { age: formatSpan(wholeMinutes(glass.ageSeconds)), limit: formatSpan(glass.limitSeconds) }
-    return glass.isOld ? texts.glassOld(said) : texts.glassAge(said)
+    const maker =
+      batch &&
+      workroom.everySheet.find((one) => one.sheet.batch?.id === batch.id && one.sheet.batch.place === 1)
+    return maker ? glassOf(maker.state, maker.definition, now.now) : null
+  })
+  const glassSaid = computed(() => {
+    const isAsked = !hasMovedOn.value && (!step.value || step.value.planned.kind === 'act')
+    if (!glass.value || !isAsked) return ''
+    const { ageSeconds, limitSeconds, isOld } = glass.value
+    const said = { age: formatSpan(wholeMinutes(ageSeconds)), limit: formatSpan(limitSeconds) }
+    return isOld ? texts.glassOld(said) : texts.glassAge(said)
   })
   /** The solution that the sheet is floated on or soaked in, if that is what is in hand. */
   const tray = computed(() => {
@@ -188,6 +195,8 @@ export function useCoatStation() {
   const driedByHairDryer = () =>
     step.value && record({ type: 'stepFinished', step: step.value.planned.id, byHairDryer: true })
 
+  const { nextOfRow, nextOfRowWords, coatNextOfRow } = useCoatRow({ inHand, step, glass, finish, choose })
+
   /** The coat that was laid last and may be judged: the one in hand, while it dries. */
   const coatLaid = computed(() =>
     step.value?.planned.kind === 'wait' || hasMovedOn.value
@@ -216,6 +225,7 @@ export function useCoatStation() {
     ...(step.value && !isCounting.value && !hasMovedOn.value
       ? [{ key: ' ', name: stepTarget.value, run: () => void startOrFinish() }]
       : []),
+    ...(nextOfRow.value ? [{ key: 'g', name: nextOfRowWords.value, run: () => void coatNextOfRow() }] : []),
     ...(isDrying.value
       ? [{ key: 'h', name: 'Dried with a hair dryer', run: () => void driedByHairDryer() }]
       : []),
@@ -259,9 +269,16 @@ export function useCoatStation() {
     finish,
     startOrFinish,
     stepTarget,
+    nextOfRow,
+    nextOfRowWords,
+    coatNextOfRow,
     isDrying,
     driedByHairDryer,
     leaveOut,
+    row,
+    leftOutOfPress,
+    toggleInPress,
+    takeOutOfRow,
     coatLaid,
     lifeWords,
   }

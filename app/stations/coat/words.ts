@@ -19,6 +19,10 @@ export const texts = {
     `${time}${between} exposure as a first guess`,
   glassAge: ({ age, limit }: { age: string; limit: string }) =>
     `The glass is ${age} old; coat from it within ${limit}.`,
+  coatNext: ({ number, age }: { number: number; age: string | null }) =>
+    `Coat sheet ${number}${age ? `: the glass is ${age} old` : ''}`,
+  coatedCoatNext: ({ number, age }: { number: number; age: string | null }) =>
+    `Coated. Coat sheet ${number}${age ? `: the glass is ${age} old` : ''}`,
   glassOld: ({ age, limit }: { age: string; limit: string }) =>
     `The glass is ${age} old, past its ${limit}. Mix a new one: an old mix prints weak and may fog.`,
   countThatMatchesRatioBetter: ({ total, drops }: { total: number; drops: string }) =>

@@ -9,6 +9,7 @@ import EmptyPage from '../../kit/EmptyPage.vue'
 import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FigureValue from '../../kit/FigureValue.vue'
 import LeaveOut from '../../kit/LeaveOut.vue'
+import RowPanel from '../../kit/RowPanel.vue'
 import StationHead from '../../kit/StationHead.vue'
 import ExposureRule from './parts/ExposureRule.vue'
 import GiveMore from './parts/GiveMore.vue'
@@ -31,6 +32,10 @@ const {
   follow,
   choose,
   leaveOut,
+  row,
+  leftOutOfPress,
+  toggleInPress,
+  takeOutOfRow,
   live,
   trouble,
   doubt,
@@ -70,6 +75,14 @@ const {
 
   <div v-else class="LightStation">
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose" />
+    <RowPanel
+      v-if="!hasMovedOn"
+      :in-hand="inHand"
+      :row="row"
+      :left-out="leftOutOfPress"
+      @toggle="toggleInPress"
+      @take-out="takeOutOfRow"
+    />
 
     <template v-if="hasMovedOn">
       <p class="LightStation-doing">{{ texts.keepPrintOutDaylightUntil }}</p>
@@ -212,9 +225,15 @@ const {
   margin-left: auto;
 }
 
+/* Always at hand, however much is above them. */
 .LightStation-acts {
+  position: sticky;
+  bottom: var(--es-bar-bottom);
+  z-index: 2;
   display: flex;
   flex-wrap: wrap;
   gap: var(--es-space-4);
+  padding: var(--es-space-3) 0 var(--es-space-5);
+  background: var(--es-page);
 }
 </style>

@@ -41,6 +41,10 @@ export function useLightStation() {
     follow,
     choose,
     leaveOut,
+    row,
+    leftOutOfPress,
+    toggleInPress,
+    takeOutOfRow,
   } = useStation('light', (next) => withLight(next))
   const { course, samples, live, trouble, doubt, believeMeter, withLight, strip } = useDoseClock(
     () => inHand.value,
@@ -205,6 +209,10 @@ export function useLightStation() {
     follow,
     choose,
     leaveOut,
+    row,
+    leftOutOfPress,
+    toggleInPress,
+    takeOutOfRow,
     live,
     trouble,
     doubt,

@@ -7,6 +7,8 @@ export interface SheetThread {
   number: number
   title: string
   mark: string
+  /** The row that it is worked with, if any. */
+  rowId?: string | undefined
   stretches: readonly ThreadStretch[]
   /** The step whose clock is running, if one is. */
   runningStepId: string | null
@@ -21,6 +23,9 @@ export interface Cue {
   isNow: boolean
   sheetId: string
   number: number
+  /** Numbers of the sheets of a row for which it is one act; one number for a sheet by itself. */
+  numbers: number[]
+  rowId: string | undefined
   title: string
   mark: string
   stepId: string
@@ -42,6 +47,8 @@ export interface DoneStep {
   key: string
   at: number
   number: number
+  numbers: number[]
+  rowId: string | undefined
   mark: string
   title: string
   stepId: string
@@ -68,13 +75,18 @@ const SHORTEST_GAP_MS = 5 * 60_000
 /** Steps that one goes straight on to after counting: they are one cue together. */
 const STRAIGHT_ON_MS = 60_000
 
+/** Acts of a row within this of each other are one. */
+const TOGETHER_MS = 60_000
+
 const isStart = (stretch: ThreadStretch) => stretch.ahead && stretch.manner !== 'waits'
 
 /** Every moment that needs hands from now on, in order of time, with the waits between. */
 export function runningOrder(threads: readonly SheetThread[], now: number): (Cue | Gap)[] {
-  const cues = threads
+  const each = threads
     .flatMap((thread) => cuesOf(thread, now))
     .sort((a, b) => a.at - b.at || a.number - b.number)
+  // What a plan has placed is moved sheet by sheet.
+  const cues = inRows(each, (cue) => cue.planId === null)
   return cues.flatMap((cue, i) => {
     const wait = cue.at - Math.max(now, cues[i - 1]?.at ?? now)
     return wait >= SHORTEST_GAP_MS
@@ -99,6 +111,8 @@ function cuesOf(thread: SheetThread, now: number): Cue[] {
       isNow: stretch.from <= now,
       sheetId: thread.sheetId,
       number: thread.number,
+      numbers: [thread.number],
+      rowId: thread.rowId,
       title: thread.title,
       mark: thread.mark,
       stepId: stretch.stepId,
@@ -119,7 +133,7 @@ export function roomNow(threads: readonly SheetThread[]): RoomPlace[] {
 
 /** What was finished since a moment, the latest first. */
 export function doneSince(threads: readonly SheetThread[], since: number): DoneStep[] {
-  return threads
+  const each = threads
     .flatMap(({ stretches, runningStepId, ...thread }) =>
       stretches
         .filter(
@@ -133,6 +147,8 @@ export function doneSince(threads: readonly SheetThread[], since: number): DoneS
           key: `${thread.sheetId}/${stretch.stepId}/${stretch.from}`,
           at: stretch.to,
           number: thread.number,
+          numbers: [thread.number],
+          rowId: thread.rowId,
           mark: thread.mark,
           title: thread.title,
           stepId: stretch.stepId,
@@ -140,4 +156,25 @@ export function doneSince(threads: readonly SheetThread[], since: number): DoneS
         })),
     )
     .sort((a, b) => b.at - a.at)
+  return inRows(each)
+}
+
+/** Acts for sheets of a row that fall together, as one act; the first of them stands for all. */
+function inRows<Act extends Pick<Cue, 'at' | 'rowId' | 'stepId' | 'numbers'>>(
+  acts: readonly Act[],
+  mayJoin: (act: Act) => boolean = () => true,
+): Act[] {
+  const joined: Act[] = []
+  for (const act of acts) {
+    const first = joined.findLast(
+      (one) =>
+        act.rowId !== undefined &&
+        one.rowId === act.rowId &&
+        one.stepId === act.stepId &&
+        Math.abs(one.at - act.at) <= TOGETHER_MS,
+    )
+    if (first && mayJoin(act) && mayJoin(first)) first.numbers.push(...act.numbers)
+    else joined.push({ ...act, numbers: [...act.numbers] })
+  }
+  return joined
 }

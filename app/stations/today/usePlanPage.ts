@@ -1,3 +1,4 @@
+import { numbersSaid } from '@core/quantity/numbers'
 import { texts } from './words'
 import { numberOrNull } from '@core/quantity/number'
 import { computed, onUnmounted, ref, shallowRef } from 'vue'
@@ -156,7 +157,7 @@ export function usePlanPage() {
     made.value = null
     notice.say(texts.coatedFromOneMix({ sheets: numbersOf(sheets) }), () => partGlass(ids))
   }
-  const numbersOf = (sheets: readonly { number: number }[]) => sheets.map((sheet) => sheet.number).join(', ')
+  const numbersOf = (sheets: readonly { number: number }[]) => numbersSaid(sheets.map(({ number }) => number))
   useMarginNotes(() => [
     {
       title: 'Rules of the plan',

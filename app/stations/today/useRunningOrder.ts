@@ -23,7 +23,8 @@ export interface MovedStep {
 /** A sheet at its place, as the room shows it. */
 export interface SheetAtPlace {
   sheetId: string
-  number: number
+  /** Of it, or of all the sheets of its row whose clocks run with its own. */
+  numbers: number[]
   mark: string
   title: string
   figure: string
@@ -73,6 +74,7 @@ export function useRunningOrder() {
           number: one.sheet.number,
           title: one.sheet.title,
           mark: one.definition.mark,
+          rowId: workroom.ofClock(one.sheet.id).rowId,
           stretches: due ? plannedThread(one.state, due, at) : threadOf(one.state, at),
           runningStepId: inHand?.startedAt === undefined ? null : wordsIdOf(inHand.planned),
         }
@@ -88,7 +90,8 @@ export function useRunningOrder() {
   const room = computed(() =>
     roomNow(threads.value).map((place) => ({
       ...place,
-      sheets: place.sheetIds.flatMap((id): SheetAtPlace[] => {
+      sheets: rowsOf(place.sheetIds).flatMap((ids): SheetAtPlace[] => {
+        const id = ids[0] ?? ''
         const thread = threads.value.find((one) => one.sheetId === id)
         const one = workroom.find(id)
         if (!thread || !one) return []
@@ -96,9 +99,9 @@ export function useRunningOrder() {
         return [
           {
             sheetId: id,
-            number: thread.number,
+            numbers: ids.flatMap((each) => workroom.find(each)?.sheet.number ?? []),
             mark: thread.mark,
-            title: thread.title,
+            title: ids.length > 1 ? `${ids.length} sheets` : thread.title,
             figure: clock ? ledgeFigure(clock) : '',
             line: clock
               ? ledgeLine(one.definition, clock, now.now)
@@ -111,6 +114,16 @@ export function useRunningOrder() {
       }),
     })),
   )
+  /** Sheets of a row whose clocks show the same are one entry. */
+  function rowsOf(ids: readonly string[]): string[][] {
+    const rows = new Map<string, string[]>()
+    for (const id of ids) {
+      const [{ rowId }, clock] = [workroom.ofClock(id), clocks.value.get(id)]
+      const key = rowId ? `${rowId}/${clock?.stepId ?? ''}/${clock ? ledgeFigure(clock) : ''}` : id
+      rows.set(key, [...(rows.get(key) ?? []), id])
+    }
+    return [...rows.values()]
+  }
   const stepTitle = (sheetId: string, stepId: string) =>
     workroom.find(sheetId)?.definition.steps.find((step) => step.id === stepId)?.title ?? stepId
   const durationOf = (cue: Cue) => (cue.seconds >= 60 ? formatSpan(Math.round(cue.seconds / 60) * 60) : '')

@@ -8,6 +8,7 @@ import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FindingList from '../../kit/FindingList.vue'
 import LeaveOut from '../../kit/LeaveOut.vue'
 import LeastTime from '../../kit/LeastTime.vue'
+import RowPanel from '../../kit/RowPanel.vue'
 import StationHead from '../../kit/StationHead.vue'
 import BathPanel from '../../kit/BathPanel.vue'
 import TrayRow from './parts/TrayRow.vue'
@@ -27,6 +28,10 @@ const {
   mayRedo,
   choose,
   leaveOut,
+  row,
+  leftOutOfPress,
+  toggleInPress,
+  takeOutOfRow,
   isWaiting,
   title,
   nextWords,
@@ -62,6 +67,14 @@ const {
 
   <div v-else class="WetStation">
     <StationHead :title="title" :in-hand="inHand" :here="here" @choose="choose" />
+    <RowPanel
+      v-if="!hasMovedOn"
+      :in-hand="inHand"
+      :row="row"
+      :left-out="leftOutOfPress"
+      @toggle="toggleInPress"
+      @take-out="takeOutOfRow"
+    />
     <TrayRow
       v-if="benches[0]"
       :definition="benches[0].definition"

@@ -42,6 +42,10 @@ export function useWetStation() {
     follow,
     choose,
     leaveOut,
+    row,
+    leftOutOfPress,
+    toggleInPress,
+    takeOutOfRow,
   } = useStation('wet', (next) => baths.withBath(inHand.value, next))
 
   // What is told in words need not be asked at every beat.
@@ -155,6 +159,10 @@ export function useWetStation() {
     mayRedo,
     choose,
     leaveOut,
+    row,
+    leftOutOfPress,
+    toggleInPress,
+    takeOutOfRow,
     isWaiting,
     title,
     nextWords,

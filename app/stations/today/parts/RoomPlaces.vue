@@ -20,7 +20,7 @@ defineProps<{
       <ul v-else>
         <li v-for="sheet in place.sheets" :key="sheet.sheetId">
           <RouterLink :to="placeToGo(sheet.sheetId)" :class="{ 'is-over': sheet.isOver }">
-            <SheetMark :number="sheet.number" :mark="sheet.mark" />
+            <SheetMark :numbers="sheet.numbers" :mark="sheet.mark" />
             <span class="RoomPlaces-what">
               <span>{{ sheet.title }}</span>
               <span class="es-quiet">{{ sheet.line }}</span>

@@ -42,10 +42,12 @@ function move(row: Cue, quarters: number): void {
             @keydown.alt.up.prevent="move(row, -1)"
           >
             <time>{{ row.isNow ? 'Now' : timeOfDay(row.at) }}</time>
-            <SheetMark :number="row.number" :mark="row.mark" />
+            <SheetMark :numbers="row.numbers" :mark="row.mark" />
             <span class="RunningOrder-what">
               <strong>{{ stepTitle(row.sheetId, row.stepId) }}</strong>
-              <span class="es-quiet">{{ row.title }}</span>
+              <span class="es-quiet">
+                {{ row.numbers.length > 1 ? `${row.numbers.length} sheets` : row.title }}
+              </span>
             </span>
             <span class="RunningOrder-lasts">{{ durationOf(row) }}</span>
           </RouterLink>
@@ -76,8 +78,11 @@ function move(row: Cue, quarters: number): void {
       <ol>
         <li v-for="step in done" :key="step.key" class="RunningOrder-done">
           <time>{{ timeOfDay(step.at) }}</time>
-          <SheetMark :number="step.number" :mark="step.mark" />
-          <span>{{ stepTitle(step.sheetId, step.stepId) }}, {{ step.title }}</span>
+          <SheetMark :numbers="step.numbers" :mark="step.mark" />
+          <span>
+            {{ stepTitle(step.sheetId, step.stepId) }},
+            {{ step.numbers.length > 1 ? `${step.numbers.length} sheets` : step.title }}
+          </span>
         </li>
       </ol>
     </details>

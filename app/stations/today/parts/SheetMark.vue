@@ -1,12 +1,16 @@
 <script setup lang="ts">
-/** The round mark of a sheet: its number in the colour of its process. */
-defineProps<{ number: number; mark: string }>()
+import { computed } from 'vue'
+import { numbersSaid } from '@core/quantity/numbers'
+
+/** The round mark of a sheet, or of the sheets of a row: numbers in the colour of the process. */
+const props = defineProps<{ numbers: readonly number[]; mark: string }>()
+const said = computed(() => numbersSaid(props.numbers))
 </script>
 
 <template>
   <span class="SheetMark" :style="{ background: `var(--es-${mark})` }">
-    <span class="es-unseen">Sheet</span>
-    {{ number }}
+    <span class="es-unseen">{{ numbers.length > 1 ? 'Sheets' : 'Sheet' }}</span>
+    {{ said }}
   </span>
 </template>
 

@@ -2,19 +2,24 @@
 import PressCard from '../../../kit/PressCard.vue'
 import { computed } from 'vue'
 import { clocksOf } from '@core/run/deadlines'
+import { numbersSaid } from '@core/quantity/numbers'
 import { stepInHand } from '@core/run/runState'
 import { useNow } from '../../../state/useNow'
 import type { SheetInRoom } from '../../../state/workroom.store'
 import { ledgeFigure } from '../../../words/clockWords'
 
-/** One sheet in its tray, with its clock. It alone is drawn at every beat. */
-const props = defineProps<{ one: SheetInRoom; isInHand: boolean; hasClock: boolean }>()
+/** One sheet, or sheets of a row that went in together, in a tray, with its clock. It alone is drawn at every beat. */
+const props = defineProps<{ group: readonly SheetInRoom[]; isInHand: boolean; hasClock: boolean }>()
 defineEmits<{ choose: [] }>()
 const now = useNow()
+const numbers = computed(() => numbersSaid(props.group.map(({ sheet }) => sheet.number)))
+const state = computed(() => props.group[0]?.state)
 const clock = computed(() =>
-  clocksOf(props.one.state, now.now).find(
-    (reading) => reading.stepId === stepInHand(props.one.state)?.planned.id,
-  ),
+  state.value
+    ? clocksOf(state.value, now.now).find(
+        (reading) => state.value && reading.stepId === stepInHand(state.value)?.planned.id,
+      )
+    : undefined,
 )
 const figure = computed(() => (clock.value && props.hasClock ? ledgeFigure(clock.value) : ''))
 const isOver = computed(() => (clock.value?.remainingSeconds ?? 1) <= 0)
@@ -27,8 +32,10 @@ const isOver = computed(() => (clock.value?.remainingSeconds ?? 1) <= 0)
     :aria-pressed="isInHand"
     @click="$emit('choose')"
   >
-    <span class="es-unseen">Sheet {{ one.sheet.number }}, {{ one.sheet.title }}</span>
-    <span aria-hidden="true">{{ one.sheet.number }}</span>
+    <span class="es-unseen">
+      {{ group.length > 1 ? `Sheets ${numbers}` : `Sheet ${numbers}, ${group[0]?.sheet.title}` }}
+    </span>
+    <span aria-hidden="true">{{ numbers }}</span>
     <small v-if="hasClock">{{ figure }}</small>
   </PressCard>
 </template>

@@ -3,6 +3,7 @@ import PressCard from '../../../kit/PressCard.vue'
 import { computed } from 'vue'
 import { benchOf, liesIn, type BenchTray } from '@core/process/bench'
 import { useOf } from '@core/process/baths'
+import { groupsOf } from '@core/run/row'
 import { stepInHand } from '@core/run/runState'
 import { formatSpan } from '@core/quantity/format'
 import type { ProcessDefinition } from '@core/schema/definition'
@@ -37,6 +38,7 @@ const trays = computed(() =>
       return {
         tray,
         lying,
+        groups: groupsOf(lying, props.inHandId),
         title: tray.isLine ? 'Drying line' : tray.title,
         line: tray.isLine ? 'until it is dry' : leastLine(tray),
         waters: lying[0] ? (stepInHand(lying[0].state)?.waters.length ?? 0) : 0,
@@ -50,6 +52,8 @@ const trays = computed(() =>
       }
     }),
 )
+/** A tray has room for so many marks; the one in hand is among them. */
+const MOST_CHIPS = 4
 const leastLine = (tray: BenchTray) =>
   tray.leastSeconds ? `${props.isNamed ? 'from' : 'at least'} ${formatSpan(tray.leastSeconds)}` : 'by eye'
 </script>
@@ -62,20 +66,21 @@ const leastLine = (tray: BenchTray) =>
     </p>
     <ol class="TrayRow" :class="{ 'is-many': isNamed || trays.length > 5, 'is-aside': isAside }">
       <li
-        v-for="{ tray, lying, title, line, waters, bathWords, isWanting: wants, used } in trays"
+        v-for="{ tray, lying, groups, title, line, waters, bathWords, isWanting: wants, used } in trays"
         :key="tray.id"
         :class="{ 'is-line': tray.isLine, 'is-full': lying.length }"
       >
         <div class="TrayRow-tray" :class="{ 'is-empty': bathWords === 'not filled' }">
           <TrayChip
-            v-for="one in lying"
-            :key="one.sheet.id"
+            v-for="group in groups.slice(0, MOST_CHIPS)"
+            :key="group[0]?.sheet.id"
             class="TrayRow-sheet"
-            :one="one"
-            :is-in-hand="one.sheet.id === inHandId"
+            :group="group"
+            :is-in-hand="group.some((one) => one.sheet.id === inHandId)"
             :has-clock="!tray.isLine"
-            @choose="emit('choose', one.sheet.id)"
+            @choose="emit('choose', group[0]?.sheet.id ?? '')"
           />
+          <small v-if="groups.length > MOST_CHIPS">+ {{ groups.length - MOST_CHIPS }}</small>
         </div>
         <h2>{{ title }}</h2>
         <p class="es-quiet">{{ line }}</p>
