@@ -19,6 +19,7 @@ import {
   YEAR,
   deeper,
 } from './blocks'
+import { subjectChoice, throughEither } from './photograms'
 import { rinse, serves } from './wetSteps'
 
 const expose: StepDefinition = {
@@ -33,27 +34,12 @@ const expose: StepDefinition = {
     doubt: 'Still green: expose longer. Highlights already blue: finish now.',
     swatch: ['#b3b47e', '#7f9d86', '#5b7b86', '#5d6a76', '#77706a'],
   },
-  when: [{ choice: 'subject', is: ['negative'] }],
 }
 
-/** Things laid on the sheet hide the picture while it forms, so the bare coat beside them is what the eye follows. */
-const exposeObjects: StepDefinition = {
-  ...expose,
-  id: 'expose-objects',
-  title: 'Expose',
-  doing:
-    'Lay the objects flat with glass on top and clips against wind. Start the clock when you uncover them.',
-  looks: [
-    { share: 0.5, lookFor: 'The bare coat around the objects has turned from green to blue-green.' },
-    { share: 0.75, lookFor: 'The bare coat turns slate.' },
-  ],
-  habit: 'Flat objects print sharp, raised ones blur. Thin leaves pass light and give half-tones.',
-  endpoint: {
-    good: 'Bare coat slate to bronze all around.',
-    doubt: 'Still green: expose longer. Do not lift a leaf to check: it will not go back to the same place.',
-    swatch: expose.endpoint?.swatch ?? [],
-  },
-  when: [{ choice: 'subject', is: ['photogram'] }],
+const BARE = {
+  half: 'The bare coat around the objects has turned from green to blue-green.',
+  most: 'The bare coat turns slate.',
+  done: 'Bare coat slate to bronze all around.',
 }
 
 /** Classic cyanotype: iron salts on paper, printed by contact, developed in water. */
@@ -169,25 +155,7 @@ export const classicCyanotype: ProcessDefinition = {
         },
       ],
     },
-    {
-      id: 'subject',
-      name: 'Printed through',
-      startsWith: 'negative',
-      options: [
-        {
-          id: 'negative',
-          name: 'A negative',
-          reason: 'Printed side on the coat in the frame. A check through the split back shows the picture.',
-          standing: 'practice',
-        },
-        {
-          id: 'photogram',
-          name: 'Leaves or objects',
-          reason: 'Flat objects print sharp, raised ones blur. Judge by the bare coat beside them.',
-          standing: 'practice',
-        },
-      ],
-    },
+    subjectChoice,
     {
       id: 'exposure',
       name: 'How it is exposed',
@@ -305,8 +273,7 @@ export const classicCyanotype: ProcessDefinition = {
         swatch: ['#c9d17c', '#c3c97c', '#bcbf7e', '#b3b47e'],
       },
     },
-    expose,
-    exposeObjects,
+    ...throughEither(expose, BARE),
     {
       ...bath,
       role: 'wash',

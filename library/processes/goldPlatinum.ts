@@ -22,6 +22,7 @@ import {
 } from './blocks'
 import { ammoniumIron, dryness, humidify, metalLights } from './printingOutMetals'
 import { bindInEdta, clearInSulfite, edtaBath, madeUp, serves, sulfiteBath, washBetween } from './wetSteps'
+import { objectsOnPrintingOut, subjectChoice, throughEither } from './photograms'
 
 const acid: StepDefinition = {
   ...bath,
@@ -162,6 +163,7 @@ export const goldPlatinum: ProcessDefinition = {
       ],
     },
     dryness,
+    subjectChoice,
   ],
   lights: metalLights,
   steps: [
@@ -182,15 +184,18 @@ export const goldPlatinum: ProcessDefinition = {
       keeps: { bestSeconds: 2 * HOUR, mostSeconds: 8 * HOUR, ...starts('Print within hours') },
     },
     humidify,
-    {
-      ...printingOut,
-      looks: printingOutLooks('grey to blue-grey', 'deeper'),
-      endpoint: {
-        good: 'Margin grey to blue-grey, highlight detail just visible.',
-        doubt: 'Brown or pink instead of grey: too little gold, or buffered paper. Nothing: a dim lamp.',
-        swatch: ['#d9cfa0', '#a78f7d', '#76606a', '#544855'],
+    ...throughEither(
+      {
+        ...printingOut,
+        looks: printingOutLooks('grey to blue-grey', 'deeper'),
+        endpoint: {
+          good: 'Margin grey to blue-grey, highlight detail just visible.',
+          doubt: 'Brown or pink instead of grey: too little gold, or buffered paper. Nothing: a dim lamp.',
+          swatch: ['#d9cfa0', '#a78f7d', '#76606a', '#544855'],
+        },
       },
-    },
+      objectsOnPrintingOut('grey'),
+    ),
     {
       ...clearInSulfite,
       why: 'The acid clears the iron. Without clearing, the print turns pink within weeks, then dark.',

@@ -29,6 +29,7 @@ import {
   sulfiteBath,
   washBetween,
 } from './wetSteps'
+import { objectsOnPrintingOut, subjectChoice, throughEither } from './photograms'
 
 /** Palladium, printing out, dry. */
 export const palladiumPrintingOut: ProcessDefinition = {
@@ -151,6 +152,7 @@ export const palladiumPrintingOut: ProcessDefinition = {
       ],
     },
     dryness,
+    subjectChoice,
   ],
   lights: metalLights,
   steps: [
@@ -171,15 +173,18 @@ export const palladiumPrintingOut: ProcessDefinition = {
       keeps: { bestSeconds: 4 * HOUR, mostSeconds: DAY, ...starts('Print the same day') },
     },
     humidify,
-    {
-      ...printingOut,
-      looks: printingOutLooks('brown', 'deeper'),
-      endpoint: {
-        good: 'Margin brown, highlight detail just visible, the whole print darker than you want.',
-        doubt: 'Nothing, or weak and blotchy: buffered paper, a dim lamp, or a coat too dry to print.',
-        swatch: ['#e4dfcf', '#c9b9a3', '#9a7f6a', '#6d5142', '#4a352b'],
+    ...throughEither(
+      {
+        ...printingOut,
+        looks: printingOutLooks('brown', 'deeper'),
+        endpoint: {
+          good: 'Margin brown, highlight detail just visible, the whole print darker than you want.',
+          doubt: 'Nothing, or weak and blotchy: buffered paper, a dim lamp, or a coat too dry to print.',
+          swatch: ['#e4dfcf', '#c9b9a3', '#9a7f6a', '#6d5142', '#4a352b'],
+        },
       },
-    },
+      objectsOnPrintingOut('brown'),
+    ),
     { ...clearInSulfite, time: { leastSeconds: 5 * MINUTE, ...starts('Five minutes') } },
     washBetween,
     clearInCitric,

@@ -30,6 +30,7 @@ import {
   waxChoice,
   waxing,
 } from './wetSteps'
+import { objectsOnPrintingOut, subjectChoice, throughEither } from './photograms'
 
 const brushSilver: StepDefinition = {
   ...spreading,
@@ -174,6 +175,7 @@ export const saltedPaper: ProcessDefinition = {
     goldChoice,
     fixingChoice,
     waxChoice,
+    subjectChoice,
   ],
   lights: [
     {
@@ -296,7 +298,10 @@ export const saltedPaper: ProcessDefinition = {
         ...starts('Print within a few hours of sensitizing'),
       },
     },
-    { ...printingOut, habit: 'Tissue over the frame slows the light and raises contrast.' },
+    ...throughEither(
+      { ...printingOut, habit: 'Tissue over the frame slows the light and raises contrast.' },
+      objectsOnPrintingOut('red-brown'),
+    ),
     ...silverFinish.slice(0, -1),
     {
       ...finalWash,

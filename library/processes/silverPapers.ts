@@ -37,6 +37,7 @@ import {
   fixes,
   toneInGold,
 } from './wetSteps'
+import { objectsOnPrintingOut, subjectChoice, throughEither } from './photograms'
 
 /** Albumen paper takes a weaker hypo than the others. */
 const weakHypo: ProcessDefinition['baths'][number] = {
@@ -166,6 +167,7 @@ export const albumen: ProcessDefinition = {
     },
     goldChoice,
     { ...fixingChoice, startsWith: 'two' },
+    subjectChoice,
   ],
   lights: [
     {
@@ -255,7 +257,7 @@ export const albumen: ProcessDefinition = {
       time: { leastSeconds: 3 * HOUR, ...starts('Several hours; three') },
       keeps: { bestSeconds: 12 * HOUR, mostSeconds: DAY, ...starts('Print the same day') },
     },
-    printingOut,
+    ...throughEither(printingOut, objectsOnPrintingOut('red-brown')),
     chlorineWash,
     toneInGold,
     rinseToner,
@@ -338,7 +340,7 @@ export const collodionChloride: ProcessDefinition = {
   lighting: SILVER_LIGHTING,
   film: WET_SPOT,
   chalk: { bears: true, why: 'The coat does not sink into the paper.' },
-  choices: [],
+  choices: [subjectChoice],
   lights: [
     {
       kind: 'sun',
@@ -379,14 +381,17 @@ export const collodionChloride: ProcessDefinition = {
       time: { leastSeconds: 30 * MINUTE, ...starts('Until no smell is left; half an hour') },
       keeps: { bestSeconds: 2 * DAY, mostSeconds: WEEK, ...starts('Days in a cool dark box') },
     },
-    {
-      ...printingOut,
-      endpoint: {
-        good: 'Very deep: bronzed shadows, highlights much too dark.',
-        doubt: 'Only as deep as you want it: far too little, because the baths lighten the print.',
-        swatch: ['#e9ddd0', '#b0715c', '#7b3f34', '#4a2723'],
+    ...throughEither(
+      {
+        ...printingOut,
+        endpoint: {
+          good: 'Very deep: bronzed shadows, highlights much too dark.',
+          doubt: 'Only as deep as you want it: far too little, because the baths lighten the print.',
+          swatch: ['#e9ddd0', '#b0715c', '#7b3f34', '#4a2723'],
+        },
       },
-    },
+      objectsOnPrintingOut('red-brown'),
+    ),
     chlorineWash,
     {
       ...toneInGold,

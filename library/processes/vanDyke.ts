@@ -22,6 +22,7 @@ import {
   deeper,
 } from './blocks'
 import { fixes } from './wetSteps'
+import { subjectChoice, throughEither } from './photograms'
 
 /** Van Dyke brown: iron citrate and silver in one bottle, partly printing out, fixed in weak plain hypo. */
 export const vanDyke: ProcessDefinition = {
@@ -83,7 +84,7 @@ export const vanDyke: ProcessDefinition = {
     bears: false,
     why: 'Chalk turns the iron rusty and the whites yellow; a buffered paper prints weak.',
   },
-  choices: [],
+  choices: [subjectChoice],
   lights: [
     {
       kind: 'sun',
@@ -132,18 +133,25 @@ export const vanDyke: ProcessDefinition = {
       time: { leastSeconds: 20 * MINUTE, ...starts('Bone dry; twenty minutes') },
       keeps: { bestSeconds: 4 * 3600, mostSeconds: 1 * DAY, ...starts('Print the same day') },
     },
-    {
-      ...printingOut,
-      doing:
-        'Inspect through the split back. It prints out partly: stop while the print is lighter than you want it.',
-      looks: printingOutLooks('tan to brown', 'lighter'),
-      endpoint: {
-        good: 'Shadows are at about three quarters of the final depth: fixer and drying darken them.',
-        doubt:
-          'Grey, weak brown: an old lamp or buffered paper. Already as dark as you want: the print will dry too dark.',
-        swatch: ['#d9cda2', '#b99f72', '#9b7f55', '#7d6040'],
+    ...throughEither(
+      {
+        ...printingOut,
+        doing:
+          'Inspect through the split back. It prints out partly: stop while the print is lighter than you want it.',
+        looks: printingOutLooks('tan to brown', 'lighter'),
+        endpoint: {
+          good: 'Shadows are at about three quarters of the final depth: fixer and drying darken them.',
+          doubt:
+            'Grey, weak brown: an old lamp or buffered paper. Already as dark as you want: the print will dry too dark.',
+          swatch: ['#d9cda2', '#b99f72', '#9b7f55', '#7d6040'],
+        },
       },
-    },
+      {
+        half: 'The bare coat around the objects has turned tan.',
+        most: 'The bare coat is brown.',
+        done: 'Bare coat lighter than the ground you want: fixer and drying darken it.',
+      },
+    ),
     {
       ...bath,
       id: 'water',
