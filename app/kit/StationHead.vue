@@ -6,12 +6,12 @@ import type { SheetInRoom } from '../state/workroom.store'
 
 /** Which sheet is in hand, what is being done to it, and which others are here. */
 const props = defineProps<{ title: string; inHand: SheetInRoom; here: readonly SheetInRoom[] }>()
+const emit = defineEmits<{ choose: [sheetId: string] }>()
 /** More than these are a list to choose from. */
 const MOST_BUTTONS = 8
 const options = computed(() =>
   props.here.map(({ sheet }) => ({ id: sheet.id, name: `${sheet.number} ${sheet.title}` })),
 )
-const emit = defineEmits<{ choose: [sheetId: string] }>()
 </script>
 
 <template>

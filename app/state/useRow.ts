@@ -28,7 +28,7 @@ export function useRow(inHand: ComputedRef<SheetInRoom | null>, now: { now: numb
     if (!sheet?.batch) return
     try {
       const putBack = await takeOut(sheet)
-      notice.say(`Sheet ${sheet.number} is worked by itself now.`, putBack)
+      notice.say(`Sheet ${sheet.number} is out of the row.`, putBack)
     } catch (error) {
       notice.refuse(error, 'the row')
     }

@@ -53,6 +53,7 @@ const {
   begin,
   finishWords,
   finish,
+  finishAsPlanned,
   startOrFinish,
   stepTarget,
   nextOfRow,
@@ -155,6 +156,7 @@ const {
         :finish-words="finishWords"
         @record="record"
         @finish="finish"
+        @finish-as-planned="finishAsPlanned"
       >
         <FindingList :findings="findings" />
         <CoatFigures v-if="shownPlan" :plan="shownPlan" :coverage="coverage" />

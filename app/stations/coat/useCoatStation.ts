@@ -2,7 +2,6 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { lifeOf } from '@core/run/coatLife'
 import { auditMix } from '@core/process/mixAudit'
-import { planMix } from '@core/process/mixPlan'
 import { checkUnder } from '@core/run/layers'
 import { glassOf } from '@core/run/glass'
 import { beginning, schoolStocks, stepsFor } from '@core/process/plan'
@@ -16,6 +15,7 @@ import { usePreferences } from '../../state/preferences.store'
 import { useBaths } from '../../state/baths.store'
 import { useStation } from '../../state/useStation'
 import { texts } from './words'
+import { useCoatFinish } from './useCoatFinish'
 import { useCoatNotes } from './useCoatNotes'
 import { useBalance } from './useBalance'
 import { useCoatRow } from './useCoatRow'
@@ -168,16 +168,15 @@ export function useCoatStation() {
     const counts = Object.fromEntries(plans.value.map((one) => [one.mix.id, drops ?? one.count.drops]))
     await record(beginning(definition, sheet, counts, paper.value?.gramsPerM2))
   }
-  const finishWords = computed(() => stepWords.value?.press.finish ?? '')
-  /** The end of a count takes what was really counted off the shelf; the log holds it, so an undo gives it back. */
-  async function finish(): Promise<void> {
-    const said = `Sheet ${inHand.value?.sheet.number}: ${stepWords.value?.title.toLowerCase()}, done.`
-    const counted = step.value
-    if (!inHand.value || !plan.value || counted?.planned.kind !== 'count') return move(said)
-    const drops = plan.value.pours.map(({ component }) => counted.drops[component.id] ?? 0)
-    const { draws } = planMix(inHand.value.definition, plan.value.mix, inHand.value.sheet, lots.value, drops)
-    await record({ type: 'stepFinished', step: counted.planned.id, drawn: draws }, said)
-  }
+  const { finishWords, finish, finishAsPlanned } = useCoatFinish({
+    inHand,
+    step,
+    stepWords,
+    plan,
+    lots,
+    record,
+    move,
+  })
   const startOrFinish = () => (step.value?.status === 'waiting' ? move() : finish())
   const stepTarget = computed(() =>
     step.value?.status === 'waiting' ? (stepWords.value?.press.start ?? '') : finishWords.value,
@@ -267,6 +266,7 @@ export function useCoatStation() {
     begin,
     finishWords,
     finish,
+    finishAsPlanned,
     startOrFinish,
     stepTarget,
     nextOfRow,

@@ -17,7 +17,13 @@ export interface Counting {
 }
 
 /** Drops as they fall: by press, by metronome, poured from a measure, or typed; and the end of the count at any of them. */
-export function useDropCounter(props: Counting, record: (happening: Happening) => void, finish: () => void) {
+export function useDropCounter(
+  props: Counting,
+  record: (happening: Happening) => void,
+  finish: () => void,
+  /** Ends the count with everything in the glass as planned. */
+  finishAsPlanned: () => void,
+) {
   const notice = useNotice()
   /** One drop in this many milliseconds: slow enough for a steady hand. */
   const PACE_MS = 1200
@@ -105,6 +111,7 @@ export function useDropCounter(props: Counting, record: (happening: Happening) =
     { key: 'b', name: 'Undo one drop', run: () => change(latest(), -1) },
     { key: 'm', name: 'Mark as fully measured', run: pour },
     ...(mayEnd.value ? [{ key: 'e', name: texts.coatWithGlass, run: finish }] : []),
+    ...(isAllIn.value ? [] : [{ key: 'a', name: texts.everythingMeasured, run: finishAsPlanned }]),
     { key: 'p', name: 'Metronome: one drop per tick', run: togglePace },
   ])
 

@@ -7,7 +7,11 @@ import { firstGuess } from '@core/light/sunGuess'
 import { leastTime, startingChoices, stepsFor } from '@core/process/plan'
 import { writtenNumber } from '@core/quantity/number'
 import { formatSpan } from '@core/quantity/format'
+import { holdsStock } from '@core/chemistry/lots'
+import { freeLabel } from '@core/shelf/bottleLabel'
+import { kitOf } from '@core/shelf/bought'
 import { needsOf } from '@core/shelf/readiness'
+import type { Bottle } from '@core/schema/records'
 import type { LightKind } from '@core/schema/definition'
 import { processes, substances } from '@library/index'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
@@ -47,13 +51,15 @@ export function useStartPage() {
     /** A light of the workroom by its id, or a kind of light. */
     light: 'sun' as string | undefined,
     subject: 'things' as string | undefined,
+    /** Whether bottles of its solutions are at hand that the shelf does not know. */
+    have: 'none' as string | undefined,
     title: '',
     size: emptyDraft(preferences.chosen.length).size,
     paperName: '',
     /** g/m² that stand for thin, medium or heavy; empty where it is not known. */
     weight: '',
   }))
-  const { processId, light: lightChoice, subject, title, size, paperName, weight } = toRefs(form.value)
+  const { processId, light: lightChoice, subject, have, title, size, paperName, weight } = toRefs(form.value)
   const others = Object.values(processes).map((one) => ({ id: one.id, name: one.name }))
   const definition = computed(() => processes[processId.value] ?? classicCyanotype)
   const lightOptions = computed(() => {
@@ -71,6 +77,11 @@ export function useStartPage() {
     { id: 'things', name: 'Leaves, lace, flat objects' },
     { id: 'negative', name: 'A negative' },
   ]
+  const hasSubjects = computed(() => definition.value.choices.some(({ id }) => id === 'subject'))
+  /** What the chosen process is like, in a sentence. */
+  const says = computed(
+    () => FIRST.find(({ id }) => id === processId.value)?.says ?? definition.value.summary,
+  )
   /** Weight of the paper by hand, for those who do not know it in figures; g/m² that stand for each. */
   const WEIGHTS = [
     { id: '', name: 'Not known' },
@@ -78,6 +89,21 @@ export function useStartPage() {
     { id: '200', name: 'Medium, about 200 g/m²' },
     { id: '300', name: 'Heavy, about 300 g/m²' },
   ]
+  const HAVE = [
+    { id: 'none', name: texts.onShelfOrMade },
+    { id: 'ready', name: 'A kit or bottles, ready to use' },
+  ]
+  /** Labels for bottles that are at hand and not on the shelf: each is put there, its strength assumed. */
+  const newBottles = computed(() => {
+    if (have.value !== 'ready') return {}
+    const labels: Record<string, string> = {}
+    for (const { id, name, solutes } of kitOf(definition.value)) {
+      if (workroom.bottles.some((one) => !one.ended && holdsStock(one, solutes))) continue
+      const taken = Object.values(labels).map((label) => ({ label }) as Bottle)
+      labels[id] = freeLabel(name, [...workroom.bottles, ...taken])
+    }
+    return labels
+  })
   const knownPaper = computed(() => workroom.papers.find(({ name }) => name === paperName.value.trim()))
   const namedPaper = computed(() => {
     const said = WEIGHTS.find(({ id }) => id && id === weight.value)
@@ -102,6 +128,7 @@ export function useStartPage() {
     light: lightChoice.value ?? 'sun',
     paperName: namedPaper.value,
     paperWeight: knownPaper.value?.gramsPerM2 ? '' : weight.value,
+    bottles: newBottles.value,
   }))
   const guess = computed(() => {
     const known = workroom.lights.find(({ id }) => id === lightChoice.value)
@@ -162,7 +189,7 @@ export function useStartPage() {
     return read
       ? needsOf(definition.value, {
           input: read.sheet,
-          bottles: workroom.bottles,
+          bottles: [...workroom.bottles, ...read.bottles],
           taken: workroom.taken,
           book: substances,
           now: Date.now(),
@@ -202,6 +229,10 @@ export function useStartPage() {
     lightOptions,
     subject,
     SUBJECTS,
+    hasSubjects,
+    says,
+    have,
+    HAVE,
     title,
     size,
     paperName,

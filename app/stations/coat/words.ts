@@ -1,5 +1,7 @@
 /** Sentences of Coat, page by page. */
 export const texts = {
+  everythingMeasured: 'Everything measured',
+  onShelfOrMade: 'On the shelf, or to be made',
   coatWithGlass: 'Coat with what is in the glass',
   oneNameEach: 'one for each; leave empty for the title',
   makeOrAdd: 'Make what is missing, or add what you bought. You come back to this page as it is.',

@@ -26,6 +26,7 @@ describe('what the margin says of a plan', () => {
       'Platinum salt: Ammonium',
       'Hydrochloric acid, 2 %: By weight',
       'Printed: Bone dry',
+      'Printed through: A negative',
       'Room light',
       'Between coat and negative',
     ])

@@ -10,7 +10,7 @@ import { useMarginNotes, type MarginNote } from '../../state/margin.store'
 import { useWayBack } from '../../state/useWayBack'
 import { useNotice } from '../../state/notice.store'
 import { hazardNotes } from '../../words/stepNotes'
-import { freeLabel, writtenLabel } from './bottleLabel'
+import { freeLabel, writtenLabel } from '@core/shelf/bottleLabel'
 import { useRecipes } from '../../state/useRecipes'
 import { putOnShelf, undoBottle } from '../../state/actions/shelf.actions'
 

@@ -76,14 +76,16 @@ export function useWetStation() {
 
   /** The print that wants a hand soonest, if it is not the one in hand. */
   const other = computed(() => {
-    const states = here.value
-      .map((one) => one.state)
-      .filter((state) => state.sheetId !== inHand.value?.sheet.id)
-    const waiting = here.value.find(
-      (one) =>
-        one.sheet.id !== inHand.value?.sheet.id && one.state.steps[one.state.current]?.status === 'waiting',
-    )
-    const id = waiting?.sheet.id ?? ledgeOf(states, second.value)[0]?.sheetId
+    // What is pressed for the one in hand is pressed for its row.
+    const together = new Set([inHand.value, ...row.value].map((one) => one?.sheet.id))
+    const others = here.value.filter(({ sheet }) => !together.has(sheet.id))
+    const waiting = others.find(({ state }) => state.steps[state.current]?.status === 'waiting')
+    const id =
+      waiting?.sheet.id ??
+      ledgeOf(
+        others.map(({ state }) => state),
+        second.value,
+      )[0]?.sheetId
     return id ? (workroom.find(id) ?? null) : null
   })
   const rocking = computed(() => {

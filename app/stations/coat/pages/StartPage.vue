@@ -8,6 +8,7 @@ import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
+import KitButton from '../../../kit/KitButton.vue'
 import MakeIt from '../../../kit/MakeIt.vue'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import { useStartPage } from '../useStartPage'
@@ -22,6 +23,10 @@ const {
   lightOptions,
   subject,
   SUBJECTS,
+  hasSubjects,
+  says,
+  have,
+  HAVE,
   title,
   size,
   paperName,
@@ -41,31 +46,39 @@ const {
 <template>
   <div class="StartPage">
     <header>
-      <p class="es-kicker">Your first print</p>
-      <h1>What do you want to make?</h1>
+      <div>
+        <p class="es-kicker">Your first print</p>
+        <h1>What do you want to make?</h1>
+      </div>
+      <BigTarget label="Plan this sheet" @press="begin" />
     </header>
-    <ul class="StartPage-processes">
-      <li v-for="one in FIRST" :key="one.id">
-        <ChoiceCard kind="radio" name="process" :picked="processId === one.id" @pick="processId = one.id">
-          <TintedPicture class="StartPage-swatch" aria-hidden="true">
-            <i
-              v-for="shade in [
-                processes[one.id]?.colours.dryCoat,
-                processes[one.id]?.colours.exposed,
-                processes[one.id]?.colours.print,
-              ]"
-              :key="shade"
-              :style="{ background: shade }"
-            />
-          </TintedPicture>
-          <strong>{{ processes[one.id]?.name }}</strong>
-          <span>{{ one.says }}</span>
-        </ChoiceCard>
-      </li>
-    </ul>
-    <SelectField v-model="processId" label="Or choose another process" :options="others" />
-    <ChoiceRow v-model="subject" label="Printed from" :options="SUBJECTS" />
-    <ChoiceRow v-model="lightChoice" label="Light" :options="lightOptions" />
+    <div class="StartPage-process">
+      <ul class="StartPage-processes">
+        <li v-for="one in FIRST" :key="one.id">
+          <ChoiceCard kind="radio" name="process" :picked="processId === one.id" @pick="processId = one.id">
+            <TintedPicture class="StartPage-swatch" aria-hidden="true">
+              <i
+                v-for="shade in [
+                  processes[one.id]?.colours.dryCoat,
+                  processes[one.id]?.colours.exposed,
+                  processes[one.id]?.colours.print,
+                ]"
+                :key="shade"
+                :style="{ background: shade }"
+              />
+            </TintedPicture>
+            <strong>{{ processes[one.id]?.name }}</strong>
+          </ChoiceCard>
+        </li>
+      </ul>
+      <SelectField v-model="processId" label="Or another process" :options="others" />
+      <p class="es-quiet">{{ says }}</p>
+    </div>
+    <div class="StartPage-choices">
+      <ChoiceRow v-if="hasSubjects" v-model="subject" label="Printed from" :options="SUBJECTS" />
+      <ChoiceRow v-model="lightChoice" label="Light" :options="lightOptions" />
+      <ChoiceRow v-model="have" label="Its solutions" :options="HAVE" />
+    </div>
     <div class="StartPage-fields">
       <TextField v-model="size" label="Size" :fault="reading.faults.size" />
       <TextField
@@ -87,6 +100,7 @@ const {
         <li v-for="need in needs" :key="`${need.use}${need.id}`">
           {{ need.name }}, {{ digits(need.millilitres, 2) }}&nbsp;ml
           <span class="es-quiet">{{ need.use === 'coat' ? 'coated' : 'in a tray' }}</span>
+          &nbsp;
           <MakeIt :need="need" returns />
         </li>
         <li>
@@ -100,25 +114,39 @@ const {
       <p class="es-quiet">
         {{ texts.makeOrAdd }}
         <RouterLink :to="{ name: 'take-in', query: { back: '/start' } }">Add a kit or a bottle</RouterLink>
+        <template v-if="hasServer">
+          ·
+          <KitButton kind="quiet" @click="goToWorkroom('demo')">Look at the demo first</KitButton>
+        </template>
       </p>
     </section>
-    <div class="StartPage-acts">
-      <BigTarget label="Plan this sheet" @press="begin" />
-      <BigTarget v-if="hasServer" quiet label="Look at the demo first" @press="goToWorkroom('demo')" />
-    </div>
   </div>
 </template>
 
 <style scoped>
 .StartPage {
   display: grid;
-  gap: var(--es-space-5);
+  gap: var(--es-space-3);
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-3) var(--es-space-5);
+  align-items: center;
+  justify-content: space-between;
+}
+
+.StartPage-process {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(9rem, 1fr);
+  gap: var(--es-space-2) var(--es-space-5);
 }
 
 .StartPage-processes {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-  gap: var(--es-space-5);
+  grid-template-columns: repeat(auto-fit, minmax(6.5rem, 1fr));
+  gap: var(--es-space-3);
   margin: 0;
   padding: 0;
   list-style: none;
@@ -126,10 +154,10 @@ const {
 
 .StartPage-processes label {
   display: grid;
-  gap: var(--es-space-3);
+  gap: var(--es-space-2);
   align-content: start;
   height: 100%;
-  padding: var(--es-space-4);
+  padding: var(--es-space-3);
   border: 1px solid var(--es-rule);
   cursor: pointer;
 }
@@ -145,45 +173,43 @@ const {
 }
 
 .StartPage-processes strong {
-  font: 500 var(--es-size-lead)/1.1 var(--es-serif);
+  font: 500 var(--es-size-body)/1.1 var(--es-serif);
 }
 
-.StartPage-processes label > span:last-child {
-  color: var(--es-quiet);
+.StartPage-process p {
+  grid-column: 1 / -1;
   font-size: var(--es-size-small);
 }
 
 .StartPage-swatch {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
-  height: 34px;
+  height: 20px;
+}
+
+.StartPage-choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-2) var(--es-space-6);
 }
 
 .StartPage-fields {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
   gap: 0 var(--es-space-6);
 }
 
 .StartPage-takes {
   columns: 2;
-  margin: var(--es-space-3) 0;
+  margin: var(--es-space-2) 0;
   padding-left: var(--es-space-5);
+}
+
+.StartPage-takes li {
+  break-inside: avoid;
 }
 
 .StartPage :deep(.SelectField) {
   max-width: 18.75rem;
-}
-
-/* In sight however small the window. */
-.StartPage-acts {
-  position: sticky;
-  bottom: var(--es-bar-bottom);
-  z-index: 2;
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--es-space-4);
-  padding: var(--es-space-3) 0 var(--es-space-5);
-  background: var(--es-page);
 }
 </style>

@@ -3,13 +3,14 @@ import { dropsVolume } from '@core/coating/drops'
 import type { Happening } from '@core/schema/event'
 import BigTarget from '../../../kit/BigTarget.vue'
 import InlineField from '../../../kit/InlineField.vue'
+import { texts } from '../words'
 import { figureText } from '../../../words/figureText'
 import { useDropCounter, type Counting } from '../useDropCounter'
 
 const props = defineProps<
   Counting & { bottleLabels: Readonly<Record<string, string>>; dropsPerMillilitre: number }
 >()
-const emit = defineEmits<{ record: [happening: Happening]; finish: [] }>()
+const emit = defineEmits<{ record: [happening: Happening]; finish: []; finishAsPlanned: [] }>()
 const {
   rows,
   inHand,
@@ -30,6 +31,7 @@ const {
   props,
   (happening) => emit('record', happening),
   () => emit('finish'),
+  () => emit('finishAsPlanned'),
 )
 </script>
 
@@ -77,6 +79,13 @@ const {
     <div class="DropCounter-acts">
       <BigTarget :label="isAllIn && !chosen ? finishWords : 'Next drop'" hint=" " @press="next" />
       <BigTarget v-if="!isAllIn" :quiet="!isMuch" label="All measured" hint="m" @press="pour" />
+      <BigTarget
+        v-if="!isAllIn"
+        quiet
+        :label="texts.everythingMeasured"
+        hint="a"
+        @press="emit('finishAsPlanned')"
+      />
       <BigTarget v-if="mayEnd" quiet label="That's all: coat with this" hint="e" @press="emit('finish')" />
       <BigTarget quiet :label="pace ? 'Stop metronome' : 'Start metronome'" hint="p" @press="togglePace" />
       <BigTarget quiet label="Undo one drop" hint="b" @press="change(latest(), -1)" />

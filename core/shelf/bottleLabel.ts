@@ -1,7 +1,11 @@
-import { CoreError } from '@core/errors'
-import type { Bottle } from '@core/schema/records'
+import { CoreError } from '../errors'
+import type { Bottle } from '../schema/records'
 
-/** The first label of these initials that no bottle has ever had: `IC-3`. */
+/**
+ * The first label of the initials of a name that no bottle has ever had.
+ *
+ * @returns such as `IC-3`.
+ */
 export function freeLabel(name: string, bottles: readonly Bottle[]): string {
   const initials = name
     .split(/\s+/)

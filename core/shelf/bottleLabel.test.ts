@@ -1,5 +1,5 @@
-import { bottle } from '@core/fixtures/substances'
-import { T0 } from '@core/fixtures/logs'
+import { bottle } from '../fixtures/substances'
+import { T0 } from '../fixtures/logs'
 import { freeLabel, writtenLabel } from './bottleLabel'
 
 describe('labels of bottles', () => {
