@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
+import { readPdf, saved } from './files.ts'
 import { expect, test } from './test.ts'
 import { open } from './workroom.ts'
 
@@ -145,4 +146,20 @@ test('a class of twenty cyanotypes: the whole lesson in sixty presses', async ({
   presses.end('A class of twenty, the whole lesson', 60)
   await open(page, '/prints')
   await expect(main).toContainText('Tia')
+})
+
+test('a work card for the wall: two pages at most, with drops, times and cautions', async ({
+  page,
+  context,
+}) => {
+  await open(page, '/coat/begin?process=kallitype')
+  await page.getByLabel('Title', { exact: true }).fill('Workshop')
+  await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
+  const { file, name } = await saved(page, () => page.getByRole('button', { name: 'Work card, PDF' }).click())
+  expect(name).toBe('work-card-kallitype.pdf')
+  const card = await readPdf(context, file, 1)
+  expect(card.pages).toBeLessThanOrEqual(2)
+  expect(card.words).toContain('For adults only.')
+  expect(card.words).toMatch(/\d+ drops, or [\d.]+ ml/)
+  expect(card.words).toContain('at least')
 })

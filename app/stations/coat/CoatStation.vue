@@ -34,6 +34,7 @@ const {
   redoLast,
   mayRedo,
   follow,
+  saveWorkCard,
   choose,
   plans,
   balance,
@@ -141,6 +142,7 @@ const {
             label="Edit plan"
             @press="router.push({ name: 'begin', query: { sheet: inHand.sheet.id } })"
           />
+          <BigTarget plain label="Work card, PDF" @press="saveWorkCard" />
         </div>
       </template>
     </template>

@@ -20,6 +20,7 @@ import { useCoatNotes } from './useCoatNotes'
 import { useBalance } from './useBalance'
 import { useCoatRow } from './useCoatRow'
 import { useCountedGlass } from './useCountedGlass'
+import { useWorkCard } from './useWorkCard'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
 
 /** Seconds matter in the first minute only. */
@@ -231,6 +232,7 @@ export function useCoatStation() {
     ...(inHand.value ? [{ key: 'u', name: 'Undo the last step', run: () => void undoLast() }] : []),
     ...(mayRedo.value ? [{ key: 'y', name: 'Redo', run: () => void redoLast() }] : []),
   ])
+  const { saveWorkCard } = useWorkCard(inHand, plans)
   useCoatNotes({ inHand, step, stepWords, firstStep, hasMovedOn, isCounting, paper })
   return {
     router,
@@ -246,6 +248,7 @@ export function useCoatStation() {
     redoLast,
     mayRedo,
     follow,
+    saveWorkCard,
     choose,
     plans,
     balance,

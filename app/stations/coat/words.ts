@@ -2,6 +2,11 @@
 export const texts = {
   everythingMeasured: 'Everything measured',
   onShelfOrMade: 'On the shelf, or to be made',
+  // workCardPdf
+  cardGentle: 'Suited to children, with an adult who makes the solutions and stays with them.',
+  cardNotGentle: 'For adults only.',
+  cardDefers:
+    'Read the safety data sheet of every chemical. Local rules and the licensed waste service come first.',
   coatWithGlass: 'Coat with what is in the glass',
   oneNameEach: 'one for each; leave empty for the title',
   makeOrAdd: 'Make what is missing, or add what you bought. You come back to this page as it is.',

@@ -1,23 +1,10 @@
 import { jsPDF } from 'jspdf'
+import { MARGIN, PdfWriter, plain } from '../../kit/pdfWriter'
 import type { Passport } from '@core/judge/passport'
 import { resultName, resultSaid } from './compareWords'
 
-const PAGE = { width: 210, height: 297 } as const
-const MARGIN = 18
-const TEXT_WIDTH = PAGE.width - 2 * MARGIN
 /** Label for the back of a print; it fits a strip of archival paper. */
 export const BACK_LABEL = { width: 100, height: 50 } as const
-
-/** The built-in letters of a PDF know no minus sign and no thin spaces. */
-const plain = (text: string) =>
-  text
-    .replace(/−/g, '-')
-    .replace(/→/g, '->')
-    .replace(/[\u2009\u202f\u00a0]/g, ' ')
-    .replace(/[’‘]/g, "'")
-    .replace(/[“”]/g, '"')
-    .replace(/₀/g, '0')
-    .replace(/Δ/g, 'd')
 
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
 const moment = new Intl.DateTimeFormat('en-GB', {
@@ -35,53 +22,11 @@ export interface PassportPicture {
   height: number
 }
 
-/** Goes down a page, and on to the next one where there is no room left. */
-class Writer {
-  y = MARGIN
-  constructor(readonly pdf: jsPDF) {}
-  room(height: number): void {
-    if (this.y + height <= PAGE.height - MARGIN) return
-    this.pdf.addPage()
-    this.y = MARGIN
-  }
-  write(
-    text: string,
-    size: number,
-    style: 'normal' | 'bold' | 'italic' = 'normal',
-    x = MARGIN,
-    width = TEXT_WIDTH,
-  ): void {
-    this.pdf.setFont(style === 'italic' ? 'times' : 'helvetica', style).setFontSize(size)
-    const lines = this.pdf.splitTextToSize(plain(text), width) as string[]
-    for (const line of lines) {
-      this.room(size * 0.42)
-      this.pdf.text(line, x, this.y + size * 0.3)
-      this.y += size * 0.42
-    }
-  }
-  /** A name on the left, what belongs to it on the right. */
-  row(name: string, value: string): void {
-    const lines = this.pdf.setFont('helvetica', 'normal').setFontSize(9.5).splitTextToSize(plain(value), TEXT_WIDTH - 42) as string[] // prettier-ignore
-    this.room(lines.length * 4.2)
-    const from = this.y
-    this.pdf.setTextColor(110).text(plain(name).slice(0, 34), MARGIN, from + 3)
-    this.pdf.setTextColor(0)
-    this.pdf.text(lines, MARGIN + 42, from + 3)
-    this.y = from + lines.length * 4.2 + 0.6
-  }
-  heading(text: string): void {
-    this.room(16)
-    this.y += 4
-    this.write(text, 12, 'bold')
-    this.y += 1
-  }
-}
-
 /** The passport of a print on A4: picture, materials, process, what it measured, how to keep it; its words as text. */
 export function passportPdf(passport: Passport, picture: PassportPicture | null): Blob {
   const pdf = new jsPDF({ unit: 'mm', format: 'a4' })
   pdf.setProperties({ title: plain(passport.title), subject: plain(`${passport.process}, ${passport.line}`) })
-  const page = new Writer(pdf)
+  const page = new PdfWriter(pdf)
   page.write(passport.line, 10, 'italic')
   page.write(passport.title, 22, 'bold')
   page.write([passport.process, passport.madeAt === null ? '' : day.format(passport.madeAt)].filter(Boolean).join(', '), 11) // prettier-ignore
