@@ -1,3 +1,4 @@
+import { isOfPurpose } from '@core/process/baths'
 import { uuid, logOf, SHEET, T0 } from '@core/fixtures/logs'
 import { sheet } from '@core/fixtures/workroom'
 import { materialsOf } from '@core/judge/materials'
@@ -149,5 +150,14 @@ describe('a print on the wet side', () => {
     const exchanges = baths.map((step) => exchangeOf(work, step, silverBath, substances, 300))
     expect(exchanges[0]).toEqual({ takes: 150, brings: 0 })
     expect(exchanges.slice(1).every(({ takes, brings }) => takes === 100 && brings === 100)).toBe(true)
+  })
+})
+
+describe('another solution in a tray', () => {
+  const of = (id: string) => [{ substanceId: id }]
+  it('serves the same purpose where it reacts alike: acetic for citric acid, and not hypo for either', () => {
+    expect(isOfPurpose(of('acetic-acid'), of('citric-acid'), substances)).toBe(true)
+    expect(isOfPurpose(of('sodium-thiosulfate'), of('citric-acid'), substances)).toBe(false)
+    expect(isOfPurpose(of('ammonium-thiosulfate'), of('sodium-thiosulfate'), substances)).toBe(true)
   })
 })

@@ -27,8 +27,9 @@ const {
   celsius,
   bottleId,
   addition,
-  ready,
   bottleOptions,
+  addOptions,
+  isFillingAnother,
   fill,
   add,
   filter,
@@ -47,7 +48,7 @@ const {
       <KitButton v-if="!stays" kind="quiet" @click="$emit('close')">Close</KitButton>
     </header>
 
-    <div v-if="bath && standing" class="BathPanel-row">
+    <div v-if="bath && standing && !isFillingAnother" class="BathPanel-row">
       <p>{{ capacityLine }}</p>
       <FigureValue
         v-if="standing.used"
@@ -81,11 +82,17 @@ const {
           dimension="volume"
           unit="ml"
         />
-        <SelectField v-if="ready.length" v-model="bottleId" label="From bottle" :options="bottleOptions" />
+        <SelectField
+          v-if="addOptions.length > 1"
+          v-model="bottleId"
+          label="From bottle"
+          :options="addOptions"
+        />
         <BigTarget quiet label="Replenish" @press="add" />
         <BigTarget quiet label="Filtered" @press="filter" />
       </template>
       <BigTarget quiet :label="pressWords" @press="pourAway" />
+      <BigTarget plain label="Fill a fresh one beside it" @press="isFillingAnother = true" />
     </div>
 
     <form v-else class="BathPanel-row" @submit.prevent="fill">
@@ -113,9 +120,15 @@ const {
         dimension="temperature"
         unit="degC"
       />
-      <SelectField v-if="ready.length" v-model="bottleId" label="From bottle" :options="bottleOptions" />
+      <SelectField
+        v-if="bottleOptions.length > 1"
+        v-model="bottleId"
+        label="From bottle"
+        :options="bottleOptions"
+      />
       <ChoiceRow v-model="manner" label="Use" :options="MANNERS" />
       <BigTarget :quiet="stays" label="Fill the tray" @press="fill" />
+      <BigTarget v-if="isFillingAnother" plain label="Cancel" @press="isFillingAnother = false" />
     </form>
     <FindingList :findings="findings" />
     <ul v-if="!bath" class="es-quiet">

@@ -3,7 +3,7 @@ import type { BenchTray } from '@core/process/bench'
 import { pouredOff } from '@core/process/trayLevel'
 import type { SheetInRoom } from '../state/workroom.store'
 import { computed, ref, watch } from 'vue'
-import { leftIn, holdsStock } from '@core/chemistry/lots'
+import { leftIn } from '@core/chemistry/lots'
 import { CoreError } from '@core/errors'
 import { trayVolume } from '@core/paper/amounts'
 import { useOf, wasteOf } from '@core/process/baths'
@@ -28,6 +28,7 @@ import {
   undoFilter,
   undoReplenish,
 } from '../state/actions/bath.actions'
+import { useBathBottles } from './useBathBottles'
 import { usePour } from '../state/usePour'
 import { useBaths } from '../state/baths.store'
 
@@ -97,19 +98,9 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
   const celsius = ref('')
   const bottleId = ref('')
   const addition = ref('')
-  const ready = computed(() =>
-    workroom.bottles.filter((bottle) => !bottle.ended && holdsStock(bottle, solutes.value)),
-  )
-  const bottleOptions = computed(() => [
-    { id: '', name: 'Freshly mixed, not from a bottle' },
-    ...ready.value.map((bottle) => {
-      const left = leftIn(bottle, workroom.taken)
-      return {
-        id: bottle.id,
-        name: `${bottle.label}, ${bottle.name}${left === null ? '' : `, ${formatQuantity(left, 'volume')} left`}`,
-      }
-    }),
-  ])
+  const { ready, instead, bottleOptions, addOptions, bottleOf } = useBathBottles(solutes, bath)
+  /** Whether a fresh bath is filled beside the one that is in use. */
+  const isFillingAnother = ref(false)
   watch(
     () => [props.tray.id, bath.value?.id] as const,
     () => {
@@ -117,9 +108,12 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
         Math.ceil(trayVolume(props.one.sheet, depthFor(solution.value?.id, props.one)).value / 50) * 50
       volume.value = formatQuantity(millilitres, 'volume')
       water.value = ''
+      isFillingAnother.value = false
       celsius.value = bath.value?.celsius === undefined ? '' : String(bath.value.celsius)
       const chosen = props.one.sheet.bottles[solution.value?.id ?? '']
-      bottleId.value = (ready.value.find(({ id }) => id === chosen) ?? ready.value[0])?.id ?? ''
+      bottleId.value = bath.value
+        ? (addOptions.value[1]?.id ?? '')
+        : ((ready.value.find(({ id }) => id === chosen) ?? ready.value[0])?.id ?? '')
       manner.value = rule.value?.manner ?? 'reused'
       addition.value = formatQuantity(rule.value?.replenish?.millilitres ?? 200, 'volume')
     },
@@ -150,7 +144,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
   }
   /** A bottle gives no more than it holds. */
   function checkLeft(millilitres: number): void {
-    const bottle = ready.value.find((one) => one.id === bottleId.value)
+    const bottle = bottleOf(bottleId.value)
     const left = bottle ? leftIn(bottle, workroom.taken) : null
     if (left !== null && left < millilitres - 1e-6)
       throw new CoreError({
@@ -173,7 +167,8 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
       (await attempt('water', () => void (ofWater = readWater(millilitres))))
     if (!isRead) return
     await attempt('volume', async () => {
-      const bottle = ready.value.find((one) => one.id === bottleId.value)
+      const bottle = bottleOf(bottleId.value)
+      const isInstead = bottle !== undefined && instead.value.includes(bottle)
       const poured = millilitres - ofWater
       checkLeft(poured)
       const contents = bottle
@@ -185,14 +180,16 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
       const id = await fillTray({
         processId: props.one.definition.id,
         bath: held.id,
-        name: held.name,
+        name: isInstead ? texts.insteadOf({ bottle: bottle.name, tray: held.name }) : held.name,
         contents,
+        ...(isInstead && { isInstead: true as const }),
         ...(bottle?.isAssumed && { isAssumed: true as const }),
         millilitres,
         ...(degrees !== undefined && { celsius: degrees }),
         manner: manner.value === 'oneShot' ? 'oneShot' : 'reused',
         ...(bottle && { from: { bottleId: bottle.id, millilitres: poured } }),
       })
+      isFillingAnother.value = false
       notice.say(`${held.name}: ${formatQuantity(millilitres, 'volume')} in the tray.`, () => undoFill(id))
     })
   }
@@ -264,8 +261,9 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     celsius,
     bottleId,
     addition,
-    ready,
     bottleOptions,
+    addOptions,
+    isFillingAnother,
     fill,
     add,
     filter,

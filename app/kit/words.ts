@@ -9,6 +9,8 @@ export const texts = {
   leaveOutOfPress: 'Press a number to leave that sheet out of it.',
 
   // useBathPanel
+  insteadOf: ({ bottle, tray }: { bottle: string; tray: string }) =>
+    `${bottle}, in place of ${tray.toLowerCase()}`,
   secondBathBecomesFirstFill: 'The second bath becomes the first. Fill a fresh second bath.',
   added: ({
     name,

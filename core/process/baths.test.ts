@@ -118,6 +118,15 @@ describe('the bath that stands', () => {
     expect(strengthOff(fresh, [{ substanceId: 'sodium-citrate', percentWv: 10 }])).toBeCloseTo(1, 9)
   })
 
+  it('is what was poured in place of it, until something else is poured for the process', () => {
+    const acetic = [{ substanceId: 'acetic-acid', percent: 2 }]
+    const other: Bath = { ...fresh, id: uuid(83), madeAt: T0 + 5, contents: acetic, isInstead: true }
+    expect(bathInTray([fresh, other], 'citrate', solutes, fresh.processId)?.id).toBe(other.id)
+    expect(bathInTray([fresh, other], 'citrate', solutes, 'another-process')?.id).toBe(fresh.id)
+    const later = { ...fresh, id: uuid(84), madeAt: T0 + 6 }
+    expect(bathInTray([fresh, other, later], 'citrate', solutes, fresh.processId)?.id).toBe(later.id)
+  })
+
   it('belongs in the jar of the worst that it holds', () => {
     const spent = { ...fresh, contents: [{ substanceId: 'silver-nitrate', percent: 1 }] }
     expect(wasteOf(spent, book)).toBe('silver')

@@ -58,20 +58,35 @@ export function bathInTray(
   solutes: readonly { substanceId: string; percentWv: number }[],
   processId?: string,
 ): Bath | null {
-  const ofTray = baths
-    .filter(
-      (bath) =>
-        !bath.ended &&
-        bath.bath === bathId &&
-        bath.contents.length === solutes.length &&
-        solutes.every((one) => bath.contents.some((held) => held.substanceId === one.substanceId)),
-    )
+  const filled = baths
+    .filter((bath) => !bath.ended && bath.bath === bathId)
     .sort((a, b) => b.madeAt - a.madeAt)
+  const ofTray = filled.filter(
+    (bath) =>
+      bath.contents.length === solutes.length &&
+      solutes.every((one) => bath.contents.some((held) => held.substanceId === one.substanceId)),
+  )
+  // What was poured in place of it last is in the tray, as long as nothing else was poured since.
+  const own = filled.find((bath) => bath.processId === processId)
+  if (own?.isInstead) return own
   return (
     ofTray.find((bath) => strengthOff(bath, solutes) <= LIKE_STRENGTH) ??
     ofTray.find((bath) => bath.processId === processId) ??
     null
   )
+}
+
+/**
+ * Whether a solution may serve the purpose of another in a tray: some substance of each reacts alike, such as two acids or two
+ * thiosulfates.
+ */
+export const isOfPurpose = (
+  contents: readonly { substanceId: string }[],
+  meant: readonly { substanceId: string }[],
+  book: SubstanceBook,
+): boolean => {
+  const classes = new Set(meant.flatMap(({ substanceId }) => book[substanceId]?.reacts ?? []))
+  return contents.some(({ substanceId }) => book[substanceId]?.reacts.some((one) => classes.has(one)))
 }
 
 /** How far a bath is off the strength that its tray is meant to have, as a share of it, of the solute that is furthest off. */

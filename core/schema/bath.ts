@@ -14,6 +14,8 @@ export const Bath = z.strictObject({
     .max(20),
   /** It was poured from a bottle whose strength was not stated. */
   isAssumed: z.literal(true).optional(),
+  /** It was poured in place of what the process means for this tray. */
+  isInstead: z.literal(true).optional(),
   millilitres: z.number().gt(0).max(100_000),
   celsius: z.number().min(-5).max(100).optional(),
   madeAt: Stamp,
