@@ -10,26 +10,29 @@ import { palladiumPrintingOut } from './processes/palladiumPrintingOut'
 import { saltedPaper } from './processes/saltedPaper'
 import { albumen, collodionChloride } from './processes/silverPapers'
 import { vanDyke } from './processes/vanDyke'
+import { withHandwork } from './processes/handwork'
 import { acidBath, gelatinSize, saltingAhead } from './treatments/treatments'
 
 const byId = (list: readonly ProcessDefinition[]): Readonly<Record<string, ProcessDefinition>> =>
   lookup(list.map((definition) => [definition.id, definition] as const))
 
 /** Every process this Ember Sheet knows, by id, the usual way in first. */
-export const processes = byId([
-  classicCyanotype,
-  twoLayerCyanotype,
-  translucentCyanotype,
-  vanDyke,
-  kallitype,
-  saltedPaper,
-  albumen,
-  collodionChloride,
-  platinumPalladium,
-  palladiumPrintingOut,
-  goldPlatinum,
-  gumOver,
-])
+export const processes = byId(
+  [
+    classicCyanotype,
+    twoLayerCyanotype,
+    translucentCyanotype,
+    vanDyke,
+    kallitype,
+    saltedPaper,
+    albumen,
+    collodionChloride,
+    platinumPalladium,
+    palladiumPrintingOut,
+    goldPlatinum,
+    gumOver,
+  ].map(withHandwork),
+)
 
 /** Treatments that get paper ready, by id. */
 export const treatments = byId([acidBath, gelatinSize, saltingAhead])
@@ -44,3 +47,4 @@ export { places } from './places'
 export { printColours } from './printColours'
 export { usualDryDown } from './judging/usualDryDown'
 export { care } from './care'
+export { HANDWORK } from './processes/handwork'

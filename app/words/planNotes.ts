@@ -4,7 +4,7 @@ import type { MarginNote } from '../state/margin.store'
 import { cautionNotes } from './stepNotes'
 import { isChosen } from '@core/process/mixPlan'
 import { orderFindings } from '@core/process/orderRules'
-import { incompatibilities, substances } from '@library/index'
+import { HANDWORK, incompatibilities, substances } from '@library/index'
 
 /** What the margin says while a sheet is planned: the process, why its schools, the paper, the light to work by, cautions. */
 export function planNotes(
@@ -30,13 +30,19 @@ export function planNotes(
     ...orderNotes(definition, choices),
     ...chalkNotes(definition, buffered, isTreated),
     ...cautions.flatMap((id) => cautionNotes(definition, id)),
-    ...definition.choices.map((choice) => {
+    ...definition.choices.filter(isWorthANote(choices)).map((choice) => {
       const option = choice.options.find((one) => one.id === choices[choice.id])
       return { title: `${choice.name}: ${option?.name ?? ''}`, lines: [option?.reason ?? ''] }
     }),
     ...roomNotes(definition),
   ]
 }
+
+/** A habit that was left as it is needs no reason. */
+const isWorthANote =
+  (choices: Readonly<Record<string, string>>) =>
+  ({ id, startsWith }: ProcessDefinition['choices'][number]): boolean =>
+    !HANDWORK.some((one) => one === id) || (choices[id] ?? startsWith) !== startsWith
 
 /** What is wrong with the order of the baths under these choices, and with what is in the trays. */
 export function orderNotes(

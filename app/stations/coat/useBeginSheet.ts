@@ -6,7 +6,7 @@ import { leastTime, schoolStocks, stepsFor } from '@core/process/plan'
 import { digits, formatSize } from '@core/quantity/format'
 import { needsOf } from '@core/shelf/readiness'
 import { isShort } from '@core/shelf/toMake'
-import { substances, tools } from '@library/index'
+import { HANDWORK, substances, tools } from '@library/index'
 import { useWorkroom } from '../../state/workroom.store'
 import { useMarginNotes } from '../../state/margin.store'
 import { usePreferences } from '../../state/preferences.store'
@@ -76,6 +76,10 @@ export function useBeginSheet() {
         return { id: range.kind, name: isOwned ? `another ${range.name}` : range.name }
       }),
   ])
+  const isHabit = (id: string) => HANDWORK.some((one) => one === id)
+  const mainChoices = computed(() => definition.value.choices.filter(({ id }) => !isHabit(id)))
+  /** Choices that change the handwork and no chemistry: they are asked with the seldom settings. */
+  const habits = computed(() => definition.value.choices.filter(({ id }) => isHabit(id)))
   const toolOptions = computed(() => definition.value.tools.map((id) => ({ id, name: tools[id].name })))
   /** Torn pieces that no sheet has taken yet. */
   const pieceOptions = computed(() => {
@@ -176,6 +180,8 @@ export function useBeginSheet() {
     under,
     processId,
     definition,
+    mainChoices,
+    habits,
     draft,
     faults,
     coverage,

@@ -22,6 +22,8 @@ const {
   under,
   processId,
   definition,
+  mainChoices,
+  habits,
   draft,
   faults,
   coverage,
@@ -102,7 +104,7 @@ const {
     </div>
     <div class="BeginSheet-choices">
       <ChoiceRow
-        v-for="choice in definition.choices"
+        v-for="choice in mainChoices"
         :key="choice.id"
         v-model="draft.choices[choice.id]"
         :label="choice.name"
@@ -158,6 +160,7 @@ const {
       :mixes="mixes"
       :piece-options="pieceOptions"
       :portfolios="workroom.portfolios"
+      :habits="habits"
     />
     <section class="BeginSheet-figures" aria-label="What you need">
       <template v-if="arePlans(plans)">

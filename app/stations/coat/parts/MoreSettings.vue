@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import type { Figure } from '@core/quantity/figure'
 import { digits } from '@core/quantity/format'
 import type { partsOf } from '@core/process/mixPlan'
-import type { MixDefinition } from '@core/schema/definition'
+import type { MixDefinition, ProcessDefinition } from '@core/schema/definition'
+import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import type { SheetDraft } from '../newSheet'
@@ -20,6 +21,7 @@ const props = defineProps<{
   mixes: readonly { mix: MixDefinition; parts: ReturnType<typeof partsOf> }[]
   pieceOptions: readonly { id: string; name: string }[]
   portfolios: readonly string[]
+  habits: ProcessDefinition['choices']
 }>()
 /** How far a sheet was worked before it came here. */
 const CAME_IN = [
@@ -108,6 +110,15 @@ const settingsSaid = computed(() =>
       <TextField v-model="draft.portfolio" label="Portfolio" :options="portfolios" placeholder="none" />
       <SelectField v-if="isNew" v-model="draft.cameIn" label="The sheet is" :options="CAME_IN" />
     </div>
+    <div class="MoreSettings-habits">
+      <ChoiceRow
+        v-for="choice in habits"
+        :key="choice.id"
+        v-model="draft.choices[choice.id]"
+        :label="choice.name"
+        :options="choice.options"
+      />
+    </div>
   </details>
 </template>
 
@@ -116,6 +127,12 @@ const settingsSaid = computed(() =>
   padding: var(--es-space-3) 0;
   color: var(--es-quiet);
   cursor: pointer;
+}
+
+.MoreSettings-habits {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-3) var(--es-space-7);
 }
 
 .MoreSettings-row {
