@@ -1,6 +1,7 @@
 import { measuredAgainst } from '../light/ageing'
 import { usualCoverage } from '../coating/coverage'
 import { elapsedSeconds } from '../run/clock'
+import { airFor } from '../run/air'
 import { lifeBefore } from '../run/coatLife'
 import { clockOf, type StepState } from '../run/runState'
 import { digits, formatSpan } from '../quantity/format'
@@ -13,9 +14,6 @@ import { fact, wetSteps, bathsMet } from './observeWetSide'
 const SIXTH = 2 ** (1 / 6)
 /** Off a base exposure by more than this is worth a word: a third of a stop. */
 const THIRD = 2 ** (1 / 3)
-/** Room in which coats are used to work: common practice, near 50 %. */
-const DRY_AIR = 38
-const DAMP_AIR = 65
 /** A lamp under this gives visibly less, percent: a quarter of a stop. */
 const DIM = 85
 const REGISTER_SEEN = 0.2
@@ -191,8 +189,8 @@ function air({ state }: PrintRecord): Observed[] {
   if (!state.room) return []
   const said = `room humidity was ${digits(state.room.relativeHumidity, 2)} %`
   return [
-    fact('air-dry', state.room.relativeHumidity < DRY_AIR, said),
-    fact('air-damp', state.room.relativeHumidity > DAMP_AIR, said),
+    fact('air-dry', airFor(state.room.relativeHumidity) === 'dry', said),
+    fact('air-damp', airFor(state.room.relativeHumidity) === 'damp', said),
   ]
 }
 

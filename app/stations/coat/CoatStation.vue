@@ -39,6 +39,7 @@ const {
   plans,
   balance,
   isCounting,
+  hasCounted,
   findings,
   isOthersGlass,
   shownPlan,
@@ -201,7 +202,7 @@ const {
       @record="record"
     />
     <RoomReading
-      v-if="inHand.state.begunAt && !isCounting && !hasMovedOn"
+      v-if="inHand.state.begunAt && (!isCounting || !hasCounted) && !hasMovedOn"
       :room="inHand.state.room"
       @record="record"
     />

@@ -63,6 +63,8 @@ export function useCoatStation() {
   const lots = useLots(definition, sheet)
   const plans = useMixPlans(definition, sheet)
   const balance = useBalance(definition, sheet)
+  /** Once drops fall, the hands are busy; before, the air of the room can still be changed. */
+  const hasCounted = computed(() => Object.values(step.value?.drops ?? {}).some((count) => count > 0))
   const isCounting = computed(() => step.value?.planned.kind === 'count')
   /** The plan of the mix that is being counted. */
   const plan = computed(() =>
@@ -253,6 +255,7 @@ export function useCoatStation() {
     plans,
     balance,
     isCounting,
+    hasCounted,
     plan,
     findings,
     isOthersGlass,

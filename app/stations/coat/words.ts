@@ -65,6 +65,10 @@ export const texts = {
       .join(', '),
 
   // RoomReading
+  airAdvice: ({ humidity, air }: { humidity: string; air: 'dry' | 'damp' }) =>
+    air === 'dry'
+      ? `${humidity} %: humidify the paper to about 50 % first. A dry sheet takes the coat unevenly and prints weak.`
+      : `${humidity} %: dry the room to about 50 % first. A damp coat dries slowly, and sticks to the negative.`,
   enterTemperatureAndHumidity: 'Enter temperature and humidity, for example 21 °C, 48 % or 70 F, 48 %.',
 
   // SaltBalance

@@ -1,5 +1,7 @@
 /** Sentences of Shelf, page by page. */
 export const texts = {
+  traysToBuy: ({ trays, size }: { trays: number; size: string }) =>
+    trays === 1 ? `1 tray, a little larger than ${size}` : `${trays} trays, a little larger than ${size}`,
   strengthAssumed:
     'Its strength was not stated: this is what the recipe assumes. If the bottle says something else, add it with its own strength.',
   // ShelfStation

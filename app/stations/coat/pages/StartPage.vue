@@ -90,6 +90,7 @@ const {
         v-if="wash && !knownPaper?.gramsPerM2"
         v-model="weight"
         label="Weight of the paper"
+        placeholder="Not known"
         :options="WEIGHTS"
       />
       <TextField v-model="title" label="Title" placeholder="First print" />

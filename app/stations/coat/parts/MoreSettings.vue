@@ -108,7 +108,13 @@ const settingsSaid = computed(() =>
         clearable
       />
       <TextField v-model="draft.portfolio" label="Portfolio" :options="portfolios" placeholder="none" />
-      <SelectField v-if="isNew" v-model="draft.cameIn" label="The sheet is" :options="CAME_IN" />
+      <SelectField
+        v-if="isNew"
+        v-model="draft.cameIn"
+        label="The sheet is"
+        :options="CAME_IN"
+        placeholder="not coated yet"
+      />
     </div>
     <div class="MoreSettings-habits">
       <ChoiceRow

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
+import { airFor } from '@core/run/air'
 import { parseAir } from '@core/quantity/air'
 import { computed, ref } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
@@ -22,6 +23,11 @@ const said = computed(() =>
   props.room ? `${digits(props.room.celsius)}\u00a0°C, ${digits(props.room.relativeHumidity, 2)}\u00a0%` : '',
 )
 
+const advice = computed(() => {
+  if (!props.room) return ''
+  const air = airFor(props.room.relativeHumidity)
+  return air === 'right' ? '' : texts.airAdvice({ humidity: digits(props.room.relativeHumidity, 2), air })
+})
 const write = (celsius: number, relativeHumidity: number) =>
   emit('record', {
     type: 'roomRead',
@@ -60,10 +66,16 @@ function keep(): void {
     <span v-if="said">The room: {{ said }}</span>
     <KitButton v-if="isThere" @click="measure">Read room sensor</KitButton>
     <TextField v-else v-model="typed" label="The room" placeholder="21 °C, 48 %" :fault="fault" />
+    <p v-if="advice" role="status">{{ advice }}</p>
   </form>
 </template>
 
 <style scoped>
+.RoomReading p {
+  flex-basis: 100%;
+  color: var(--es-ember);
+}
+
 .RoomReading {
   display: flex;
   flex-wrap: wrap;

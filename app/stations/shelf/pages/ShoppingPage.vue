@@ -8,8 +8,10 @@ import { startingChoices } from '@core/process/plan'
 import { CoreError, type Refusal } from '@core/errors'
 import { digits, formatQuantity, formatSize } from '@core/quantity/format'
 import { parseSize } from '@core/quantity/size'
+import { gearFor } from '@core/shelf/gear'
 import { isShort } from '@core/shelf/toMake'
-import { substances } from '@library/index'
+import { gear } from '@library/gear'
+import { HANDWORK, substances } from '@library/index'
 import { useNow } from '../../../state/useNow'
 import { useWorkroom } from '../../../state/workroom.store'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
@@ -71,6 +73,14 @@ const plan = computed(() => {
   }
 })
 watch(plan, (found) => (fault.value = found.fault), { immediate: true })
+const gearLists = computed(() => {
+  const { toTry, toDoWell, trays } = gearFor(definition.value, choices.value, gear)
+  const asked = trays ? [texts.traysToBuy({ trays, size: size.value })] : []
+  return [
+    { title: 'To try it', things: [...toTry, ...asked] },
+    { title: 'To do it well', things: toDoWell },
+  ]
+})
 const processOptions = computed(() => workroom.allProcesses.map((one) => ({ id: one.id, name: one.name })))
 const ml = (value: number) => formatQuantity(value, 'volume')
 const g = (value: number) => formatQuantity(value, 'mass')
@@ -103,7 +113,7 @@ useMarginNotes(() => [
     </div>
     <div class="ShoppingPage-choices">
       <ChoiceRow
-        v-for="choice in definition.choices"
+        v-for="choice in definition.choices.filter(({ id }) => !HANDWORK.some((one) => one === id))"
         :key="choice.id"
         v-model="choices[choice.id]"
         :label="choice.name"
@@ -151,6 +161,13 @@ useMarginNotes(() => [
       </ul>
     </template>
     <p v-else-if="plan.needs.length" class="es-quiet">Everything is ready.</p>
+    <h2>Gear</h2>
+    <div class="ShoppingPage-gear">
+      <section v-for="{ title, things } in gearLists" :key="title" :aria-label="title">
+        <h3>{{ title }}</h3>
+        <p v-for="thing in things" :key="thing">{{ thing }}</p>
+      </section>
+    </div>
   </section>
 </template>
 
@@ -171,6 +188,21 @@ useMarginNotes(() => [
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
   gap: var(--es-space-3) var(--es-space-6);
+}
+
+.ShoppingPage-gear {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(16rem, 1fr));
+  gap: var(--es-space-3) var(--es-space-6);
+}
+
+.ShoppingPage-gear p {
+  padding: var(--es-space-2) 0;
+  border-top: 1px solid var(--es-rule);
+}
+
+h3 {
+  font-size: var(--es-size-body);
 }
 
 ul {
