@@ -6,6 +6,10 @@ describe('the weight of a paper', () => {
     ['300', 300],
     ['160 gsm', 160],
     ['140 lb', 298],
+    // Paper merchants' tables, from memory: bond of 20 lb is 75 g/m², cover of 80 lb 216, text of 60 lb 89.
+    ['20 lb bond', 75],
+    ['80 lb cover', 216],
+    ['60# text', 89],
   ])('reads a weight of %s', (text, grams) => expect(parsePaperWeight(text)).toBe(grams))
 
   it('refuses what is no weight of paper', () =>

@@ -66,11 +66,28 @@ function unitIdFor(value: number, dimension: Dimension, choice: UnitChoice): str
   }
 }
 
-/** Both sides of a sheet, such as `8 × 10 in`; an upright A size by its name where lengths are in inches. */
+/** Whether a length is so many whole steps, as far as it can have been meant. */
+const isWhole = (millimetres: number, step: number): boolean =>
+  Math.abs(millimetres / step - Math.round(millimetres / step)) * step < 0.02
+
+/** The unit in which a size was given, where that shows: in quarters of an inch, or in whole millimetres. */
+function ownUnitOf({ widthMillimetres, heightMillimetres }: Size): 'in' | 'cm' | null {
+  const sides = [widthMillimetres, heightMillimetres]
+  const [isInches, isMetric] = [
+    sides.every((side) => isWhole(side, 25.4 / 4)),
+    sides.every((side) => isWhole(side, 1)),
+  ]
+  return isInches === isMetric ? null : isInches ? 'in' : 'cm'
+}
+
+/**
+ * Both sides of a sheet in the unit in which they were given, such as `8 × 10 in`, and in the chosen one where that does not
+ * show; an upright A size by its name where lengths are in inches.
+ */
 export function formatSize(size: Size, choice: UnitChoice): string {
-  const unit = unitOf(choice.length)
+  const unit = unitOf(ownUnitOf(size) ?? choice.length)
   // A sheet of a metric standard has no name in inches but its own: 8.27 × 11.7 in says less than A4.
-  const name = unit.id === 'in' ? nameOfSize(size) : null
+  const name = choice.length === 'in' ? nameOfSize(size) : null
   if (name) return name
   const side = (millimetres: number) => digits(fromCanonical(millimetres, unit), millimetres < 1000 ? 3 : 4)
   return `${side(size.widthMillimetres)}${NARROW}×${NARROW}${side(size.heightMillimetres)}${NARROW}${unit.label}`

@@ -49,6 +49,9 @@ describe('what was misread before', () => {
     ['300 g/m2', 'paperWeight', 300],
     ['300gsm', 'paperWeight', 300],
     ['140 lb', 'paperWeight', 298.2719],
+    // NIST Handbook 44, appendix C: a US gallon is 3.785 412 l.
+    ['1 gallon', 'volume', 3785.412],
+    ['2 quarts', 'volume', 1892.706],
     ['48 % RH', 'humidity', 48],
     ['1.85 D', 'opticalDensity', 1.85],
     ['38.8 ml/m2', 'coverage', 38.8],

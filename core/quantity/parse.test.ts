@@ -160,8 +160,9 @@ describe('parseSize', () => {
     const size = parseSize('8x10', { field, bareUnit: 'in' })
     expect(formatSize(size, INCHES)).toBe('8 × 10 in'.replace(/ /g, '\u00a0'))
     expect(formatSize({ widthMillimetres: 210, heightMillimetres: 297 }, INCHES)).toBe('A4')
-    expect(formatSize({ widthMillimetres: 297, heightMillimetres: 210 }, INCHES)).toMatch(/^11.7.×.8.27.in$/)
-    expect(formatSize(size, METRIC)).toBe('20.3 × 25.4 cm'.replace(/ /g, '\u00a0'))
+    expect(formatSize({ widthMillimetres: 297, heightMillimetres: 210 }, INCHES)).toMatch(/^29.7.×.21.cm$/)
+    expect(formatSize({ widthMillimetres: 203.2, heightMillimetres: 254 }, METRIC)).toMatch(/^8.×.10.in$/)
+    expect(formatSize({ widthMillimetres: 254, heightMillimetres: 254 }, METRIC)).toMatch(/^25.4.×.25.4.cm$/)
   })
 })
 

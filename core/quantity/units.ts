@@ -39,12 +39,18 @@ export interface Unit {
 /*
  * Factors: the inch is 25.4 mm and the pound 453.592 37 g by definition (international yard and pound, 1959), the grain
  * 1/7000 of it; the US gallon is 231 cubic inches, and its teaspoon 1/768 of it (NIST Handbook 44, Appendix C). From
- * memory. A pound of watercolour paper is the weight of 500 sheets of 22 x 30 in: common practice.
+ * memory. A pound of watercolour paper is the weight of 500 sheets of 22 x 30 in, of bond 17 x 22,
+ * of cover 20 x 26, of text and book 25 x 38: common practice.
  */
 const INCH_MM = 25.4
 const US_GALLON_ML = (231 * INCH_MM ** 3) / 1000
 const POUND_G = 453.59237
-const REAM_M2 = 500 * 22 * 30 * (INCH_MM / 1000) ** 2
+/** Area of 500 sheets of so many inches, m². */
+const reamOf = (width: number, height: number): number => 500 * width * height * (INCH_MM / 1000) ** 2
+const REAM_M2 = reamOf(22, 30)
+/** Pounds of a kind of paper, as they are written. */
+const poundsOf = (...kinds: string[]): string[] =>
+  kinds.flatMap((kind) => ['lb', 'lbs', '#', 'pound', 'pounds'].map((pound) => `${pound} ${kind}`))
 
 /** Area in the names of light: `cm2`, `cm²`, `cm^2`, `sq cm`. */
 const per = (units: readonly string[], area: 'cm' | 'm'): string[] =>
@@ -82,6 +88,9 @@ const GROUPS: readonly [Dimension, readonly Row[]][] = [
     ['tbsp', US_GALLON_ML / 256, ['tbsp', 'tablespoon', 'tablespoons'], 'tbsp'],
     ['floz', US_GALLON_ML / 128, ['fl oz', 'floz', 'fluid ounce', 'fluid ounces'], 'fl oz'],
     ['cup', US_GALLON_ML / 16, ['cup', 'cups'], 'cup'],
+    ['pint', US_GALLON_ML / 8, ['pt', 'pint', 'pints', 'us pint'], 'pt'],
+    ['quart', US_GALLON_ML / 4, ['qt', 'quart', 'quarts', 'us quart'], 'qt'],
+    ['gallon', US_GALLON_ML, ['gal', 'gallon', 'gallons', 'us gallon', 'us gallons'], 'gal'],
   ]],
   ['coverage', [
     ['mlPerM2', 1, [...per(['ml'], 'm')], 'ml/m²'],
@@ -99,7 +108,10 @@ const GROUPS: readonly [Dimension, readonly Row[]][] = [
   ]],
   ['paperWeight', [
     ['gsm', 1, ['gsm', 'g', ...per(['g'], 'm')], 'g/m²'],
-    ['reamLb', POUND_G / REAM_M2, ['lb', 'lbs', 'pound', 'pounds', '#'], 'lb'],
+    ['reamLb', POUND_G / REAM_M2, ['lb', 'lbs', 'pound', 'pounds', '#', ...poundsOf('watercolour', 'watercolor')], 'lb'],
+    ['bondLb', POUND_G / reamOf(17, 22), poundsOf('bond', 'writing', 'ledger'), 'lb bond'],
+    ['coverLb', POUND_G / reamOf(20, 26), poundsOf('cover'), 'lb cover'],
+    ['textLb', POUND_G / reamOf(25, 38), poundsOf('text', 'book', 'offset'), 'lb text'],
   ]],
   ['liquidDensity', [
     ['gPerMl', 1, ['g/ml', 'g/cm3', 'g/cm³', 'g/cc', 'kg/l', 'g per ml', 'kg/dm3'], 'g/ml'],

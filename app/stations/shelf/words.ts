@@ -1,5 +1,7 @@
 /** Sentences of Shelf, page by page. */
 export const texts = {
+  orCountDrops: ({ drops, percent }: { drops: number; percent: number }) =>
+    `or ${drops} drops of a ${percent} % solution`,
   traysToBuy: ({ trays, size }: { trays: number; size: string }) =>
     trays === 1 ? `1 tray, a little larger than ${size}` : `${trays} trays, a little larger than ${size}`,
   strengthAssumed:

@@ -7,6 +7,9 @@ import { computed } from 'vue'
 import type { Measure } from '@core/chemistry/recipe'
 import type { Bottle } from '@core/schema/records'
 import { substances } from '@library/index'
+import { dropsOfSolution } from '@core/chemistry/smallAmount'
+import { usePreferences } from '../../../state/preferences.store'
+import { texts } from '../words'
 import FigureValue from '../../../kit/FigureValue.vue'
 import { percentWords, type ReadSolution, type RecipeRow } from '../recipeRows'
 
@@ -14,6 +17,8 @@ import { percentWords, type ReadSolution, type RecipeRow } from '../recipeRows'
 const props = defineProps<{ read: ReadSolution; bottles: readonly Bottle[] }>()
 defineEmits<{ add: [] }>()
 const rows = defineModel<RecipeRow[]>({ required: true })
+
+const preferences = usePreferences()
 
 const MEASURES: readonly { id: Measure; name: string }[] = [
   { id: 'percentWv', name: '% w/v' },
@@ -68,7 +73,15 @@ const figureOf = (row: RecipeRow) => portionOf(row)?.grams ?? portionOf(row)?.mi
 function figureWords(row: RecipeRow): string {
   const [portion, spread] = [portionOf(row), figureOf(row)?.uncertainty]
   const doing = portion?.grams ? 'weigh' : 'pour'
-  return `${doing} ${portion?.name ?? ''}${spread ? `, ± ${toSignificant(spread, 2)}` : ''}`
+  const counted =
+    portion?.grams && dropsOfSolution(portion.grams.value, preferences.chosen.dropsPerMillilitre)
+  return [
+    `${doing} ${portion?.name ?? ''}`,
+    spread ? `± ${toSignificant(spread, 2)}` : '',
+    counted ? texts.orCountDrops(counted) : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
 function choose(row: RecipeRow, source: string): void {
   row.source = source

@@ -9,16 +9,25 @@ import { figureText } from '../../../words/figureText'
 import { useKeyRows } from '../../../state/keys.store'
 import TextField from '../../../kit/TextField.vue'
 import type { SolutionDraft } from '../recipeRows'
+import { dropsOfSolution } from '@core/chemistry/smallAmount'
+import { usePreferences } from '../../../state/preferences.store'
+import { texts } from '../words'
 
 /** One act at a time at the balance: what to weigh, large; what the balance says, typed; then the water. */
 const props = defineProps<{ draft: SolutionDraft; solution: Solution; making: readonly string[] }>()
 const emit = defineEmits<{ read: [key: string, text: string]; back: []; done: [] }>()
 
+const preferences = usePreferences()
 const rows = computed(() => props.draft.rows.filter((row) => row.source))
 const at = ref(0)
 const row = computed(() => rows.value[at.value])
 const portion = computed(() => props.solution.portions[at.value])
 const figure = computed(() => portion.value?.grams ?? portion.value?.millilitres ?? null)
+const counted = computed(() =>
+  portion.value?.grams
+    ? dropsOfSolution(portion.value.grams.value, preferences.chosen.dropsPerMillilitre)
+    : null,
+)
 const caution = computed(() => {
   const id = substances[row.value?.source ?? '']?.caution
   return id ? cautions[id as keyof typeof cautions] : null
@@ -48,6 +57,7 @@ useKeyRows('Weighing', () => [
       <p class="es-kicker">{{ at + 1 }} of {{ rows.length }}</p>
       <h2>{{ portion.grams ? 'Weigh' : 'Pour' }} {{ portion.name }}</h2>
       <p class="WeighingOut-figure">{{ figureText(figure) }}</p>
+      <p v-if="counted">{{ texts.orCountDrops(counted) }}</p>
       <p v-if="caution" class="WeighingOut-caution">
         <strong>{{ caution.title }}.</strong>
         {{ caution.text }}
