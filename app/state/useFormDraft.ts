@@ -6,6 +6,8 @@ import { whichWorkroom } from '../storage/whichWorkroom'
 function isLike<Draft extends object>(kept: unknown, fresh: Draft, depth = 2): kept is Draft {
   if (typeof kept !== 'object' || kept === null) return false
   return Object.entries(fresh).every(([key, value]) => {
+    // What is not there is not written down either.
+    if (value === undefined) return true
     if (!(key in kept)) return false
     const isRecord = typeof value === 'object' && value !== null && depth > 1
     return !isRecord || isLike((kept as Record<string, unknown>)[key], value as object, depth - 1)

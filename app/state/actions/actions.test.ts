@@ -137,6 +137,14 @@ describe('the paper drawer', () => {
     expect(await db.pieces.count()).toBe(0)
   })
 
+  it('takes every sheet of a stack that was torn at once off the stock', async () => {
+    const id = await act.addPaper(rag)
+    const back = await act.writePieces(id, [piece('R-1'), piece('R-2')], 2)
+    expect((await db.papers.get(id))?.sheets).toBe(1)
+    await back()
+    expect((await db.papers.get(id))?.sheets).toBe(3)
+  })
+
   it('leaves a stock that nobody counted alone, and never counts below none', async () => {
     const { sheets, ...uncounted } = rag
     const id = await act.addPaper(uncounted)

@@ -18,10 +18,16 @@ export const changePaper = (paper: Paper): Promise<string> =>
 
 type NewPiece = Pick<Piece, 'label' | 'widthMillimetres' | 'heightMillimetres' | 'side'>
 
-/** Writes torn pieces down and takes their large sheet off the stock. @returns a way to take it back. */
+/**
+ * Writes torn pieces down and takes their large sheets off the stock.
+ *
+ * @param largeSheets torn at once, one on the other.
+ * @returns a way to take it back.
+ */
 export async function writePieces(
   paperId: string,
   pieces: readonly NewPiece[],
+  largeSheets = 1,
 ): Promise<() => Promise<void>> {
   const at = Date.now()
   const records = pieces.map((piece) =>
@@ -36,12 +42,12 @@ export async function writePieces(
       })
   await db.transaction('rw', [db.papers, db.pieces], async () => {
     await db.pieces.bulkAdd(records)
-    await change(-1)
+    await change(-largeSheets)
   })
   return () =>
     db.transaction('rw', [db.papers, db.pieces], async () => {
       await db.pieces.bulkDelete(records.map((one) => one.id))
-      await change(1)
+      await change(largeSheets)
     })
 }
 

@@ -35,6 +35,8 @@ const {
   mayRedo,
   follow,
   saveWorkCard,
+  mayEditPlan,
+  editPlan,
   choose,
   plans,
   balance,
@@ -138,11 +140,7 @@ const {
             :label="`Use ${offered.drops.join(' + ')}`"
             @press="begin(offered.drops)"
           />
-          <BigTarget
-            quiet
-            label="Edit plan"
-            @press="router.push({ name: 'begin', query: { sheet: inHand.sheet.id } })"
-          />
+          <BigTarget quiet label="Edit plan" @press="editPlan" />
           <BigTarget plain label="Work card, PDF" @press="saveWorkCard" />
         </div>
       </template>
@@ -164,7 +162,8 @@ const {
         <FindingList :findings="findings" />
         <CoatFigures v-if="shownPlan" :plan="shownPlan" :coverage="coverage" />
       </DropCounter>
-      <div class="CoatStation-acts">
+      <div class="CoatStation-aside">
+        <BigTarget v-if="!hasCounted && mayEditPlan" plain label="Edit plan" @press="editPlan" />
         <LeaveOut
           :state="inHand.state"
           :definition="inHand.definition"
@@ -218,6 +217,12 @@ const {
 .CoatStation-doing {
   max-width: 44em;
   font-size: var(--es-size-lead);
+}
+
+.CoatStation-aside {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-4);
 }
 
 /* Always at hand, however much is above them. */

@@ -20,6 +20,7 @@ import { useCoatNotes } from './useCoatNotes'
 import { useBalance } from './useBalance'
 import { useCoatRow } from './useCoatRow'
 import { useCountedGlass } from './useCountedGlass'
+import { useEditPlan } from './useEditPlan'
 import { useWorkCard } from './useWorkCard'
 import { arePlans, useLots, useMixPlans } from './useMixPlans'
 
@@ -234,6 +235,7 @@ export function useCoatStation() {
     ...(inHand.value ? [{ key: 'u', name: 'Undo the last step', run: () => void undoLast() }] : []),
     ...(mayRedo.value ? [{ key: 'y', name: 'Redo', run: () => void redoLast() }] : []),
   ])
+  const { mayEditPlan, editPlan } = useEditPlan(inHand, undoLast)
   const { saveWorkCard } = useWorkCard(inHand, plans)
   useCoatNotes({ inHand, step, stepWords, firstStep, hasMovedOn, isCounting, paper })
   return {
@@ -251,6 +253,8 @@ export function useCoatStation() {
     mayRedo,
     follow,
     saveWorkCard,
+    mayEditPlan,
+    editPlan,
     choose,
     plans,
     balance,

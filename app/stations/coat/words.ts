@@ -7,6 +7,7 @@ export const texts = {
   cardNotGentle: 'For adults only.',
   cardDefers:
     'Read the safety data sheet of every chemical. Local rules and the licensed waste service come first.',
+  formStays: 'This form stays as it is meanwhile.',
   coatWithGlass: 'Coat with what is in the glass',
   oneNameEach: 'one for each; leave empty for the title',
   makeOrAdd: 'Make what is missing, or add what you bought. You come back to this page as it is.',

@@ -12,6 +12,7 @@ import type { LightKind } from '@core/schema/definition'
 import { useNow } from '../../state/useNow'
 import { useMarginNotes, type MarginNote } from '../../state/margin.store'
 import { dayOf } from '../../words/moments'
+import { useWayBack } from '../../state/useWayBack'
 import { useNotice } from '../../state/notice.store'
 import { useLights } from '../../state/lights.store'
 import { irradianceText, KIND_WORDS } from './lightWords'
@@ -62,7 +63,8 @@ export function useLightsPage() {
   const name = ref('')
   const kind = ref<string | undefined>('uvBox')
   const kinds = (Object.keys(KIND_WORDS) as LightKind[]).map((id) => ({ id, name: KIND_WORDS[id] }))
-  const isAdding = ref(false)
+  const { back, goOn } = useWayBack()
+  const isAdding = ref(back.value !== null)
   async function add(): Promise<void> {
     try {
       const light = await saveLight({
@@ -73,7 +75,8 @@ export function useLightsPage() {
       })
       isAdding.value = false
       name.value = ''
-      choose(light.id)
+      if (back.value) await goOn({ name: 'lights' })
+      else choose(light.id)
     } catch (error) {
       notice.refuse(error, 'the light')
     }

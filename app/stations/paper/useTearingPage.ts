@@ -18,6 +18,8 @@ import { useTearing } from './useTearing'
 
 interface Asked {
   question: TearingQuestion | null
+  /** Large sheets torn at once. */
+  sheets: number
   faults: Record<string, Refusal>
 }
 
@@ -51,6 +53,8 @@ export function useTearingPage() {
   const loss = ref('')
   const rows = ref([{ size: unit.value === 'in' ? '11 x 10 in' : '20 x 25 cm', count: '', turn: true }])
   const side = ref('')
+  /** Large sheets that are torn at once, one on the other. */
+  const stack = ref('1')
   const done = ref(1)
   const asked = computed((): Asked => {
     const faults: Record<string, Refusal> = {}
@@ -69,6 +73,9 @@ export function useTearingPage() {
     const edge = attempt('loss', () =>
       loss.value.trim() ? parseQuantity(loss.value, 'length', { field: 'torn edge', bareUnit: 'mm' }) : 0,
     )
+    const sheets = attempt('stack', () =>
+      parseNumber(stack.value, { field: 'sheets at once', isWhole: true, min: 1, max: 20, example: '1' }),
+    )
     const wanted = rows.value.map((row, i) =>
       attempt(`row${i}`, () => {
         const size = parseSize(row.size, { field: 'piece', bareUnit: unit.value })
@@ -78,9 +85,11 @@ export function useTearingPage() {
         return { width: size.widthMillimetres, height: size.heightMillimetres, count, mayTurn: row.turn }
       }),
     )
-    if (!sheet || edge === null || wanted.includes(null) || !wanted.length) return { question: null, faults }
+    if (!sheet || !sheets || edge === null || wanted.includes(null) || !wanted.length)
+      return { question: null, sheets: 1, faults }
     return {
       faults,
+      sheets,
       question: {
         sheet: { width: sheet.widthMillimetres, height: sheet.heightMillimetres },
         wanted: wanted.filter((one) => one !== null),
@@ -111,13 +120,15 @@ export function useTearingPage() {
       .join('')
     const first = workroom.pieces.filter((one) => one.label.startsWith(`${initials}-`)).length
     try {
-      const pieces = plan.value.pieces.map((one, i) => ({
+      const { sheets } = asked.value
+      const torn = Array.from({ length: sheets }, () => plan.value?.pieces ?? []).flat()
+      const pieces = torn.map((one, i) => ({
         label: `${initials}-${first + i + 1}`,
         widthMillimetres: one.width,
         heightMillimetres: one.height,
         side: side.value.trim() || paper.value?.side || '',
       }))
-      const back = await writePieces(paper.value.id, pieces)
+      const back = await writePieces(paper.value.id, pieces, sheets)
       notice.say(
         `${pieces.length} pieces in the drawer, ${pieces[0]?.label} to ${pieces.at(-1)?.label}.`,
         back,
@@ -150,6 +161,7 @@ export function useTearingPage() {
     loss,
     rows,
     side,
+    stack,
     done,
     asked,
     plan,

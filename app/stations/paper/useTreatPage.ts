@@ -1,7 +1,7 @@
 import { texts } from './words'
 import { parseNumber } from '@core/quantity/number'
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { acidCapacity, hardenerDrops, trayVolume } from '@core/paper/amounts'
 import { BRUSH_COVERAGE, coatVolume } from '@core/coating/coatVolume'
 import { CoreError, type Refusal } from '@core/errors'
@@ -19,6 +19,7 @@ import { beginTreatment } from '../../state/actions/paper.actions'
 
 /** A treatment being planned: which pieces or sheets, how much of each chemical, and its start. */
 export function useTreatPage() {
+  const route = useRoute()
   const [router, workroom, notice, preferences] = [useRouter(), useWorkroom(), useNotice(), usePreferences()]
 
   const treatmentId = ref('acid-bath')
@@ -44,6 +45,11 @@ export function useTreatPage() {
       .sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
   })
   const picked = computed(() => pieces.value.filter((one) => chosenPieces.value.includes(one.id)))
+  /** All pieces at once, or none of them. */
+  function toggleAll(): void {
+    const isAll = picked.value.length === pieces.value.length
+    chosenPieces.value = isAll ? [] : pieces.value.map(({ id }) => id)
+  }
   const paper = computed(() => workroom.papers.find((one) => one.id === picked.value[0]?.paperId))
   const asked = computed(
     (): {
@@ -200,7 +206,7 @@ export function useTreatPage() {
         },
         grams.value,
       )
-      await router.push({ name: 'treatment', params: { sheetId: id } })
+      await router.push({ name: 'treatment', params: { sheetId: id }, query: { back: route.query.back } })
     } catch (error) {
       notice.refuse(error, 'starting the treatment')
     }
@@ -236,6 +242,7 @@ export function useTreatPage() {
     halfPieceId,
     pieces,
     picked,
+    toggleAll,
     asked,
     stock,
     figures,

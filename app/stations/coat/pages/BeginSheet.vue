@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useRoute } from 'vue-router'
+import { texts } from '../words'
 import EnterSubmits from '../../../kit/EnterSubmits.vue'
 import { formatSpan } from '@core/quantity/format'
 import BigTarget from '../../../kit/BigTarget.vue'
@@ -48,6 +50,7 @@ const {
   components,
   bottleOptions,
 } = useBeginSheet()
+const route = useRoute()
 </script>
 
 <template>
@@ -183,6 +186,12 @@ const {
         <MakeIt :need="need" returns />
       </li>
     </ul>
+    <p class="es-quiet BeginSheet-detours">
+      <RouterLink :to="{ name: 'lights', query: { back: route.fullPath } }">Add a light</RouterLink>
+      <RouterLink :to="{ name: 'treat', query: { back: route.fullPath } }">Treat paper</RouterLink>
+      <RouterLink :to="{ name: 'calibrate', query: { back: route.fullPath } }">Calibrate</RouterLink>
+      {{ texts.formStays }}
+    </p>
     <EnterSubmits>Plan this sheet</EnterSubmits>
   </form>
 </template>
@@ -219,6 +228,16 @@ header .es-kicker {
   display: flex;
   flex-wrap: wrap;
   gap: var(--es-space-3) var(--es-space-7);
+}
+
+.BeginSheet-detours {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-2) var(--es-space-5);
+}
+
+.BeginSheet-detours a {
+  min-height: 1.75rem;
 }
 
 .BeginSheet-figures {

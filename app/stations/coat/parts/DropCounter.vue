@@ -54,7 +54,7 @@ const {
           <em>of {{ row.count }} drops</em>
           {{ figureText(dropsVolume(row.count, dropsPerMillilitre)) }}
         </p>
-        <p class="DropCounter-drops" aria-hidden="true">
+        <p v-if="!isMuch" class="DropCounter-drops" aria-hidden="true">
           <span v-for="(group, g) in groups(row)" :key="g" class="DropCounter-five">
             <svg v-for="(state, i) in group" :key="i" :class="`is-${state}`" viewBox="0 0 11 15">
               <path d="M5.5.9C7.6 4.6 10.2 7 10.2 10a4.7 4.3 0 0 1-9.4 0C.8 7 3.4 4.6 5.5.9z" />
@@ -173,9 +173,14 @@ const {
 }
 
 .DropCounter-acts {
+  position: sticky;
+  bottom: var(--es-bar-bottom);
+  z-index: 2;
   display: flex;
   flex-wrap: wrap;
   gap: var(--es-space-4);
+  padding: var(--es-space-3) 0;
+  background: var(--es-page);
 }
 
 @media (width <= 40em) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WayBack from '../../../kit/WayBack.vue'
 import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import PressCard from '../../../kit/PressCard.vue'
@@ -14,6 +15,7 @@ const { standing, chosen, choose, name, kind, kinds, isAdding, add } = useLights
 
 <template>
   <section class="LightsPage">
+    <WayBack />
     <header>
       <h1>Lights</h1>
     </header>

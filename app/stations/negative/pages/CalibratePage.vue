@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WayBack from '../../../kit/WayBack.vue'
 import { texts } from '../words'
 import BigTarget from '../../../kit/BigTarget.vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
@@ -37,6 +38,7 @@ const {
 
 <template>
   <section class="CalibratePage">
+    <WayBack />
     <header>
       <h1>Calibrate</h1>
     </header>

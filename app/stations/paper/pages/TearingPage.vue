@@ -18,6 +18,7 @@ const {
   loss,
   rows,
   side,
+  stack,
   done,
   asked,
   plan,
@@ -73,6 +74,7 @@ const {
           dimension="length"
           unit="mm"
         />
+        <TextField v-model="stack" label="Sheets torn at once" :fault="asked.faults.stack" />
         <TextField
           v-model="side"
           label="Mark for the printing side"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WayBack from '../../../kit/WayBack.vue'
 import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import BigTarget from '../../../kit/BigTarget.vue'
@@ -19,6 +20,7 @@ const {
   halfPieceId,
   pieces,
   picked,
+  toggleAll,
   asked,
   stock,
   figures,
@@ -32,6 +34,7 @@ const {
 
 <template>
   <section class="TreatPage">
+    <WayBack />
     <header>
       <h1>{{ definition.name }}</h1>
     </header>
@@ -54,6 +57,9 @@ const {
       >
         {{ piece.label }}
         <span class="es-quiet">{{ rule(piece.widthMillimetres) }} × {{ rule(piece.heightMillimetres) }}</span>
+      </KitButton>
+      <KitButton v-if="pieces.length > 1" kind="quiet" @click="toggleAll">
+        {{ picked.length === pieces.length ? 'None of them' : `All ${pieces.length} pieces` }}
       </KitButton>
     </fieldset>
     <div v-if="!picked.length" class="TreatPage-row">

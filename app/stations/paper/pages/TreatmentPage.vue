@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WayBack from '../../../kit/WayBack.vue'
 import { texts } from '../words'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -88,6 +89,7 @@ useMarginNotes(() => (inHand.value ? stepNotes(inHand.value.definition, words.va
     <p>It may belong to another workroom.</p>
   </EmptyPage>
   <section v-else class="TreatmentPage">
+    <WayBack />
     <header>
       <p class="es-kicker">
         Paper {{ inHand.run.number }} · {{ inHand.definition.name }} · {{ inHand.run.sheets }}
