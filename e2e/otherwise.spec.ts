@@ -13,7 +13,7 @@ test('fewer drops make a coat, a hair dryer is no fault, a rinse is left out wit
   await expect(main).toContainText(/gloves|glass|drops/i)
   await expect(page.getByRole('button', { name: "That's all: coat with this" })).toBeHidden()
   for (const [bottle, drops] of [
-    ['Iron citrate', '12'],
+    ['Iron citrate', '0.6 ml'],
     ['Ferricyanide', '10'],
   ] as const) {
     await page.getByLabel(`${bottle}, drops counted`).fill(drops)

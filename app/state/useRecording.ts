@@ -62,6 +62,9 @@ export function useRecording(sheetId: () => string | null) {
     const one = workroom.find(id)
     return [id, ...(one ? others(one, workroom.sheets).map(({ sheet }) => sheet.id) : [])]
   }
+  /** Said where an undo or a redo was for more than one sheet. */
+  const forRow = (ids: readonly string[]) =>
+    ids.length > 1 ? ` for ${workroom.nameOf(ids).toLowerCase()}` : ''
   async function undoLast(): Promise<void> {
     const id = sheetId()
     if (!id) return
@@ -70,7 +73,7 @@ export function useRecording(sheetId: () => string | null) {
       const ids = withRow(id, pressedTogether)
       if (ids.some((one) => unsaved.stateOf(one))) ids.forEach((one) => unsaved.dropLast(one))
       else await undoOnAll(ids)
-      notice.say(`Undone: ${undoneWords(last?.type)}.`)
+      notice.say(`Undone${forRow(ids)}: ${undoneWords(last?.type)}.`)
     } catch (error) {
       notice.refuse(error, 'undo')
     }
@@ -80,8 +83,9 @@ export function useRecording(sheetId: () => string | null) {
     if (!id) return
     const next = workroom.work(id)?.state.redo
     try {
-      await redoOnAll(withRow(id, undoneTogether))
-      notice.say(`Redone: ${undoneWords(next?.type)}.`)
+      const ids = withRow(id, undoneTogether)
+      await redoOnAll(ids)
+      notice.say(`Redone${forRow(ids)}: ${undoneWords(next?.type)}.`)
     } catch (error) {
       notice.refuse(error, 'redo')
     }

@@ -1,5 +1,5 @@
 import { computed, onUnmounted, ref, watch } from 'vue'
-import { parseNumber } from '@core/quantity/number'
+import { parseMeasured } from '@core/coating/measured'
 import { componentInHand } from '@core/run/nextMove'
 import type { StepState } from '@core/run/runState'
 import type { ProcessDefinition } from '@core/schema/definition'
@@ -14,6 +14,7 @@ export interface Counting {
   definition: ProcessDefinition
   /** Said on the target that ends the count. */
   finishWords: string
+  dropsPerMillilitre: number
 }
 
 /** Drops as they fall: by press, by metronome, poured from a measure, or typed; and the end of the count at any of them. */
@@ -64,7 +65,7 @@ export function useDropCounter(
     typing.value = null
     if (!text.trim()) return
     try {
-      const meant = parseNumber(text, { field: 'drops counted', isWhole: true, min: 0, example: '20' })
+      const meant = parseMeasured(text, props.dropsPerMillilitre)
       const counted = props.step.drops[component] ?? 0
       if (meant !== counted) change(component, meant - counted)
     } catch (error) {

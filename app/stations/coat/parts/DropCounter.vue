@@ -7,9 +7,7 @@ import { texts } from '../words'
 import { figureText } from '../../../words/figureText'
 import { useDropCounter, type Counting } from '../useDropCounter'
 
-const props = defineProps<
-  Counting & { bottleLabels: Readonly<Record<string, string>>; dropsPerMillilitre: number }
->()
+const props = defineProps<Counting & { bottleLabels: Readonly<Record<string, string>> }>()
 const emit = defineEmits<{ record: [happening: Happening]; finish: []; finishAsPlanned: [] }>()
 const {
   rows,
@@ -65,7 +63,7 @@ const {
           drops counted
           <InlineField
             class="DropCounter-number"
-            inputmode="numeric"
+            placeholder="20 or 1 ml"
             :model-value="typing?.component === row.component ? typing.text : String(row.counted)"
             :label="`${row.name}, drops counted`"
             @update:model-value="typing = { component: row.component, text: $event }"

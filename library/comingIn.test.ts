@@ -1,0 +1,28 @@
+import { comingIn, startingChoices } from '@core/process/plan'
+import { sheet } from '@core/fixtures/workroom'
+import { SHEET, T0 } from '@core/fixtures/logs'
+import { placeOf } from '@core/run/place'
+import { replay } from '@core/run/run'
+import { stepInHand } from '@core/run/runState'
+import type { CameIn, SheetEvent } from '@core/schema/event'
+import { uuid } from '@core/fixtures/logs'
+import { processes } from './index'
+
+describe.each(Object.values(processes))('$name, coming in half-way', (definition) => {
+  const choices = startingChoices(definition)
+  const after = (cameIn: CameIn) => {
+    const begun = comingIn(definition, { ...sheet, choices, batch: undefined }, cameIn, 300)
+    return replay(SHEET, [{ ...begun, id: uuid(900), sheetId: SHEET, index: 0, at: T0 } as SheetEvent])
+  }
+
+  it('is exposed next when it was coated, and is in the first bath when it was exposed', () => {
+    expect(stepInHand(after('coated'))?.planned.kind).toBe('expose')
+    const exposed = after('exposed')
+    expect(placeOf(exposed)).toBe('wet')
+    const before = exposed.steps[exposed.current - 1]
+    expect(before?.planned.station).toBe('light')
+  })
+  it('has nothing left to do when it was finished', () => {
+    expect([stepInHand(after('finished')), placeOf(after('finished'))]).toEqual([null, 'finished'])
+  })
+})
