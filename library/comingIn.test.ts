@@ -6,7 +6,10 @@ import { replay } from '@core/run/run'
 import { stepInHand } from '@core/run/runState'
 import type { CameIn, SheetEvent } from '@core/schema/event'
 import { uuid } from '@core/fixtures/logs'
-import { processes } from './index'
+import { materialsOf } from '@core/judge/materials'
+import { printRecord } from '@core/judge/printRecord'
+import { emptyHoldings } from '@core/schema/records'
+import { processes, substances } from './index'
 
 describe.each(Object.values(processes))('$name, coming in half-way', (definition) => {
   const choices = startingChoices(definition)
@@ -21,6 +24,16 @@ describe.each(Object.values(processes))('$name, coming in half-way', (definition
     expect(placeOf(exposed)).toBe('wet')
     const before = exposed.steps[exposed.current - 1]
     expect(before?.planned.station).toBe('light')
+  })
+  it('has no coat and no exposure among its materials: nothing is known of them', () => {
+    const planned = { ...sheet, choices, batch: undefined, bottles: {} }
+    const record = printRecord(
+      { sheet: planned, state: after('finished'), definition },
+      { ...emptyHoldings(), prints: [], treatments: [], substances },
+    )
+    const names = materialsOf(record, substances, { length: 'in', temperature: 'degC' }).map(([name]) => name)
+    expect(names).toContain('Size')
+    expect(names.filter((name) => ['Coat', 'Exposure', 'In the glass'].includes(name))).toEqual([])
   })
   it('has nothing left to do when it was finished', () => {
     expect([stepInHand(after('finished')), placeOf(after('finished'))]).toEqual([null, 'finished'])

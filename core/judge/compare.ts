@@ -1,6 +1,6 @@
 import { digits, formatSpan } from '../quantity/format'
 import { elapsedSeconds } from '../run/clock'
-import { clockOf, wordsIdOf } from '../run/runState'
+import { clockOf, wordsIdOf, type RunState } from '../run/runState'
 import type { Standing } from '../quantity/figure'
 import { exposureOf, secondsGiven, wordsOf, type PrintRecord } from './printRecord'
 
@@ -59,6 +59,10 @@ export interface EffectBook {
   source: string
 }
 
+/** Whether a sheet was coated here: of the coat of one that came in coated, nothing is known. */
+export const isCoatKnown = (state: RunState): boolean =>
+  !state.steps.some(({ planned, skipped }) => planned.station === 'coat' && skipped === 'doneBefore')
+
 /** Everything a thread says that may have made the print what it is. */
 export function threadFacts(record: PrintRecord): ThreadFact[] {
   const { sheet, state, definition, paper, light, bottles } = record
@@ -104,15 +108,19 @@ export function threadFacts(record: PrintRecord): ThreadFact[] {
     ...(definition.chalk.bears || paper?.buffered !== 'yes'
       ? []
       : fact('treatment', '', 'chalk', record.isTreated ? 'taken out' : 'left in')),
-    ...fact('tool', '', 'tool', sheet.tool),
-    ...fact('coats', '', 'coats', sheet.coats),
-    ...fact(
-      'coverage',
-      '',
-      'sensitizer',
-      sheet.coverageMillilitresPerM2,
-      `${digits(sheet.coverageMillilitresPerM2)} ml/m²`,
-    ),
+    ...(isCoatKnown(state)
+      ? [
+          ...fact('tool', '', 'tool', sheet.tool),
+          ...fact('coats', '', 'coats', sheet.coats),
+          ...fact(
+            'coverage',
+            '',
+            'sensitizer',
+            sheet.coverageMillilitresPerM2,
+            `${digits(sheet.coverageMillilitresPerM2)} ml/m²`,
+          ),
+        ]
+      : []),
     ...state.steps.flatMap((step) =>
       step.planned.kind === 'count' && step.status === 'done' && !step.skipped
         ? shares(step.drops).flatMap(([component, share]) =>

@@ -2,7 +2,7 @@ import { digits, formatSize, type UnitChoice } from '../quantity/format'
 import { solutesIn, type SubstanceBook } from '../chemistry/lots'
 import type { Bottle } from '../schema/records'
 import type { Light } from '../schema/light'
-import { threadFacts } from './compare'
+import { isCoatKnown, threadFacts } from './compare'
 import { laidFromTrays } from './laidFromTray'
 import { preparationSaid } from './preparation'
 import type { PrintRecord } from './printRecord'
@@ -17,8 +17,9 @@ export type MaterialRow = readonly [name: string, value: string]
 export function materialsOf(record: PrintRecord, book: SubstanceBook, units: UnitChoice): MaterialRow[] {
   const { sheet, paper, piece, preparations, light, bottles, films, glasses, definition } = record
   const fact = (kind: 'coverage' | 'exposure') => threadFacts(record).find((one) => one.kind === kind)?.said
+  const coats = sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`
   const rows: (readonly [string, string | undefined])[] = [
-    ['Size', `${formatSize(sheet, units)}, ${sheet.coats === 1 ? 'one coat' : `${sheet.coats} coats`}`],
+    ['Size', [formatSize(sheet, units), isCoatKnown(record.state) ? coats : ''].filter(Boolean).join(', ')],
     ['Paper', paper ? `${paper.name}${paper.gramsPerM2 ? `, ${paper.gramsPerM2} g/m²` : ''}` : undefined],
     ['Piece', piece ? `${piece.label}${piece.side ? `, ${piece.side}` : ''}` : undefined],
     ...preparations.map((one) => ['Prepared', preparationSaid(one)] as const),
