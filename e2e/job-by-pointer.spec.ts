@@ -49,7 +49,7 @@ test('the whole job by pointer on a tablet: a photogram, with peroxide', async (
   // Lost count: what is drops counted is typed.
   await page.getByLabel('Ferricyanide, drops counted').fill('a few')
   await page.getByLabel('Ferricyanide, drops counted').press('Enter')
-  await expect(page.getByText('Enter a number, for example 20.')).toBeVisible()
+  await expect(page.getByText('Enter a number, for example 20, or 1.2 ml.')).toBeVisible()
   await expect(page.getByLabel('Ferricyanide, drops counted')).toHaveValue('1')
   await page.getByLabel('Ferricyanide, drops counted').fill('5')
   await page.getByLabel('Ferricyanide, drops counted').press('Enter')

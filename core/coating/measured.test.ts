@@ -12,6 +12,9 @@ describe('what is in the glass', () => {
   ])('%s is %i drops of a dropper of 20 to the millilitre', (text, drops) => {
     expect(parseMeasured(text, 20)).toBe(drops)
   })
+  it('of words says what can be typed', () => {
+    expect(() => parseMeasured('a few', 20)).toThrow(/Enter a number, for example 20, or 1.2 ml/)
+  })
   it.each(['2.5', '-3', '3 g', '2 %', 'some'])('%s is no measure of a solution', (text) => {
     expect(() => parseMeasured(text, 20)).toThrow(expect.objectContaining({ name: 'CoreError' }))
   })

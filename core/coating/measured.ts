@@ -11,7 +11,8 @@ import { parseQuantity } from '../quantity/parse'
 export function parseMeasured(text: string, dropsPerMillilitre: number): number {
   const field = 'drops counted'
   const bare = text.trim().replace(/\s*\bdrops?$/i, '')
-  if (!/\p{L}/u.test(bare))
+  // Without a figure it is no measure in any unit.
+  if (!/\p{L}/u.test(bare) || !/\d/.test(bare))
     return parseNumber(bare, { field, isWhole: true, min: 0, example: '20, or 1.2 ml' })
   return Math.round(parseQuantity(bare, 'volume', { field }) * dropsPerMillilitre)
 }
