@@ -6,6 +6,7 @@ import { replay } from '@core/run/run'
 import { stepInHand } from '@core/run/runState'
 import type { CameIn, SheetEvent } from '@core/schema/event'
 import { uuid } from '@core/fixtures/logs'
+import { madeAtOf } from '@core/judge/results'
 import { materialsOf } from '@core/judge/materials'
 import { printRecord } from '@core/judge/printRecord'
 import { emptyHoldings } from '@core/schema/records'
@@ -35,7 +36,9 @@ describe.each(Object.values(processes))('$name, coming in half-way', (definition
     expect(names).toContain('Size')
     expect(names.filter((name) => ['Coat', 'Exposure', 'In the glass'].includes(name))).toEqual([])
   })
-  it('has nothing left to do when it was finished', () => {
+  it('has nothing left to do when it was finished, and no one knows when it was made', () => {
+    expect(madeAtOf(after('finished'))).toBeNull()
+    expect(madeAtOf(after('coated'))).toBe(T0)
     expect([stepInHand(after('finished')), placeOf(after('finished'))]).toEqual([null, 'finished'])
   })
 })

@@ -2,6 +2,7 @@ import { computed, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { CoreError } from '@core/errors'
 import { clocksOf, ledgeOf } from '@core/run/deadlines'
+import { isForRow } from '@core/run/row'
 import { nextMove } from '@core/run/nextMove'
 import { stepInHand, wordsIdOf } from '@core/run/runState'
 import type { Happening } from '@core/schema/event'
@@ -69,19 +70,8 @@ export function useStation(
   const recording = useRecording(() => inHand.value?.sheet.id ?? null)
   const { undoLast, redoLast, mayRedo } = recording
   const { row, leftOutOfPress, toggleInPress, takeOutOfRow } = useRow(inHand, now)
-  /** What happens to the work of a sheet happens to those of its row that are where it is; what is said of it does not. */
-  const ROW_TYPES = new Set<Happening['type']>([
-    'stepStarted',
-    'stepFinished',
-    'stepLeftOut',
-    'looked',
-    'returned',
-    'waterChanged',
-    'exposureChanged',
-    'roomRead',
-  ])
   function record(happening: Happening, said?: string): Promise<boolean> {
-    const along = ROW_TYPES.has(happening.type)
+    const along = isForRow(happening)
       ? row.value.filter(({ sheet }) => !leftOutOfPress.value.has(sheet.id))
       : []
     const all = [...along.map(({ sheet }) => sheet.number), inHand.value?.sheet.number ?? 0]

@@ -13,7 +13,7 @@ export interface GlassInput extends Size {
 }
 
 /**
- * How thick the coat is that a glass gives, whatever was planned: its volume over all that is coated from it.
+ * How thick the coat is that a glass gives, as counted and not as planned: its volume over all that is coated from it.
  *
  * @returns ml/m² in one coat.
  * @throws CoreError `out-of-range` for drops, a dropper, coats or sheets not above zero.

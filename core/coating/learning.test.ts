@@ -114,6 +114,14 @@ describe('ownCoats', () => {
       9,
     )
     expect(ownCoats([{ sheet, state }], 'kallitype')).toEqual([])
+    // The second sheet of the row counted nothing itself: it had its share of the same glass.
+    const second = { ...sheet, id: uuid(9), number: sheet.number + 1, batch: { ...batch, place: 2 } }
+    const counted = { ...state, steps: state.steps.filter(({ planned }) => planned.kind !== 'count') }
+    const row = [
+      { sheet: { ...sheet, batch }, state },
+      { sheet: second, state: counted },
+    ]
+    expect(ownCoats(row, sheet.process.id)[1]?.millilitres).toBeCloseTo(4 / 20 / 4, 9)
   })
 
   it('refuses a word on a coat that was never laid', () => {

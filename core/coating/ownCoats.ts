@@ -22,12 +22,16 @@ export function ownCoats(sheets: readonly CoatedSheet[], processId: string): Jud
       return state.coatsJudged.map(({ coat, said, byMillilitres }) => ({
         tool: sheet.tool,
         areaSquareCentimetres,
-        millilitres: laidIn(sheet, state, coat, areaSquareCentimetres),
+        millilitres: laidIn(sheet, makerOf(sheet, sheets) ?? state, coat, areaSquareCentimetres),
         said,
         ...(byMillilitres !== undefined && { byMillilitres }),
       }))
     })
 }
+
+/** The log of the sheet for which the glass was counted that a sheet was coated from; its own where it is in no row. */
+const makerOf = ({ batch }: Sheet, sheets: readonly CoatedSheet[]): RunState | undefined =>
+  batch && sheets.find(({ sheet }) => sheet.batch?.id === batch.id && sheet.batch.place === 1)?.state
 
 /** Millilitres of one coat on one sheet: its share of what was really counted, or what was planned where it came from another's glass. */
 function laidIn(sheet: Sheet, state: RunState, coat: number, areaSquareCentimetres: number): number {

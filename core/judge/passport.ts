@@ -1,3 +1,4 @@
+import { cameFinished } from '../run/place'
 import type { SubstanceBook } from '../chemistry/lots'
 import type { UnitChoice } from '../quantity/format'
 import type { StoryLine } from '../run/story'
@@ -41,7 +42,7 @@ export function passportOf(
     title: sheet.title,
     line: [`Sheet ${sheet.number}`, numbered, sheet.portfolio].filter(Boolean).join(' · '),
     process: definition.name,
-    madeAt: state.begunAt,
+    madeAt: cameFinished(state) ? null : state.begunAt,
     materials: materialsOf(record, book, units),
     steps: story,
     results: resultsOf([state]),

@@ -1,4 +1,4 @@
-import { hungAtOf } from '../run/place'
+import { cameFinished, hungAtOf } from '../run/place'
 import type { RunState } from '../run/runState'
 import type { Reading } from '../schema/judgement'
 import { ciede2000, type Lab } from '../tone/colour'
@@ -93,5 +93,9 @@ function patchNames(states: readonly RunState[]): string[] {
   return [...(first ?? [])].filter((name) => rest.every((names) => names.has(name)))
 }
 
-/** Moment by which prints are put in order: when it was hung, or begun. */
-export const madeAtOf = (state: RunState): number | null => hungAtOf(state) ?? state.begunAt
+/**
+ * Moment by which prints are put in order: when it was hung, or begun; `null` before, and for a print that came finished, of
+ * which only the day it came is known.
+ */
+export const madeAtOf = (state: RunState): number | null =>
+  cameFinished(state) ? null : (hungAtOf(state) ?? state.begunAt)

@@ -3,7 +3,7 @@ import type { Happening } from '../schema/event'
 import { replay } from './run'
 import { ledgeOf } from './deadlines'
 import { sharedClocks } from './rowClocks'
-import { alongside, groupsOf, nextToCoat, pressedTogether, rowOf, type InRow } from './row'
+import { alongside, groupsOf, isForRow, nextToCoat, pressedTogether, rowOf, type InRow } from './row'
 
 const BATCH = uuid(70)
 /** A sheet of the row, with so many entries of the whole job, so many seconds later than the first. */
@@ -99,5 +99,13 @@ describe('sheets in one tray', () => {
     const row = [at(1, EXPOSING), at(2, EXPOSING), at(3, EXPOSING, 60), alone]
     expect(groupsOf(row, row[2]!.sheet.id).map((group) => group.length)).toEqual([1, 2, 1])
     expect(groupsOf(row, row[2]!.sheet.id)[0]).toEqual([row[2]])
+  })
+})
+
+describe('what one press says of a row', () => {
+  it('is the work, and not the hair dryer of one sheet or what is noted of it', () => {
+    expect(isForRow({ type: 'stepFinished', step: 'dry' })).toBe(true)
+    expect(isForRow({ type: 'stepFinished', step: 'dry', byHairDryer: true })).toBe(false)
+    expect(isForRow({ type: 'noted', text: 'a fingerprint' })).toBe(false)
   })
 })

@@ -1,3 +1,4 @@
+import type { Happening } from '../schema/event'
 import type { Sheet } from '../schema/records'
 import { isOver } from './nextMove'
 import { stepInHand, type RunState } from './runState'
@@ -19,6 +20,17 @@ export function rowOf<One extends InRow>(one: InRow, all: readonly One[]): One[]
     .filter(({ sheet }) => sheet.batch?.id === batch.id && !sheet.batch.isAlone)
     .sort((a, b) => (a.sheet.batch?.place ?? 0) - (b.sheet.batch?.place ?? 0))
 }
+
+const OF_WORK: readonly Happening['type'][] = [
+  'stepStarted', 'stepFinished', 'stepLeftOut', 'looked', 'returned', 'waterChanged', 'exposureChanged', 'roomRead',
+] // prettier-ignore
+
+/**
+ * Whether what happens to one sheet happens to those of its row that are where it is: the work does, and what is said of a
+ * sheet does not. A hair dryer dries the one sheet; the others have dried in the air.
+ */
+export const isForRow = (happening: Happening): boolean =>
+  OF_WORK.includes(happening.type) && !(happening.type === 'stepFinished' && happening.byHairDryer)
 
 /** Presses for a row come within this of each other where they are one press. */
 const AT_ONCE_MS = 1000

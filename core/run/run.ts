@@ -1,9 +1,10 @@
 import { refusalAt } from '../errors'
-import type { StationName } from '../schema/definition'
-import type { CameIn, Judged, Measured, SheetEvent } from '../schema/event'
+import type { Judged, Measured, SheetEvent } from '../schema/event'
 import type { Hold } from './clock'
+import { begin } from './begin'
 import { copied, growing, type Grow } from './grow'
 import { historyOf, isAboutEntries } from './history'
+import { leaveOut } from './leaveOut'
 import { madeUpFor } from './shortened'
 import { type StepState, type RunState, emptyRun } from './runState'
 
@@ -85,42 +86,6 @@ function transition(state: RunState, event: SheetEvent, grow: Grow): RunState {
     return { ...state, room: { at, celsius, relativeHumidity } }
   }
   return work(state, event, grow)
-}
-
-function begin(state: RunState, event: Extract<SheetEvent, { type: 'begun' }>): RunState {
-  if (state.begunAt !== null)
-    throw refuse('already-begun', 'This sheet has already been started.', 'Continue with the current step.')
-  const firstHere = firstStepHere(event)
-  return {
-    ...state,
-    begunAt: event.at,
-    looks: event.looks,
-    current: firstHere,
-    steps: event.steps.map((planned, index) => ({
-      planned,
-      ...(index < firstHere ? { status: 'done', skipped: 'doneBefore' } : { status: 'waiting' }),
-      holds: [],
-      drops: Object.fromEntries((planned.drops ?? []).map(({ component }) => [component, 0])),
-      waters: [],
-      plannedSeconds: planned.plannedSeconds,
-      changes: [],
-      drawn: [],
-    })),
-  }
-}
-
-/** Stations whose steps lie behind a sheet that came in so. */
-const BEHIND: Readonly<Record<CameIn, readonly StationName[]>> = {
-  coated: ['paper', 'coat'],
-  exposed: ['paper', 'coat', 'light'],
-  finished: ['paper', 'coat', 'light', 'wet', 'line'],
-}
-
-/** Index of the first step that is still to be done when work begins here. */
-function firstStepHere({ steps, cameIn }: Extract<SheetEvent, { type: 'begun' }>): number {
-  if (!cameIn) return 0
-  const first = steps.findIndex(({ station }) => !BEHIND[cameIn].includes(station))
-  return first < 0 ? steps.length : first
 }
 
 function judge(state: RunState, event: Judged, grow: Grow): RunState {
@@ -296,34 +261,6 @@ function finish(
   const moved = { ...state, steps, current: state.current + 1 }
   const next = moved.steps[moved.current]
   return next?.planned.begins === 'atOnce' ? put(moved, start(next, at)) : moved
-}
-
-/** Passes over the step in hand. What would have flowed on from it has to be begun. */
-function leaveOut(state: RunState, { planned, drops }: StepState): RunState {
-  if (planned.kind === 'hang')
-    throw refuse(
-      'not-left-out',
-      'Drying cannot be left out.',
-      'Hang the print, or set the sheet aside if it is not to be finished.',
-    )
-  if (Object.values(drops).some((count) => count > 0))
-    throw refuse(
-      'not-left-out',
-      'Drops of this mix are in the glass already.',
-      'Coat with what is in the glass, or undo the drops first.',
-    )
-  const left: StepState = {
-    planned,
-    status: 'done',
-    skipped: 'leftOut',
-    holds: [],
-    drops,
-    waters: [],
-    changes: [],
-    drawn: [],
-  }
-  const steps = madeUpFor(state.steps.with(state.current, left), state.current)
-  return { ...state, steps, current: state.current + 1 }
 }
 
 /** The step with the drops that were really in the glass. */

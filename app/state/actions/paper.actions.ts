@@ -22,7 +22,7 @@ type NewPiece = Pick<Piece, 'label' | 'widthMillimetres' | 'heightMillimetres' |
  * Writes torn pieces down and takes their large sheets off the stock.
  *
  * @param largeSheets torn at once, one on the other.
- * @returns a way to take it back.
+ * @returns what undoes it.
  */
 export async function writePieces(
   paperId: string,

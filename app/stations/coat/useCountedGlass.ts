@@ -14,7 +14,7 @@ interface Counted {
   step: ComputedRef<StepState | null>
 }
 
-/** What is in the glass while it is counted: its ratio, its strength and the coat that it gives, whatever was planned. */
+/** What is in the glass while it is counted: its ratio, its strength and the coat that it gives, as counted and not as planned. */
 export function useCountedGlass({ definition, sheet, lots, plan, step }: Counted) {
   /** Drops of each solution so far; `null` while one is missing. */
   const counted = computed(() => {

@@ -33,7 +33,7 @@ export const texts = {
   coatsDryFullyAndPrinted:
     'Coats dry fully and are printed within their life. Prints go straight from the frame to the bath. No bath runs over its maximum time.',
   forOnePersonMix3:
-    'For one person: mix 3 min, coat 2 min, load a frame 1 min, unload 30 s, move between trays 20 s, hang 1 min (common practice).',
+    'For each person: mix 3 min, coat 2 min, load a frame 1 min, unload 30 s, move between trays 20 s, hang 1 min (common practice).',
   coatPastItsLife: ({ sheet }: { sheet: string }) =>
     `${sheet}: this coat is past its life. It is planned as if it were still good.`,
 
