@@ -24,7 +24,7 @@ test('the first page is left for a solution and for a kit, and stays as it was',
   await expect(main.getByLabel('Title')).toHaveValue('By way of the shelf')
   await expect(main.getByLabel('Size')).toHaveValue('5 x 7 in')
 
-  await main.getByRole('link', { name: 'Add a kit or a bottle' }).click()
+  await main.getByRole('link', { name: 'add a kit or a bottle' }).click()
   await page.getByText('A kit', { exact: true }).click()
   await page.getByRole('button', { name: 'Water added: start the clock' }).click()
   await expect(main.getByLabel('Title')).toHaveValue('By way of the shelf')

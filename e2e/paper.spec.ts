@@ -95,7 +95,7 @@ test('a large sheet is measured, torn by the rule, treated on the clock, and bec
   expect(words).toMatch(/acid bath against chalk/i)
 })
 
-test('mixed sizes are torn from one sheet, in centimetres', async ({ page }) => {
+test('mixed sizes are torn from one sheet, in centimetres', { tag: '@long' }, async ({ page }) => {
   await open(page, '/workroom')
   await page.getByText('centimetres').click()
   await open(page, '/paper/tear')

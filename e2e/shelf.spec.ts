@@ -32,7 +32,7 @@ const correction = (page: Page, words: string | RegExp) =>
   findings(page).getByRole('button', { name: words }).click()
 
 test.describe('slips are noticed, said plainly and mended', () => {
-  test('a stated per cent that is not: 30 g in a litre', async ({ page }) => {
+  test('a stated per cent that is not: 30 g in a litre', { tag: '@long' }, async ({ page }) => {
     await recipe(page, 'oxalic acid', '30', 'g', '1 l')
     await page.getByLabel('Strength on the label, %').fill('30')
     await expect(findings(page)).toContainText(
@@ -114,7 +114,7 @@ test.describe('slips are noticed, said plainly and mended', () => {
     },
   )
 
-  test('a jar that runs short: the recipe shrinks to what is there', async ({ page }) => {
+  test('a jar that runs short: the recipe shrinks to what is there', { tag: '@long' }, async ({ page }) => {
     await takeIn(page, 'silver nitrate', '5 g')
     await recipe(page, 'silver nitrate', '10', '% w/v')
     await expect(findings(page)).toContainText('You need 10 g, but 5 g are left.')

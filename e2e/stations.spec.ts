@@ -130,7 +130,7 @@ test('undo goes back press by press, over a reload too', async ({ page }) => {
   await expect(last).toHaveValue('4')
 })
 
-test('two prints wash side by side, each by its own clock', async ({ page }) => {
+test('two prints wash side by side, each by its own clock', { tag: '@long' }, async ({ page }) => {
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page)
   for (const title of ['Bell buoy', 'Rope walk']) {
@@ -190,27 +190,31 @@ test('a sheet is set aside with its reason, noted, and both can be taken back', 
   await expect(page.getByText('The lamp flickers at the left end.')).toBeVisible()
 })
 
-test('several photographs of one print are kept and can be looked through', async ({ page }) => {
-  await open(page)
-  await plan(page, 'Lens')
-  await page.goto('/prints')
-  await page.getByRole('listitem').getByText('Lens').click()
-  const file = page.getByLabel('Photo file')
-  const shown = page.getByRole('img', { name: 'Photo of Lens' })
-  for (const [name, red] of [
-    ['wet', 30],
-    ['dry', 220],
-  ] as const) {
-    await file.setInputFiles({ name: `${name}.jpg`, mimeType: 'image/jpeg', buffer: await photograph(red) })
-    await expect(shown).toBeVisible()
-  }
-  await expect(page.getByRole('button', { name: '2', exact: true })).toHaveAttribute('aria-pressed', 'true')
-  const address = await shown.getAttribute('src')
-  await page.getByRole('button', { name: '1', exact: true }).click()
-  await expect(shown).not.toHaveAttribute('src', address ?? '')
-  await page.keyboard.press('u')
-  await expect(page.getByRole('button', { name: '2', exact: true })).toBeHidden()
-})
+test(
+  'several photographs of one print are kept and can be looked through',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page)
+    await plan(page, 'Lens')
+    await page.goto('/prints')
+    await page.getByRole('listitem').getByText('Lens').click()
+    const file = page.getByLabel('Photo file')
+    const shown = page.getByRole('img', { name: 'Photo of Lens' })
+    for (const [name, red] of [
+      ['wet', 30],
+      ['dry', 220],
+    ] as const) {
+      await file.setInputFiles({ name: `${name}.jpg`, mimeType: 'image/jpeg', buffer: await photograph(red) })
+      await expect(shown).toBeVisible()
+    }
+    await expect(page.getByRole('button', { name: '2', exact: true })).toHaveAttribute('aria-pressed', 'true')
+    const address = await shown.getAttribute('src')
+    await page.getByRole('button', { name: '1', exact: true }).click()
+    await expect(shown).not.toHaveAttribute('src', address ?? '')
+    await page.keyboard.press('u')
+    await expect(page.getByRole('button', { name: '2', exact: true })).toBeHidden()
+  },
+)
 
 test(
   'more light is refused where it cannot be read, and given where it can',
@@ -268,7 +272,7 @@ test('when the browser keeps nothing, it says so and says what to do', async ({ 
   await expect(page.getByText(/Leave private browsing/)).toBeVisible()
 })
 
-test('every control can be reached and named from the keyboard', async ({ page }) => {
+test('every control can be reached and named from the keyboard', { tag: '@long' }, async ({ page }) => {
   await open(page)
   await plan(page, 'Gauge')
   for (const address of ['/', '/coat', '/coat/begin', '/prints', '/workroom']) {

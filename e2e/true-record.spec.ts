@@ -4,21 +4,25 @@ import { measureAll, open, pick, plan, coatAndDry, toTheWater, walkOn } from './
 
 // What was left out has its consequence at once, and first guesses say what they were made from.
 
-test('a short hypo clear makes the final wash an hour, on the clock and in the record', async ({ page }) => {
-  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
-  await toTheWater(page, 'Kallitype', 'Hasty')
-  const heading = () => page.getByRole('heading', { level: 1 }).innerText()
-  await walkOn(page, async () => (await heading()) === 'Hypo clear')
-  // It begins by itself after the fixer, and is left after ten seconds.
-  const main = page.getByRole('main')
-  await page.clock.fastForward('00:10')
-  await main.getByRole('button', { name: 'Cleared: wash' }).click()
-  await expect(page.getByRole('heading', { name: 'Final wash', level: 1 })).toBeVisible()
-  await expect(main).toContainText('minimum time, since “Hypo clear” was short')
-  await expect(main).toContainText(/1\sh/)
-  await walkOn(page, () => /\/prints\//.test(page.url()))
-  await expect(main).toContainText('minimum 1 h, since Hypo clear was short')
-})
+test(
+  'a short hypo clear makes the final wash an hour, on the clock and in the record',
+  { tag: '@long' },
+  async ({ page }) => {
+    await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+    await toTheWater(page, 'Kallitype', 'Hasty')
+    const heading = () => page.getByRole('heading', { level: 1 }).innerText()
+    await walkOn(page, async () => (await heading()) === 'Hypo clear')
+    // It begins by itself after the fixer, and is left after ten seconds.
+    const main = page.getByRole('main')
+    await page.clock.fastForward('00:10')
+    await main.getByRole('button', { name: 'Cleared: wash' }).click()
+    await expect(page.getByRole('heading', { name: 'Final wash', level: 1 })).toBeVisible()
+    await expect(main).toContainText('minimum time, since “Hypo clear” was short')
+    await expect(main).toContainText(/1\sh/)
+    await walkOn(page, () => /\/prints\//.test(page.url()))
+    await expect(main).toContainText('minimum 1 h, since Hypo clear was short')
+  },
+)
 
 test('a sheet takes from the tray it is floated on, and its record says from which', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })

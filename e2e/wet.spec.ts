@@ -109,6 +109,15 @@ test('a bath is replenished, poured away into its jar, and had back', async ({ p
   await expect(page.getByRole('button', { name: 'Citrate developer: not filled' })).toBeVisible()
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('button', { name: /^Citrate developer: 3 prints/ })).toBeVisible()
+  // A fresh one beside it is in use from then on, and the older one is at hand.
+  await panel.getByRole('button', { name: 'Fill a fresh one beside it' }).click()
+  await panel.getByLabel('Volume in the tray').fill('500 ml')
+  await panel.getByRole('button', { name: 'Fill the tray' }).click()
+  await expect(panel).toContainText('no prints yet')
+  await expect(panel).toContainText(/Another stands beside it: filled .*, 3 prints/)
+  await panel.getByRole('button', { name: 'Use this one' }).click()
+  await expect(page.getByRole('button', { name: /^Citrate developer: 3 prints/ })).toBeVisible()
+  await expect(panel).toContainText(/Another stands beside it: filled .*, no prints yet/)
 })
 
 test(

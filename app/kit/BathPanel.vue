@@ -20,6 +20,8 @@ const {
   standing,
   solutesLine,
   capacityLine,
+  besides,
+  use,
   MANNERS,
   manner,
   volume,
@@ -130,6 +132,10 @@ const {
       <BigTarget :quiet="stays" label="Fill the tray" @press="fill" />
       <BigTarget v-if="isFillingAnother" plain label="Cancel" @press="isFillingAnother = false" />
     </form>
+    <p v-for="{ one: other, words } in besides" :key="other.id">
+      {{ words }}
+      <KitButton kind="quiet" @click="use(other)">Use this one</KitButton>
+    </p>
     <FindingList :findings="findings" />
     <ul v-if="!bath" class="es-quiet">
       <li v-for="line in solution.stock.making" :key="line">{{ line }}</li>

@@ -1,6 +1,7 @@
 import { texts } from './words'
 import type { BenchTray } from '@core/process/bench'
 import { pouredOff } from '@core/process/trayLevel'
+import type { Bath } from '@core/schema/bath'
 import type { SheetInRoom } from '../state/workroom.store'
 import { computed, ref, watch } from 'vue'
 import { leftIn } from '@core/chemistry/lots'
@@ -58,8 +59,13 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
   const { faults, attempt } = useAttempt()
 
   const solution = computed(() => props.tray.solution)
-  const bath = computed(() =>
-    solution.value ? baths.standing(props.one.definition, solution.value, props.one.sheet.choices) : null,
+  const allBaths = computed(() =>
+    solution.value ? baths.standingFor(props.one.definition, solution.value, props.one.sheet.choices) : [],
+  )
+  const bath = computed(() => allBaths.value[0] ?? null)
+  /** Other baths that stand for this tray, each in its words. */
+  const besides = computed(() =>
+    allBaths.value.slice(1).map((one) => ({ one, words: texts.bathBeside(bathSaid(one)) })),
   )
   const standing = computed(() => bath.value && baths.standingOf(bath.value))
   const rule = computed(() => useOf(props.one.definition, solution.value?.id ?? '').use)
@@ -74,17 +80,25 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
       .join(', '),
   )
 
+  function bathSaid(one: Bath) {
+    const count = baths.standingOf(one)?.passes.length ?? 0
+    const what = props.stays ? 'sheet' : 'print'
+    return {
+      made: momentSaid(one.madeAt, now.now),
+      volume: formatQuantity(one.millilitres, 'volume'),
+      used: count === 0 ? `no ${what}s yet` : count === 1 ? `1 ${what}` : `${count} ${what}s`,
+    }
+  }
   const capacityLine = computed(() => {
     if (!bath.value || !standing.value) return ''
-    const count = standing.value.passes.length
-    const what = props.stays ? 'sheet' : 'print'
+    const { made, volume: filled, used } = bathSaid(bath.value)
     const until = standing.value.bestUntil
     const filteredAt = bath.value.filtered.at(-1)
     return [
-      `Filled ${momentSaid(bath.value.madeAt, now.now)} with ${formatQuantity(bath.value.millilitres, 'volume')}`,
+      `Filled ${made} with ${filled}`,
       filteredAt === undefined ? '' : `, filtered ${momentSaid(filteredAt, now.now)}`,
       until === null ? '' : `, good until ${momentSaid(until, now.now)}`,
-      count === 0 ? `; no ${what}s yet.` : count === 1 ? `; 1 ${what}.` : `; ${count} ${what}s.`,
+      `; ${used}.`,
     ].join('')
   })
 
@@ -190,6 +204,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
         ...(bottle && { from: { bottleId: bottle.id, millilitres: poured } }),
       })
       isFillingAnother.value = false
+      baths.use({ id, bath: held.id })
       notice.say(`${held.name}: ${formatQuantity(millilitres, 'volume')} in the tray.`, () => undoFill(id))
     })
   }
@@ -254,6 +269,8 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     standing,
     solutesLine,
     capacityLine,
+    besides,
+    use: baths.use,
     MANNERS,
     manner,
     volume,

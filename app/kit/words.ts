@@ -11,6 +11,8 @@ export const texts = {
   // useBathPanel
   insteadOf: ({ bottle, tray }: { bottle: string; tray: string }) =>
     `${bottle}, in place of ${tray.toLowerCase()}`,
+  bathBeside: ({ made, volume, used }: { made: string; volume: string; used: string }) =>
+    `Another stands beside it: filled ${made} with ${volume}, ${used}.`,
   secondBathBecomesFirstFill: 'The second bath becomes the first. Fill a fresh second bath.',
   added: ({
     name,

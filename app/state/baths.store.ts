@@ -1,7 +1,8 @@
+import { useSessionStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { USUAL_UPTAKE } from '@core/chemistry/saltBalance'
-import { bathCondition, passesOf, bathInTray, useOf, type BathCondition } from '@core/process/baths'
+import { bathCondition, passesOf, bathsForTray, useOf, type BathCondition } from '@core/process/baths'
 import { type Pass } from '@core/process/bathCapacity'
 import { schoolStocks, startingChoices } from '@core/process/plan'
 import { stepInHand, wordsIdOf } from '@core/run/runState'
@@ -14,6 +15,7 @@ import type { Happening } from '@core/schema/event'
 import type { BathDefinition, ComponentDefinition, ProcessDefinition } from '@core/schema/definition'
 import { substances } from '@library/index'
 import { db } from '../storage/db'
+import { whichWorkroom } from '../storage/whichWorkroom'
 import { useLiveQuery } from './useLiveQuery'
 import { useNow } from './useNow'
 import { useWorkroom, type SheetInRoom } from './workroom.store'
@@ -23,6 +25,8 @@ export const useBaths = defineStore('baths', () => {
   const [workroom, now] = [useWorkroom(), useNow()]
   const rows = useLiveQuery(() => db.baths.toArray(), null)
   const all = computed(() => rows.value ?? [])
+  /** The bath that is in use in each tray where several stand for it, by its id; the freshest until one is chosen. */
+  const inUse = useSessionStorage<Record<string, string>>(`ember-sheet/${whichWorkroom()}/baths`, {})
   // Nothing about a bath need be asked more often than this.
   const minute = computed(() => Math.floor(now.now / 20_000) * 20_000)
 
@@ -33,13 +37,24 @@ export const useBaths = defineStore('baths', () => {
     choices: Readonly<Record<string, string>>,
   ) => schoolStocks(definition, choices)[solution.id] ?? solution.stock.solutes
 
-  function standing(
+  /** Baths that stand for this tray, the one in use first. */
+  function standingFor(
     definition: ProcessDefinition,
     solution: BathDefinition | ComponentDefinition,
     choices: Readonly<Record<string, string>>,
-  ): Bath | null {
-    return bathInTray(all.value, solution.id, solutesOf(definition, solution, choices), definition.id)
+  ): Bath[] {
+    const standing = bathsForTray(
+      all.value,
+      solution.id,
+      solutesOf(definition, solution, choices),
+      definition.id,
+    )
+    const isFirst = (bath: Bath) => bath.id === inUse.value[solution.id]
+    return [...standing.filter(isFirst), ...standing.filter((bath) => !isFirst(bath))]
   }
+  const standing = (...tray: Parameters<typeof standingFor>): Bath | null => standingFor(...tray)[0] ?? null
+  /** The next print goes into this bath, whatever stands beside it. */
+  const use = ({ id, bath }: Pick<Bath, 'id' | 'bath'>) => (inUse.value[bath] = id)
 
   /** The solution of the step that a sheet is at; with `isIn`, only where it has gone in. */
   function solutionOf({ definition, state, sheet }: SheetInRoom, isIn: boolean) {
@@ -97,5 +112,5 @@ export const useBaths = defineStore('baths', () => {
     )
   })
   const standingOf = (bath: Bath): BathCondition | null => standings.value.get(bath.id) ?? null
-  return { all, solutesOf, standing, standingOf, solutionOf, bathUnder, withBath }
+  return { all, solutesOf, standing, standingFor, use, standingOf, solutionOf, bathUnder, withBath }
 })

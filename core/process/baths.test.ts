@@ -3,7 +3,7 @@ import { sheet, workroom } from '../fixtures/workroom'
 import { T0, uuid } from '../fixtures/logs'
 import type { Bath } from '../schema/bath'
 import type { BathUse } from '../schema/definition'
-import { bathCondition, passesOf, bathInTray, strengthOff, wasteOf } from './baths'
+import { bathCondition, passesOf, bathsForTray, strengthOff, wasteOf } from './baths'
 import { PRINT_SQUARE_METRES, type Pass } from './bathCapacity'
 import { emptyRun, type RunState, type StepState } from '../run/runState'
 
@@ -95,36 +95,36 @@ describe('the bath that stands', () => {
   it('is of the tray’s name and solution, the newest first, and not one that was poured away', () => {
     const newer = { ...fresh, id: uuid(80), madeAt: T0 + 1 }
     const gone = { ...fresh, id: uuid(81), madeAt: T0 + 2, ended: { at: T0 + 3, why: 'discarded' as const } }
-    expect(bathInTray([fresh, newer, gone], 'citrate', solutes)?.id).toBe(newer.id)
-    expect(bathInTray([fresh], 'clearing', solutes)).toBeNull()
-    expect(bathInTray([fresh], 'citrate', [{ substanceId: 'citric-acid', percentWv: 20 }])).toBeNull()
-    expect(bathInTray([fresh], 'citrate', [{ substanceId: 'sodium-citrate', percentWv: 25 }])?.id).toBe(
+    expect(bathsForTray([fresh, newer, gone], 'citrate', solutes)[0]?.id).toBe(newer.id)
+    expect(bathsForTray([fresh], 'clearing', solutes)).toEqual([])
+    expect(bathsForTray([fresh], 'citrate', [{ substanceId: 'citric-acid', percentWv: 20 }])).toEqual([])
+    expect(bathsForTray([fresh], 'citrate', [{ substanceId: 'sodium-citrate', percentWv: 25 }])[0]?.id).toBe(
       fresh.id,
     )
-    expect(bathInTray([fresh], 'citrate', [{ substanceId: 'sodium-citrate', percentWv: 3 }])).toBeNull()
+    expect(bathsForTray([fresh], 'citrate', [{ substanceId: 'sodium-citrate', percentWv: 3 }])).toEqual([])
   })
 
   it('is what was poured for the process, at any strength; a nearer one goes first', () => {
     const weak = [{ substanceId: 'sodium-citrate', percentWv: 3 }]
-    expect(bathInTray([fresh], 'citrate', weak, fresh.processId)?.id).toBe(fresh.id)
-    expect(bathInTray([fresh], 'citrate', weak, 'another-process')).toBeNull()
+    expect(bathsForTray([fresh], 'citrate', weak, fresh.processId)[0]?.id).toBe(fresh.id)
+    expect(bathsForTray([fresh], 'citrate', weak, 'another-process')).toEqual([])
     const near = {
       ...fresh,
       id: uuid(82),
       madeAt: T0 - 1,
       contents: [{ substanceId: 'sodium-citrate', percent: 3 }],
     }
-    expect(bathInTray([fresh, near], 'citrate', weak, fresh.processId)?.id).toBe(near.id)
+    expect(bathsForTray([fresh, near], 'citrate', weak, fresh.processId)[0]?.id).toBe(near.id)
     expect(strengthOff(fresh, [{ substanceId: 'sodium-citrate', percentWv: 10 }])).toBeCloseTo(1, 9)
   })
 
   it('is what was poured in place of it, until something else is poured for the process', () => {
     const acetic = [{ substanceId: 'acetic-acid', percent: 2 }]
     const other: Bath = { ...fresh, id: uuid(83), madeAt: T0 + 5, contents: acetic, isInstead: true }
-    expect(bathInTray([fresh, other], 'citrate', solutes, fresh.processId)?.id).toBe(other.id)
-    expect(bathInTray([fresh, other], 'citrate', solutes, 'another-process')?.id).toBe(fresh.id)
+    expect(bathsForTray([fresh, other], 'citrate', solutes, fresh.processId)[0]?.id).toBe(other.id)
+    expect(bathsForTray([fresh, other], 'citrate', solutes, 'another-process')[0]?.id).toBe(fresh.id)
     const later = { ...fresh, id: uuid(84), madeAt: T0 + 6 }
-    expect(bathInTray([fresh, other, later], 'citrate', solutes, fresh.processId)?.id).toBe(later.id)
+    expect(bathsForTray([fresh, other, later], 'citrate', solutes, fresh.processId)[0]?.id).toBe(later.id)
   })
 
   it('belongs in the jar of the worst that it holds', () => {

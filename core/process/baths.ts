@@ -47,17 +47,17 @@ export interface BathCondition {
 const LIKE_STRENGTH = 0.5
 
 /**
- * The bath in this tray: of this name and these substances, the newest first. One of about the strength is taken
- * whichever process it was made for; what was poured for this process is in its tray at any strength.
+ * Baths that stand for this tray, the one in it first: of this name and these substances, the newest first. One of about the
+ * strength is taken whichever process it was made for; what was poured for this process is in its tray at any strength.
  *
  * @param processId the process whose tray it is; without it only a bath of about the strength is found.
  */
-export function bathInTray(
+export function bathsForTray(
   baths: readonly Bath[],
   bathId: string,
   solutes: readonly { substanceId: string; percentWv: number }[],
   processId?: string,
-): Bath | null {
+): Bath[] {
   const filled = baths
     .filter((bath) => !bath.ended && bath.bath === bathId)
     .sort((a, b) => b.madeAt - a.madeAt)
@@ -68,12 +68,14 @@ export function bathInTray(
   )
   // What was poured in place of it last is in the tray, as long as nothing else was poured since.
   const own = filled.find((bath) => bath.processId === processId)
-  if (own?.isInstead) return own
-  return (
-    ofTray.find((bath) => strengthOff(bath, solutes) <= LIKE_STRENGTH) ??
-    ofTray.find((bath) => bath.processId === processId) ??
-    null
-  )
+  return [
+    ...new Set([
+      ...(own?.isInstead ? [own] : []),
+      ...ofTray.filter((bath) => strengthOff(bath, solutes) <= LIKE_STRENGTH),
+      ...ofTray.filter((bath) => bath.processId === processId),
+      ...filled.filter((bath) => bath.isInstead && bath.processId === processId),
+    ]),
+  ]
 }
 
 /**

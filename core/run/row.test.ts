@@ -15,6 +15,7 @@ function at(place: number, entries: number, later = 0, isAlone?: true): InRow {
     state: replay(id, logOf(happened, id)),
   }
 }
+const MORE: Happening = { type: 'exposureChanged', step: 'expose', plannedSeconds: 9000, said: '2 h 30 min' }
 const placesOf = (row: readonly InRow[]) => row.map(({ sheet }) => sheet.batch?.place)
 const [COUNTED, COATED, DRIED, EXPOSING] = [6, 7, 8, 9]
 
@@ -36,6 +37,20 @@ describe('a row', () => {
   it('has one clock for what was started at once, and another for what came later', () => {
     const all = [at(1, EXPOSING), at(2, EXPOSING), at(3, EXPOSING, 60)]
     expect(placesOf(alongside(all[0]!, all, T0 + 1_000_000))).toEqual([2])
+  })
+  it('leaves under the light what has to stay there longer', () => {
+    const longer = (place: number): InRow => {
+      const one = at(place, EXPOSING)
+      const log = [...wholeJob.slice(0, EXPOSING), [1000, MORE] as const]
+      return { ...one, state: replay(one.sheet.id, logOf(log, one.sheet.id)) }
+    }
+    const all = [at(1, EXPOSING), at(2, EXPOSING), longer(3)]
+    const [started, due] = [all[0]!.state.steps.find(({ planned }) => planned.kind === 'expose')!, 1]
+    const planned = started.plannedSeconds ?? started.planned.plannedSeconds ?? 0
+    const end = (started.startedAt ?? 0) + (planned + due) * 1000
+    expect(placesOf(alongside(all[0]!, all, end))).toEqual([2])
+    expect(placesOf(alongside(all[0]!, all, end - 60_000))).toEqual([2, 3])
+    expect(placesOf(alongside(all[2]!, all, end))).toEqual([1, 2])
   })
   it('takes from the dark what has dried for its ten minutes, and leaves the rest', () => {
     const all = [at(1, COATED), at(2, COATED, 60), at(3, COATED, 400)]

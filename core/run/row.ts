@@ -37,7 +37,8 @@ const AT_ONCE_MS = 1000
 
 /**
  * The other sheets of a row that are where one is, so that one press and one clock do for all: they wait for the same step,
- * or were started in it at once; of sheets that dry, those that have dried for long enough. Sheets are coated one by one.
+ * or were started in it at once, and are no less done than it; of sheets that dry, those that have dried for long enough.
+ * Sheets are coated one by one.
  *
  * @param now milliseconds.
  */
@@ -50,6 +51,8 @@ export function alongside<One extends InRow>(one: InRow, all: readonly One[], no
     if (other.planned.id !== step.planned.id || other.status !== step.status) return false
     if (step.status === 'waiting') return true
     const isTogether = Math.abs((other.startedAt ?? 0) - (step.startedAt ?? 0)) <= AT_ONCE_MS
+    // What is done for one may not be done for another, such as the wash of a heavier paper.
+    if (isOver(one.state, now) && !isOver(state, now)) return false
     return isTogether || (step.planned.kind === 'wait' && isOver(state, now))
   })
 }

@@ -28,7 +28,8 @@ export function box(
   halfWidth: number,
   halfHeight: number,
 ): number {
-  const [dx, dy] = [Math.abs(x - cx) - halfWidth, Math.abs(y - cy) - halfHeight]
+  const dx = Math.abs(x - cx) - halfWidth
+  const dy = Math.abs(y - cy) - halfHeight
   return Math.hypot(Math.max(dx, 0), Math.max(dy, 0)) + Math.min(Math.max(dx, dy), 0)
 }
 
@@ -43,7 +44,8 @@ export function stroke(
   ra: number,
   rb = ra,
 ): number {
-  const [vx, vy] = [bx - ax, by - ay]
+  const vx = bx - ax
+  const vy = by - ay
   const t = clamp(((x - ax) * vx + (y - ay) * vy) / (vx * vx + vy * vy))
   return Math.hypot(x - ax - vx * t, y - ay - vy * t) - mix(ra, rb, t)
 }
@@ -54,13 +56,19 @@ const hash = (ix: number, iy: number, seed: number): number => {
   return ((h ^ (h >>> 16)) >>> 0) / 4_294_967_296
 }
 
+/** `smooth` and `mix` for what is between 0 and 1 already. */
+const fade = (t: number): number => t * t * (3 - 2 * t)
+const mixed = (a: number, b: number, t: number): number => a + (b - a) * t
+
 /** Value noise in [0, 1], smooth over one unit. */
 export function noise(x: number, y: number, seed = 1): number {
-  const [ix, iy] = [Math.floor(x), Math.floor(y)]
-  const [tx, ty] = [smooth(0, 1, x - ix), smooth(0, 1, y - iy)]
-  const top = mix(hash(ix, iy, seed), hash(ix + 1, iy, seed), tx)
-  const bottom = mix(hash(ix, iy + 1, seed), hash(ix + 1, iy + 1, seed), tx)
-  return mix(top, bottom, ty)
+  // One value a line: parted from a list, as elsewhere, this innermost sum of all takes twice the time.
+  const ix = Math.floor(x)
+  const iy = Math.floor(y)
+  const tx = fade(x - ix)
+  const top = mixed(hash(ix, iy, seed), hash(ix + 1, iy, seed), tx)
+  const bottom = mixed(hash(ix, iy + 1, seed), hash(ix + 1, iy + 1, seed), tx)
+  return mixed(top, bottom, fade(y - iy))
 }
 
 /** Noise of several sizes, in [0, 1]. */

@@ -2,7 +2,8 @@ import { box, circle, clamp, cloud, inside, mix, noise, RATIO, smooth, stroke, t
 
 /** A lens of a lamp room: rings of prisms in brass, the dark room behind it. */
 export const lampRoomLens: Scene = (x, y) => {
-  const [dx, dy] = [x - 0.5, y - 0.58]
+  const dx = x - 0.5
+  const dy = y - 0.58
   const r = Math.hypot(dx, dy)
   const angle = Math.atan2(dy, dx)
   let tone = 0.16 + 0.1 * cloud(x * 3, y * 3, 4) + 0.14 * smooth(0.9, 0, y)
@@ -33,8 +34,10 @@ export const lampRoomLens: Scene = (x, y) => {
 
 /** A long rope walk in one-point perspective, light falling in from the left. */
 export const ropeWalk: Scene = (x, y) => {
-  const [vx, vy] = [0.56, 0.52]
-  const [dx, dy] = [x - vx, y - vy]
+  const vx = 0.56
+  const vy = 0.52
+  const dx = x - vx
+  const dy = y - vy
   const depth = 1 / Math.max(Math.abs(dx) * 1.9, Math.abs(dy) * 1.35, 0.012)
   const isFloor = dy > 0 && Math.abs(dy) * 1.35 > Math.abs(dx) * 1.9
   const isRoof = dy < 0 && Math.abs(dy) * 1.35 > Math.abs(dx) * 1.9
@@ -109,7 +112,8 @@ export const bellBuoy: Scene = (x, y) => {
 
 /** A keeper's stair looked up from below, its treads turning round a bright eye. */
 export const keepersStair: Scene = (x, y) => {
-  const [dx, dy] = [x - 0.48, y - 0.58]
+  const dx = x - 0.48
+  const dy = y - 0.58
   const r = Math.hypot(dx, dy)
   const turn = (Math.atan2(dy, dx) / (2 * Math.PI) + 0.5 + Math.log(r + 0.03) * 0.42 + 4) % 1
   const tread = turn * 22 - Math.floor(turn * 22)
@@ -159,7 +163,8 @@ export const netLoft: Scene = (x, y) => {
     Math.min(Math.abs(x - 0.62), Math.abs(y - 0.45), Math.abs(y - 0.285), Math.abs(y - 0.615)) - 0.008
   tone = mix(tone, 0.1, inside(Math.max(bars, pane)))
   const sag = 0.1 * Math.sin(x * 4 + 0.4) + 0.05 * Math.sin(x * 11)
-  const [u, v] = [(x + y * 0.35 + sag) * 27, (y - x * 0.35 + sag) * 27]
+  const u = (x + y * 0.35 + sag) * 27
+  const v = (y - x * 0.35 + sag) * 27
   const knot = Math.min(Math.abs(u - Math.round(u)), Math.abs(v - Math.round(v)))
   const hung = smooth(0.1, 0.26, x + 0.2 * Math.sin(y * 3)) * smooth(1.02, 0.84, y - 0.18 * Math.sin(x * 6))
   tone = mix(tone, 0.06 + 0.2 * glow, inside(knot - 0.075, 0.05) * hung)
@@ -207,7 +212,8 @@ export const bladderwrack: Scene = (x, y) => {
     width: number,
     level: number,
   ): void => {
-    const [bx, by] = [ax + Math.cos(angle) * length, ay + Math.sin(angle) * length]
+    const bx = ax + Math.cos(angle) * length
+    const by = ay + Math.sin(angle) * length
     // What is far off cannot cover this place, nor can what grows from it.
     if (Math.hypot(x - ax, y - ay) > length * 3.4 + 0.05) return
     distance = Math.min(distance, stroke(x, y, ax, ay, bx, by, width, width * 0.82))
@@ -232,7 +238,8 @@ export const seaLettuce: Scene = (x, y) => {
     [0.33, 0.88, 0.2, 4.4],
   ] as const
   for (const [cx, cy, size, turn] of leaves) {
-    const [dx, dy] = [x - cx, y - cy]
+    const dx = x - cx
+    const dy = y - cy
     const angle = Math.atan2(dy, dx) + turn
     const edge =
       size * (0.8 + 0.12 * Math.sin(angle * 3) + 0.05 * Math.sin(angle * 9 + 1) + 0.03 * Math.sin(angle * 21))

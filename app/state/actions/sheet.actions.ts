@@ -14,6 +14,8 @@ export interface SheetsToSave {
   sheets: number
   /** Title of each sheet of a row; where there is none, all have that of the sheet. */
   titles: string[]
+  /** Paper of each sheet of a row, where they differ. */
+  paperIds?: string[]
   /** How work begins on sheets that were coated, exposed or finished before they came. */
   cameIn?: Happening
   papers: Paper[]
@@ -65,6 +67,7 @@ export async function writeSheets(
         const sheet = Sheet.parse({
           ...read.sheet,
           title: read.titles[place - 1] ?? read.sheet.title,
+          ...(read.paperIds && { paperId: read.paperIds[place - 1] }),
           id: place === 1 ? firstId : uuid(),
           // A layer is on the same sheet of paper, which has its number already.
           number: under?.number ?? next + place - 1,

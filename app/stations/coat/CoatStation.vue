@@ -46,6 +46,7 @@ const {
   isOthersGlass,
   shownPlan,
   coverage,
+  parts,
   glassSaid,
   tray,
   title,
@@ -155,6 +156,7 @@ const {
         :bottle-labels="bottleLabels"
         :drops-per-millilitre="inHand.sheet.dropsPerMillilitre"
         :finish-words="finishWords"
+        :parts="parts"
         @record="record"
         @finish="finish"
         @finish-as-planned="finishAsPlanned"

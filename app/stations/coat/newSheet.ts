@@ -14,6 +14,8 @@ export interface SheetDraft {
   sheets: string
   /** Names of the sheets of a row, such as pupils', separated by commas or lines; empty where all have the title. */
   names: string
+  /** Papers of the sheets of a row, one for each, where they differ; empty where all are on the same. */
+  papers: string
   /** How far it was worked before it came here; empty for a sheet that is still to be coated. */
   cameIn: CameIn | ''
   size: string
@@ -57,6 +59,7 @@ export function draftOf(
     size,
     sheets: String(sheet.batch?.of ?? 1),
     names: '',
+    papers: '',
     cameIn: '',
     coats: String(sheet.coats),
     tool: sheet.tool,
@@ -81,6 +84,7 @@ export const emptyDraft = (unit: 'in' | 'cm' | 'mm'): SheetDraft => ({
   subject: '',
   sheets: '1',
   names: '',
+  papers: '',
   cameIn: '',
   size: unit === 'in' ? '8 x 10 in' : unit === 'cm' ? '20 x 25 cm' : '200 x 250 mm',
   coats: '1',

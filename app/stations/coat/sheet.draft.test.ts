@@ -16,6 +16,7 @@ const draft = (changes: Partial<SheetDraft> = {}): SheetDraft => ({
   subject: '',
   sheets: '1',
   names: '',
+  papers: '',
   cameIn: '',
   size: '8x10',
   coats: '1',
@@ -293,6 +294,25 @@ describe('a row of sheets', () => {
       sheets: 3,
       titles: [],
     })
+  })
+  it('is on as many papers as it names: those of the drawer, usual kinds, and new ones with their weight', () => {
+    const bristol = { id: uuid(7), name: 'Bristol', note: '', changedAt: T0 }
+    const { read } = readDraft(
+      classicCyanotype,
+      draft({ sheets: '4', papers: 'Bristol; Kozo paper, very thin; Rag, 320 g; Bristol' }),
+      room({ papers: [bristol] }),
+    )
+    expect(read?.papers).toMatchObject([
+      { name: 'Kozo paper, very thin', gramsPerM2: 40 },
+      { name: 'Rag', gramsPerM2: 320 },
+    ])
+    const [kozo, rag] = read!.papers
+    expect(read?.paperIds).toEqual([bristol.id, kozo!.id, rag!.id, bristol.id])
+    expect(readDraft(classicCyanotype, draft({ sheets: '4' }), room()).read).not.toHaveProperty('paperIds')
+  })
+  it('refuses papers that are not one for each sheet', () => {
+    const { faults } = readDraft(classicCyanotype, draft({ sheets: '3', papers: 'a; b' }), room())
+    expect(faults.papers?.problem).toContain('2 papers are named for 3 sheets')
   })
   it('holds no more than 99', () => {
     const names = Array.from({ length: 100 }, (_, i) => `pupil ${i}`).join(',')

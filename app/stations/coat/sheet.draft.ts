@@ -11,6 +11,7 @@ import type { MixDefinition, ProcessDefinition } from '@core/schema/definition'
 import type { Sheet } from '@core/schema/records'
 import { Light } from '@core/schema/light'
 import { Bottle, Paper } from '@core/schema/records'
+import { paperKinds } from '@library/papers'
 import { type SheetDraft } from './newSheet'
 
 /** What is on the shelf already, and what a new record needs from outside. */
@@ -70,6 +71,7 @@ export function readDraft(
       : room.dropsPerMillilitre,
   )
   const paper = attempt('paperWeight', () => readPaper(draft, room))
+  const papers = attempt('papers', () => readPapers(draft, sheets ?? 1, room))
   const light = attempt('light', () => readLight(definition, draft, room))
   const exposure =
     light &&
@@ -96,6 +98,7 @@ export function readDraft(
     coverage === null ||
     dropper === null ||
     !paper ||
+    !papers ||
     !light ||
     exposure === null
   )
@@ -108,6 +111,7 @@ export function readDraft(
     read: {
       sheets,
       titles,
+      ...(papers.length && { paperIds: papers.map(({ id }) => id) }),
       ...(draft.cameIn && {
         cameIn: comingIn(
           definition,
@@ -137,7 +141,7 @@ export function readDraft(
         bottles: Object.fromEntries(bottles.map(({ component, bottle }) => [component, bottle.id])),
         changedAt: room.now,
       },
-      papers: isNew(paper.record ? [paper.record] : [], room.papers),
+      papers: isNew([...(paper.record ? [paper.record] : []), ...papers], room.papers),
       bottles: isNew(
         bottles.map((one) => one.bottle),
         room.bottles,
@@ -151,20 +155,38 @@ function readPaper(draft: SheetDraft, room: DraftRoom): { record: Paper | null }
   const name = draft.paperName.trim()
   if (!name) return { record: null }
   const gramsPerM2 = draft.paperWeight.trim() ? parsePaperWeight(draft.paperWeight) : undefined
+  return { record: paperFor(name, gramsPerM2, room) }
+}
+
+/** The paper of that name and weight, as it is in the drawer or as a new one. */
+function paperFor(name: string, gramsPerM2: number | undefined, room: DraftRoom): Paper {
   const known = room.papers.find(
     (one) => one.name === name && (gramsPerM2 === undefined || one.gramsPerM2 === gramsPerM2),
   )
-  return {
-    record:
-      known ??
-      Paper.parse({
-        id: room.newId(),
-        name,
-        ...(gramsPerM2 && { gramsPerM2 }),
-        note: '',
-        changedAt: room.now,
-      }),
-  }
+  if (known) return known
+  return Paper.parse({
+    id: room.newId(),
+    ...paperKinds.find((one) => one.name === name),
+    name,
+    ...(gramsPerM2 && { gramsPerM2 }),
+    note: '',
+    changedAt: room.now,
+  })
+}
+
+/** Papers of the sheets of a row, one for each; none where all are on the same. */
+function readPapers(draft: SheetDraft, sheets: number, room: DraftRoom): Paper[] {
+  const names = draft.papers.split(/[;\n]/).flatMap((name) => name.trim() || [])
+  if (names.length && names.length !== sheets)
+    throw wrong('papers', texts.papersForSheets({ papers: names.length, sheets }), texts.onePaperEach)
+  const papers = new Map<string, Paper>()
+  return names.map((name) => {
+    const [, bare = name, weight] = /^(.*\S)\s*,\s*(\d.*)$/.exec(name) ?? []
+    const paper =
+      papers.get(name) ?? paperFor(bare, weight === undefined ? undefined : parsePaperWeight(weight), room)
+    papers.set(name, paper)
+    return paper
+  })
 }
 
 function readLight(definition: ProcessDefinition, draft: SheetDraft, room: DraftRoom): Light {

@@ -17,6 +17,7 @@ import { isAcidTreated } from '@core/process/acidTreated'
 import { planNotes } from '../../words/planNotes'
 import { useBalance } from './useBalance'
 import { arePlans, useMixPlans } from './useMixPlans'
+import { paperNamed, paperNames } from './paperNames'
 import { useSheetForm } from './useSheetForm'
 
 /** The form of a new sheet: what follows from what is typed, and the notes beside it. */
@@ -99,7 +100,8 @@ export function useBeginSheet() {
       if (paper) draft.value.paperName = paper.name
     },
   )
-  const paper = computed(() => workroom.papers.find((one) => one.name === draft.value.paperName.trim()))
+  const papers = computed(() => paperNames(workroom.papers))
+  const paper = computed(() => paperNamed(draft.value.paperName, workroom.papers))
   const weight = computed(() => {
     try {
       return parsePaperWeight(draft.value.paperWeight)
@@ -167,7 +169,10 @@ export function useBeginSheet() {
       draft.value.choices,
       paper.value?.buffered,
       isAcidTreated(
-        { pieceId: draft.value.pieceId || undefined, paperId: paper.value?.id },
+        {
+          pieceId: draft.value.pieceId || undefined,
+          paperId: paper.value && 'id' in paper.value ? paper.value.id : undefined,
+        },
         workroom.treatmentRuns,
         substances,
       ),
@@ -199,6 +204,7 @@ export function useBeginSheet() {
     processOptions,
     lightOptions,
     toolOptions,
+    papers,
     pieceOptions,
     wash,
     coverageText,

@@ -77,7 +77,7 @@ export function useCoatStation() {
     const asked = isCounting.value && plan.value ? [plan.value] : plans.value
     return asked.flatMap((one) => auditMix(one, stocks, now.now))
   })
-  const { shownPlan, coverage } = useCountedGlass({ definition, sheet, lots, plan, step })
+  const { shownPlan, coverage, parts } = useCountedGlass({ definition, sheet, lots, plan, step })
   /** The glass that several sheets are coated from, and its age. */
   const glass = computed(() => {
     const { batch } = inHand.value?.sheet ?? {}
@@ -265,6 +265,7 @@ export function useCoatStation() {
     isOthersGlass,
     shownPlan,
     coverage,
+    parts,
     glassSaid,
     tray,
     title,

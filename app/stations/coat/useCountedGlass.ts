@@ -1,7 +1,7 @@
 import { computed, type ComputedRef } from 'vue'
 import type { Lot } from '@core/chemistry/lots'
 import { glassCoverage } from '@core/coating/glassCoverage'
-import { planMix, type MixPlan } from '@core/process/mixPlan'
+import { partsOf, planMix, type MixPlan } from '@core/process/mixPlan'
 import type { StepState } from '@core/run/runState'
 import type { ProcessDefinition } from '@core/schema/definition'
 import type { Sheet } from '@core/schema/records'
@@ -37,5 +37,12 @@ export function useCountedGlass({ definition, sheet, lots, plan, step }: Counted
       sheets: plan.value.sheets,
     })
   })
-  return { shownPlan, coverage }
+  /** The ratio that is counted, in the order of the solutions. */
+  const parts = computed(() => {
+    const [process, planned] = [definition(), sheet()]
+    if (!process || !planned || !plan.value) return []
+    const { mix } = plan.value
+    return planned.parts[mix.id] ?? partsOf(process, mix, planned.choices).map((part) => part.parts)
+  })
+  return { shownPlan, coverage, parts }
 }

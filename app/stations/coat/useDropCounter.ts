@@ -1,5 +1,5 @@
 import { computed, onUnmounted, ref, watch } from 'vue'
-import { parseMeasured } from '@core/coating/measured'
+import { isWeighed, measuredByParts, parseMeasured } from '@core/coating/measured'
 import { componentInHand } from '@core/run/nextMove'
 import type { StepState } from '@core/run/runState'
 import type { ProcessDefinition } from '@core/schema/definition'
@@ -15,6 +15,8 @@ export interface Counting {
   /** Said on the target that ends the count. */
   finishWords: string
   dropsPerMillilitre: number
+  /** The ratio, in the order of the solutions. */
+  parts: readonly number[]
 }
 
 /** Drops as they fall: by press, by metronome, poured from a measure, or typed; and the end of the count at any of them. */
@@ -66,10 +68,32 @@ export function useDropCounter(
     if (!text.trim()) return
     try {
       const meant = parseMeasured(text, props.dropsPerMillilitre)
-      const counted = props.step.drops[component] ?? 0
-      if (meant !== counted) change(component, meant - counted)
+      countTo(component, meant)
+      sayIfWeighed(text)
     } catch (error) {
       notice.refuse(error, 'the drops')
+    }
+  }
+  function countTo(component: string, drops: number): void {
+    const counted = props.step.drops[component] ?? 0
+    if (drops !== counted) change(component, drops - counted)
+  }
+  function sayIfWeighed(text: string): void {
+    if (isWeighed(text)) notice.say(texts.weighedAsWater)
+  }
+  /** What one part came to, where all were measured in the same cup. */
+  const onePart = ref('')
+  function keepParts(): void {
+    const text = onePart.value
+    if (!text.trim()) return
+    try {
+      const drops = measuredByParts(text, props.parts, props.dropsPerMillilitre)
+      for (const [i, { component }] of rows.value.entries()) countTo(component, drops[i] ?? 0)
+      sayIfWeighed(text)
+      onePart.value = ''
+      chosen.value = null
+    } catch (error) {
+      notice.refuse(error, 'the parts')
     }
   }
   function latest(): string | null {
@@ -138,6 +162,8 @@ export function useDropCounter(
     next,
     typing,
     keepTyped,
+    onePart,
+    keepParts,
     latest,
     pace,
     togglePace,

@@ -17,6 +17,7 @@ import { processes, substances } from '@library/index'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { writeSheets } from '../../state/actions/sheet.actions'
 import { readDraft } from './sheet.draft'
+import { paperNamed, paperNames } from './paperNames'
 import { emptyDraft, ofProcess, type SheetDraft } from './newSheet'
 import { useLights } from '../../state/lights.store'
 import { useWorkroom } from '../../state/workroom.store'
@@ -104,7 +105,8 @@ export function useStartPage() {
     }
     return labels
   })
-  const knownPaper = computed(() => workroom.papers.find(({ name }) => name === paperName.value.trim()))
+  const papers = computed(() => paperNames(workroom.papers))
+  const knownPaper = computed(() => paperNamed(paperName.value, workroom.papers))
   const namedPaper = computed(() => {
     const said = WEIGHTS.find(({ id }) => id && id === weight.value)
     return paperName.value.trim() || (said ? `${said.name.split(',')[0]} paper` : '')
@@ -210,6 +212,14 @@ export function useStartPage() {
   }
 
   useMarginNotes(() => [
+    ...(guess.value.seconds.working.leavesOut
+      ? [
+          {
+            title: 'The first guess',
+            lines: [texts.guessLeavesOut({ what: guess.value.seconds.working.leavesOut })],
+          },
+        ]
+      : []),
     { title: definition.value.name, lines: [definition.value.summary] },
     ...definition.value.components
       .flatMap((one) => one.cautions)
@@ -221,7 +231,6 @@ export function useStartPage() {
     },
   ])
   return {
-    workroom,
     FIRST,
     processId,
     others,
@@ -236,8 +245,8 @@ export function useStartPage() {
     title,
     size,
     paperName,
+    papers,
     reading,
-    guess,
     guessSaid,
     weight,
     WEIGHTS,

@@ -1,6 +1,13 @@
 /** Sentences of Coat, page by page. */
 export const texts = {
   everythingMeasured: 'Everything measured',
+  byMarkedCup: 'or by a marked cup: one part is',
+  papersForSheets: ({ papers, sheets }: { papers: number; sheets: number }) =>
+    `${papers} papers are named for ${sheets === 1 ? 'one sheet' : `${sheets} sheets`}.`,
+  weighedAsWater:
+    'Weighed like water: 1 g counts as 1 ml. Of a strong solution less is in the glass than that.',
+  onePaperEach: 'Name one for each sheet, with semicolons between, or none.',
+  onePaperEachHint: 'where they differ, one for each, with semicolons between',
   onShelfOrMade: 'On the shelf, or to be made',
   // workCardPdf
   cardGentle: 'Suited to children, with an adult who makes the solutions and stays with them.',
@@ -10,7 +17,6 @@ export const texts = {
   formStays: 'This form stays as it is meanwhile.',
   coatWithGlass: 'Coat with what is in the glass',
   oneNameEach: 'one for each; leave empty for the title',
-  makeOrAdd: 'Make what is missing, or add what you bought. You come back to this page as it is.',
   // CoatStation
   choosePicturePaperAndSize:
     'Choose picture, paper and size. Ember Sheet works out the drops and counts them with you.',

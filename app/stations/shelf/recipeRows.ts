@@ -13,13 +13,16 @@ import type { StockDefinition } from '@core/schema/definition'
 import type { Bottle } from '@core/schema/records'
 import type { Incompatibility } from '@core/schema/substance'
 
+/** How an amount is written: as core measures it, or as a label says it, so many ml to a litre. */
+export type WrittenMeasure = Measure | 'millilitresPerLitre'
+
 /** One line of a recipe as it is written. */
 export interface RecipeRow {
   key: string
   /** Id of a substance, or of a bottle that is poured from. */
   source: string
   amount: string
-  measure: Measure
+  measure: WrittenMeasure
   /** Jar it is weighed from; empty for one that is not on the shelf. */
   jarId: string
   /** What the balance or the measure really said, once it was read. */
@@ -78,6 +81,38 @@ export function statedIn(draft: SolutionDraft): number | null {
     return null
   }
 }
+
+/** The draft of a weaker solution from a bottle: half its strength until something else is typed. */
+export const draftOfDilution = ({ id, name, contents }: Bottle): SolutionDraft => ({
+  name: `${name}, diluted`,
+  volume: '100 ml',
+  finish: 'topUpTo',
+  stated: '',
+  rows: [rowOf('0', id, (contents[0]?.percent ?? 1) / 2, 'percentWv')],
+})
+
+/**
+ * The draft of a bottle that is filled up again: what is left in it, and fresh solution of the same strength.
+ *
+ * @param left ml that are left.
+ * @param volume ml that it holds when it is full.
+ */
+export const draftOfTopUp = (
+  { id, name, contents }: Bottle,
+  left: number,
+  volume: number,
+): SolutionDraft => ({
+  name,
+  volume: `${toSignificant(volume, 4)} ml`,
+  finish: 'topUpTo',
+  stated: '',
+  rows: [
+    rowOf('0', id, left, 'millilitres'),
+    ...contents.map(({ substanceId, percent }, i) =>
+      rowOf(String(i + 1), substanceId, (percent * Math.max(0, volume - left)) / 100, 'grams'),
+    ),
+  ],
+})
 
 /** The draft of a stock as a process asks for it. */
 export const draftOfStock = (name: string, stock: StockDefinition, volume: string): SolutionDraft => ({

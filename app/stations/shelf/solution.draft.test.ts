@@ -4,7 +4,14 @@ import { bottle } from '@core/fixtures/substances'
 import { T0 } from '@core/fixtures/logs'
 import type { Bottle } from '@core/schema/records'
 import { corrected, readSolution, scaleDraft } from './solution.draft'
-import { draftOfStock, rowOf, type RecipeRow, type SolutionDraft } from './recipeRows'
+import {
+  draftOfDilution,
+  draftOfStock,
+  draftOfTopUp,
+  rowOf,
+  type RecipeRow,
+  type SolutionDraft,
+} from './recipeRows'
 
 const room = (bottles: Bottle[] = [], taken = new Map<string, number>()) => ({
   book: substances,
@@ -75,6 +82,37 @@ describe('readSolution', () => {
     expect(readSolution(draft([{ source: stock.id, amount: '40' }]), room([stock])).faults['0']?.code).toBe(
       'cannot-strengthen',
     )
+  })
+
+  it('is poured as its label says, so many ml to a litre', () => {
+    const { solution } = readSolution(
+      draft([{ source: stock.id, amount: '15', measure: 'millilitresPerLitre' }], { volume: '2 l' }),
+      room([stock]),
+    )
+    expect(solution?.portions[0]?.millilitres?.value).toBeCloseTo(30, 9)
+    expect(solution?.solutes[0]?.strength.value).toBeCloseTo(0.3, 9)
+    // 15 ml of a liquid to a litre are 1.5 % by volume.
+    const acid = (amount: string, measure: RecipeRow['measure']) =>
+      readSolution(draft([{ source: 'acetic-acid', amount, measure }]), room()).solution?.portions[0]
+    expect(acid('15', 'millilitresPerLitre')?.millilitres?.value).toBe(
+      acid('1.5', 'percentVv')?.millilitres?.value,
+    )
+  })
+
+  it('makes half of a bottle’s strength from it until something else is asked', () => {
+    const { solution } = readSolution(draftOfDilution(stock), room([stock]))
+    expect(solution?.portions[0]?.millilitres?.value).toBe(50)
+    expect(solution?.solutes[0]?.strength.value).toBeCloseTo(10, 9)
+  })
+
+  it('fills a bottle up again with what keeps its strength', () => {
+    const hypo = bottle(6, { contents: [{ substanceId: 'sodium-thiosulfate', percent: 15 }], amount: 1000 })
+    const { solution } = readSolution(draftOfTopUp(hypo, 400, 1000), room([hypo]))
+    expect(solution?.portions[0]?.millilitres?.value).toBe(400)
+    // 15 g in each 100 of the 600 ml that are new, of a salt that is all but pure.
+    expect(solution?.portions[1]?.grams?.value).toBeGreaterThanOrEqual(90)
+    expect(solution?.portions[1]?.grams?.value).toBeLessThan(92)
+    expect(solution?.solutes.map(({ strength }) => strength.value)).toEqual([expect.closeTo(15, 6)])
   })
 
   it('reckons with what the balance really said', () => {

@@ -112,6 +112,8 @@ function ingredientOf(row: RecipeRow, room: SolutionRoom, volumeMillilitres: num
   if (poured) {
     const solutes = solutesIn(poured, room.book)
     const stock = { kind: 'stock' as const, name: `${poured.name} ${poured.label}`, solutes }
+    if (row.measure === 'millilitresPerLitre')
+      return { ...stock, amount: (amount * volumeMillilitres) / 1000, measure: 'millilitres' }
     if (row.measure === 'percentWv')
       return {
         ...stock,
@@ -133,8 +135,10 @@ function ingredientOf(row: RecipeRow, room: SolutionRoom, volumeMillilitres: num
   return {
     kind: 'substance',
     substance,
-    amount,
-    measure: row.measure,
+    // So many millilitres to a litre are a tenth as many percent by volume.
+    ...(row.measure === 'millilitresPerLitre'
+      ? { amount: amount / 10, measure: 'percentVv' as const }
+      : { amount, measure: row.measure }),
     ...(held?.form && { formInHand: held.form }),
     ...(held && jar?.kind === 'solid' && { purityPercent: held.percent }),
     ...(held &&

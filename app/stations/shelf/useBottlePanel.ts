@@ -166,6 +166,11 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
   const isMadeHere = computed(() =>
     workroom.takings.some((one) => one.forId === bottle.value.id && !one.takenBackAt),
   )
+  /** A bottle that is no longer full, and of which it is known how much it held. */
+  const mayTopUp = computed(() => {
+    const { left } = props.standing
+    return left !== null && left > 0 && left < (bottle.value.amount ?? 0)
+  })
   const shown = (value: number) => formatQuantity(value, unit.value === 'g' ? 'mass' : 'volume')
   return {
     router,
@@ -184,6 +189,7 @@ export function useBottlePanel(props: Readonly<BottlePanelProps>, emit: (event: 
     relabel,
     gone,
     isMadeHere,
+    mayTopUp,
     shown,
   }
 }

@@ -9,14 +9,29 @@ import { useWorkroom } from '../../state/workroom.store'
 import { freeLabel, writtenLabel } from '@core/shelf/bottleLabel'
 import { putOnShelf } from '../../state/actions/shelf.actions'
 import { corrected, readSolution, scaleDraft } from './solution.draft'
-import { draftOfStock, rowOf, type SolutionDraft, statedIn } from './recipeRows'
+import {
+  draftOfDilution,
+  draftOfStock,
+  draftOfTopUp,
+  rowOf,
+  type SolutionDraft,
+  statedIn,
+} from './recipeRows'
 import { useShelf } from './useShelf'
 
 const ROOM_CELSIUS = 20
 const DAY_MS = 86_400_000
 
 /** The form on which a solution is worked out, weighed and put on the shelf. */
-export function useSolutionForm(asked: { recipe?: string; substance?: string; volume?: string }) {
+export function useSolutionForm(asked: {
+  recipe?: string | undefined
+  substance?: string | undefined
+  volume?: string | undefined
+  /** Bottle of which a weaker solution is made. */
+  dilute?: string | undefined
+  /** Bottle that is filled up. */
+  topUp?: string | undefined
+}) {
   const [workroom, now] = [useWorkroom(), useNow()]
   const { recipes } = useShelf()
   const dropper = useDropper()
@@ -29,6 +44,7 @@ export function useSolutionForm(asked: { recipe?: string; substance?: string; vo
 
   function firstRecipe(): string {
     if (asked.recipe && recipes.value.some((one) => one.id === asked.recipe)) return asked.recipe
+    if (asked.dilute || asked.topUp) return 'own'
     const of = asked.substance
     const using =
       of && recipes.value.find((one) => one.stock.solutes.some((solute) => solute.substanceId === of))
@@ -37,6 +53,12 @@ export function useSolutionForm(asked: { recipe?: string; substance?: string; vo
   function draftFor(id: string): SolutionDraft {
     const found = recipes.value.find((one) => one.id === id)
     if (found) return withJars(draftOfStock(found.name, found.stock, asked.volume ?? '100 ml'))
+    const poured = workroom.bottles.find((one) => one.id === (asked.dilute ?? asked.topUp))
+    if (poured && asked.dilute) return draftOfDilution(poured)
+    if (poured) {
+      const left = leftIn(poured, workroom.taken) ?? 0
+      return withJars(draftOfTopUp(poured, left, poured.amount ?? left))
+    }
     const source = asked.substance ?? ''
     return withJars({
       name: '',

@@ -7,7 +7,7 @@ import type { DayPlan } from '@core/schema/plan'
 import { substances } from '@library/index'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
-import { bathInTray } from '@core/process/baths'
+import { bathsForTray } from '@core/process/baths'
 import { useBaths } from '../../state/baths.store'
 import { usePlan } from '../../state/plan.store'
 
@@ -20,8 +20,8 @@ export function usePreparations(plan: () => DayPlan | null) {
     if (!found) return null
     const sheets = plans.sheetsOf(found.sheetIds)
     const shelf = { bottles: workroom.bottles, taken: workroom.taken, book: substances }
-    const stands = (id: string, solutes: Parameters<typeof bathInTray>[2]) => {
-      const bath = bathInTray(baths.all, id, solutes)
+    const stands = (id: string, solutes: Parameters<typeof bathsForTray>[2]) => {
+      const [bath] = bathsForTray(baths.all, id, solutes)
       const verdict = bath && baths.standingOf(bath)?.verdict
       return verdict != null && !['used', 'spent', 'old'].includes(verdict)
     }

@@ -43,6 +43,7 @@ const {
   processOptions,
   lightOptions,
   toolOptions,
+  papers,
   pieceOptions,
   wash,
   coverageText,
@@ -90,12 +91,7 @@ const route = useRoute()
         :fault="faults.size"
         :hint="preferences.chosen.length === 'in' ? '8x10, 20 x 25 cm' : '20 x 25, 8 x 10 in, A4'"
       />
-      <TextField
-        v-model="draft.paperName"
-        label="Paper"
-        :options="workroom.papers.map((one) => one.name)"
-        placeholder="the name you use"
-      />
+      <TextField v-model="draft.paperName" label="Paper" :options="papers" placeholder="the name you use" />
       <QuantityField
         v-model="draft.paperWeight"
         label="Paper weight, g/m²"

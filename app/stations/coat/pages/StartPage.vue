@@ -12,10 +12,8 @@ import KitButton from '../../../kit/KitButton.vue'
 import MakeIt from '../../../kit/MakeIt.vue'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import { useStartPage } from '../useStartPage'
-import { texts } from '../words'
 
 const {
-  workroom,
   FIRST,
   processId,
   others,
@@ -30,8 +28,8 @@ const {
   title,
   size,
   paperName,
+  papers,
   reading,
-  guess,
   guessSaid,
   weight,
   WEIGHTS,
@@ -81,11 +79,7 @@ const {
     </div>
     <div class="StartPage-fields">
       <TextField v-model="size" label="Size" :fault="reading.faults.size" />
-      <TextField
-        v-model="paperName"
-        label="Paper (optional)"
-        :options="workroom.papers.map((one) => one.name)"
-      />
+      <TextField v-model="paperName" label="Paper (optional)" :options="papers" />
       <SelectField
         v-if="wash && !knownPaper?.gramsPerM2"
         v-model="weight"
@@ -104,17 +98,12 @@ const {
           &nbsp;
           <MakeIt :need="need" returns />
         </li>
-        <li>
-          {{ guessSaid }}
-          <span v-if="guess.seconds.working.leavesOut" class="es-quiet">
-            {{ texts.guessLeavesOut({ what: guess.seconds.working.leavesOut }) }}
-          </span>
-        </li>
+        <li>{{ guessSaid }}</li>
         <li v-if="washSaid">{{ washSaid }}</li>
       </ul>
       <p class="es-quiet">
-        {{ texts.makeOrAdd }}
-        <RouterLink :to="{ name: 'take-in', query: { back: '/start' } }">Add a kit or a bottle</RouterLink>
+        Make what is missing, or
+        <RouterLink :to="{ name: 'take-in', query: { back: '/start' } }">add a kit or a bottle</RouterLink>
         <template v-if="hasServer">
           ·
           <KitButton kind="quiet" @click="goToWorkroom('demo')">Look at the demo first</KitButton>

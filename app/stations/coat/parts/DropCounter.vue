@@ -21,6 +21,8 @@ const {
   next,
   typing,
   keepTyped,
+  onePart,
+  keepParts,
   latest,
   pace,
   togglePace,
@@ -73,6 +75,16 @@ const {
         </label>
       </section>
     </div>
+    <label v-if="rows.length > 1" class="DropCounter-typed">
+      {{ texts.byMarkedCup }}
+      <InlineField
+        v-model="onePart"
+        class="DropCounter-number"
+        placeholder="25 ml"
+        label="One part is"
+        @change="keepParts"
+      />
+    </label>
     <slot />
     <div class="DropCounter-acts">
       <BigTarget :label="isAllIn && !chosen ? finishWords : 'Next drop'" hint=" " @press="next" />

@@ -69,6 +69,14 @@ const settingsSaid = computed(() =>
         placeholder="Ada, Ben, Cleo"
         :hint="texts.oneNameEach"
       />
+      <TextField
+        v-if="isNew && (draft.papers || draft.sheets.trim() !== '1' || draft.names)"
+        v-model="draft.papers"
+        label="Papers of the sheets"
+        :fault="faults.papers"
+        placeholder="Kozo, 40 g; Bristol board"
+        :hint="texts.onePaperEachHint"
+      />
       <TextField v-model="draft.coats" label="Coats" :fault="faults.coats" />
       <TextField
         v-model="draft.coverage"

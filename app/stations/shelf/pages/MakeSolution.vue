@@ -26,12 +26,17 @@ import WeighingOut from '../parts/WeighingOut.vue'
 
 const [route, router, workroom, notice] = [useRoute(), useRouter(), useWorkroom(), useNotice()]
 const { back, goOn } = useWayBack()
-const asked = {
-  recipe: typeof route.query.recipe === 'string' ? route.query.recipe : undefined,
-  substance: typeof route.query.substance === 'string' ? route.query.substance : undefined,
-  volume: typeof route.query.volume === 'string' ? route.query.volume : undefined,
+const askedFor = (what: string) => {
+  const value = route.query[what]
+  return typeof value === 'string' ? value : undefined
 }
-const form = useSolutionForm(asked)
+const form = useSolutionForm({
+  recipe: askedFor('recipe'),
+  substance: askedFor('substance'),
+  volume: askedFor('volume'),
+  dilute: askedFor('dilute'),
+  topUp: askedFor('topUp'),
+})
 const { recipeId, recipes, recipe, draft, label, labelFault, read, isWeighing, suggestedLabel } = form
 
 const recipeOptions = computed(() => [

@@ -29,6 +29,7 @@ const {
   relabel,
   gone,
   isMadeHere,
+  mayTopUp,
   shown,
 } = useBottlePanel(props, emit)
 </script>
@@ -60,6 +61,12 @@ const {
         >
           Make a solution from it
         </KitButton>
+        <template v-if="bottle.kind === 'solution'">
+          <KitButton @click="router.push({ name: 'make', query: { dilute: bottle.id } })">Dilute</KitButton>
+          <KitButton v-if="mayTopUp" @click="router.push({ name: 'make', query: { topUp: bottle.id } })">
+            Top up
+          </KitButton>
+        </template>
         <KitButton v-if="bottle.statedPercent !== undefined" @click="relabel">Correct the label</KitButton>
         <KitButton @click="discard">{{ pressWords }}</KitButton>
         <KitButton v-if="isMadeHere" @click="unmake">Undo this bottle</KitButton>

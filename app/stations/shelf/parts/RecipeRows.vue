@@ -2,16 +2,16 @@
 import SelectField from '../../../kit/SelectField.vue'
 import InlineField from '../../../kit/InlineField.vue'
 import KitButton from '../../../kit/KitButton.vue'
+import { digits } from '@core/quantity/format'
 import { toSignificant } from '@core/quantity/number'
 import { computed } from 'vue'
-import type { Measure } from '@core/chemistry/recipe'
 import type { Bottle } from '@core/schema/records'
 import { substances } from '@library/index'
 import { dropsOfSolution } from '@core/chemistry/smallAmount'
 import { usePreferences } from '../../../state/preferences.store'
 import { texts } from '../words'
 import FigureValue from '../../../kit/FigureValue.vue'
-import { percentWords, type ReadSolution, type RecipeRow } from '../recipeRows'
+import { percentWords, type ReadSolution, type RecipeRow, type WrittenMeasure } from '../recipeRows'
 
 /** The lines of a recipe: what, how much in which measure, from which jar, and what that comes to. */
 const props = defineProps<{ read: ReadSolution; bottles: readonly Bottle[] }>()
@@ -20,11 +20,12 @@ const rows = defineModel<RecipeRow[]>({ required: true })
 
 const preferences = usePreferences()
 
-const MEASURES: readonly { id: Measure; name: string }[] = [
+const MEASURES: readonly { id: WrittenMeasure; name: string }[] = [
   { id: 'percentWv', name: '% w/v' },
   { id: 'percentVv', name: '% v/v' },
   { id: 'percentWw', name: '% w/w' },
   { id: 'gramsPerLitre', name: 'g/l' },
+  { id: 'millilitresPerLitre', name: 'ml to a litre' },
   { id: 'molar', name: 'mol/l' },
   { id: 'parts', name: 'parts' },
   { id: 'grams', name: 'g' },
@@ -33,7 +34,13 @@ const MEASURES: readonly { id: Measure; name: string }[] = [
   { id: 'spoonMillilitres', name: 'ml by spoon' },
 ]
 /** A stock is poured by volume, in parts, or until so much of its first solute is in the whole. */
-const STOCK_MEASURES = MEASURES.filter(({ id }) => ['millilitres', 'parts', 'percentWv'].includes(id))
+const STOCK_MEASURE_IDS: readonly WrittenMeasure[] = [
+  'millilitres',
+  'millilitresPerLitre',
+  'parts',
+  'percentWv',
+]
+const STOCK_MEASURES = MEASURES.filter(({ id }) => STOCK_MEASURE_IDS.includes(id))
 
 /** Substances by name, with what else they are called, so that either finds them; then solutions that stand ready. */
 const sources = computed(() => [
@@ -75,8 +82,14 @@ function figureWords(row: RecipeRow): string {
   const doing = portion?.grams ? 'weigh' : 'pour'
   const counted =
     portion?.grams && dropsOfSolution(portion.grams.value, preferences.chosen.dropsPerMillilitre)
+  const poured = portion?.grams ? 0 : (portion?.millilitres?.value ?? 0)
+  const toLitre = (1000 * poured) / (props.read.volumeMillilitres ?? Infinity)
   return [
     `${doing} ${portion?.name ?? ''}`,
+    // As labels say it of what is diluted.
+    toLitre > 0 && toLitre < 500 && row.measure !== 'millilitresPerLitre'
+      ? `${digits(toLitre)} ml to a litre`
+      : '',
     spread ? `± ${toSignificant(spread, 2)}` : '',
     counted ? texts.orCountDrops(counted) : '',
   ]

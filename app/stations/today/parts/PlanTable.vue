@@ -3,33 +3,34 @@ import KitTable from '../../../kit/KitTable.vue'
 import { computed } from 'vue'
 import type { PlannedMove } from '@core/schedule/bookings'
 import { formatSpan } from '@core/quantity/format'
+import { numbersSaid } from '@core/quantity/numbers'
+import { toldInRows } from '@core/schedule/inRows'
 import { useWorkroom } from '../../../state/workroom.store'
 import { timeOfDay } from '../../../words/moments'
 import { stepNamed } from '../stepNamed'
 
-/** A plan told in the order of the day: what the hands do when, and with which sheet. */
+/** A plan told in the order of the day: what the hands do when, and with which sheet or row. */
 const props = defineProps<{ moves: readonly PlannedMove[]; hands: readonly PlannedMove[] }>()
 const workroom = useWorkroom()
 
 const rows = computed(() =>
-  [...props.moves]
-    .sort((a, b) => a.from - b.from)
-    .map((move) => {
-      const one = workroom.find(move.sheetId)
-      const words = stepNamed(one, move.stepId)
-      const busy = props.hands
-        .filter((span) => span.sheetId === move.sheetId && span.stepId === move.stepId)
-        .reduce((sum, span) => sum + span.to - span.from, 0)
-      return {
-        key: `${move.sheetId}/${move.stepId}`,
-        at: timeOfDay(move.from),
-        number: one?.sheet.number,
-        mark: one?.definition.mark ?? 'graphite',
-        title: words?.title ?? move.stepId,
-        lasts: formatSpan((move.to - move.from) / 1000),
-        hands: busy ? formatSpan(busy / 1000) : '',
-      }
-    }),
+  toldInRows(props.moves, props.hands, (id) => {
+    const batch = workroom.find(id)?.sheet.batch
+    return batch && !batch.isAlone ? batch.id : undefined
+  }).map((move) => {
+    const sheets = move.sheetIds.map((id) => workroom.find(id))
+    const [first] = sheets
+    const isRow = sheets.length > 1
+    return {
+      key: `${move.sheetIds[0]}/${move.stepId}`,
+      at: isRow ? `${timeOfDay(move.from)} to ${timeOfDay(move.to)}` : timeOfDay(move.from),
+      numbers: numbersSaid(sheets.flatMap((one) => (one ? [one.sheet.number] : []))),
+      mark: first?.definition.mark ?? 'graphite',
+      title: stepNamed(first, move.stepId)?.title ?? move.stepId,
+      lasts: `${formatSpan(move.each / 1000)}${isRow ? ' each' : ''}`,
+      hands: move.hands ? formatSpan(move.hands / 1000) : '',
+    }
+  }),
 )
 </script>
 
@@ -39,7 +40,7 @@ const rows = computed(() =>
       <td>{{ row.at }}</td>
       <td>
         <span :style="{ background: `var(--es-${row.mark})` }" />
-        {{ row.number }}
+        {{ row.numbers }}
       </td>
       <td>{{ row.title }}</td>
       <td>{{ row.lasts }}</td>
