@@ -36,7 +36,7 @@ export default tseslint.config(
   ...walls,
   {
     files: ['app/{state,words,kit,stations,frame}/**'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/*.fixture.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',
@@ -51,7 +51,7 @@ export default tseslint.config(
   },
   {
     files: ['core/**'],
-    ignores: ['**/*.test.ts', 'core/fixtures/**'],
+    ignores: ['**/*.test.ts', '**/*.fixture.ts', 'core/fixtures/**'],
     plugins: { jsdoc },
     rules: {
       'jsdoc/require-jsdoc': [
@@ -65,7 +65,7 @@ export default tseslint.config(
   },
   {
     files: ['core/**', 'library/**'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/*.fixture.ts'],
     rules: {
       'no-restricted-properties': [
         'error',
@@ -111,7 +111,7 @@ export default tseslint.config(
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   {
-    files: ['**/*.test.ts', 'e2e/**'],
+    files: ['**/*.test.ts', '**/*.fixture.ts', 'e2e/**'],
     rules: {
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-dynamic-delete': 'off',

@@ -80,7 +80,7 @@ const coreWalls = CORE_FLOORS.map((name) =>
   wall(
     [`core/${name}/**`],
     [CORE_OUTSIDE, NO_FIXTURES, ...above(CORE_FLOORS, name, 'core')],
-    ['core/**/*.test.ts'],
+    ['core/**/*.{test,fixture}.ts'],
   ),
 )
 
@@ -93,7 +93,7 @@ const appWalls = APP_FLOORS.filter((name) => name !== 'stations').map((name) =>
       ...(['words', 'kit', 'frame'].includes(name) ? [DATABASE] : []),
       ...above(APP_FLOORS, name, 'app'),
     ],
-    ['app/**/*.test.ts'],
+    ['app/**/*.{test,fixture}.ts'],
   ),
 )
 
@@ -112,7 +112,7 @@ const stationWalls = STATIONS.map((name) => {
         message: 'stations do not import one another: move what both need down, to words, kit, state or core',
       },
     ],
-    ['app/**/*.test.ts'],
+    ['app/**/*.{test,fixture}.ts'],
   )
 })
 
@@ -120,7 +120,7 @@ export const walls = [
   wall(['core/*.ts'], [CORE_OUTSIDE]),
   ...coreWalls,
   wall(
-    ['core/**/*.test.ts'],
+    ['core/**/*.{test,fixture}.ts'],
     [
       {
         regex: '@library/|@demo/|/(app|library|server|demo|e2e)/|^vue|^dexie|^pinia',
@@ -136,13 +136,13 @@ export const walls = [
         message: 'library imports core and itself only',
       },
     ],
-    ['library/**/*.test.ts'],
+    ['library/**/*.{test,fixture}.ts'],
   ),
   wall(
-    ['library/**/*.test.ts'],
+    ['library/**/*.{test,fixture}.ts'],
     [{ regex: '@demo/|/(app|server|demo)/', message: 'library is tested with core alone' }],
   ),
-  wall(['app/*.ts', 'app/**/*.test.ts'], [APP_OUTSIDE]),
+  wall(['app/*.ts', 'app/**/*.{test,fixture}.ts'], [APP_OUTSIDE]),
   ...appWalls,
   ...stationWalls,
   wall(

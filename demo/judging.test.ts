@@ -1,5 +1,6 @@
 import { takenByBottle } from '@core/chemistry/lots'
-import { differencesOf, threadFacts } from '@core/judge/compare'
+import { differencesOf } from '@core/judge/compare'
+import { threadFacts } from '@core/judge/threadFacts'
 import { diagnose, rankTests } from '@core/judge/diagnosis'
 import { dryDown } from '@core/tone/dryDown'
 import { observe } from '@core/judge/observe'

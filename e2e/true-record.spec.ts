@@ -80,7 +80,7 @@ test('the first page knows the lights of the workroom, how sure its guess is, an
   await open(page, '/start')
   const main = page.getByRole('main')
   await expect(main).toContainText(/min \(.* to .*\) exposure as a first guess/)
-  await expect(main).toContainText('hour, season and sky')
+  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('hour, season and sky')
   await expect(main).toContainText('of washing at least; heavy paper takes longer')
   await pick(page, 'Weight of the paper', /^Heavy/, 'Heavy')
   await expect(main).not.toContainText('heavy paper takes longer')

@@ -1,4 +1,5 @@
-import { beginning, firstExposure, startingChoices } from '@core/process/plan'
+import { beginning, startingChoices } from '@core/process/plan'
+import { firstExposure } from '@core/process/stepTimes'
 import { mixesFor, partsOf } from '@core/process/mixPlan'
 import { sheet } from '@core/fixtures/workroom'
 import type { LightKind } from '@core/schema/definition'

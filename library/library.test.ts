@@ -4,14 +4,8 @@ import { lotsFor } from '@core/chemistry/lots'
 import { sheet } from '@core/fixtures/workroom'
 import { logOf, wholeJob } from '@core/fixtures/logs'
 import { mixesFor, planMix, startingParts } from '@core/process/mixPlan'
-import {
-  beginning,
-  firstExposure,
-  leastTime,
-  schoolStocks,
-  startingChoices,
-  stepsFor,
-} from '@core/process/plan'
+import { beginning, schoolStocks, startingChoices, stepsFor } from '@core/process/plan'
+import { firstExposure, leastTime } from '@core/process/stepTimes'
 import { storyOf } from '@core/run/story'
 import { ProcessDefinition } from '@core/schema/definition'
 import { printColours, processes, substances, treatments } from './index'

@@ -1,6 +1,6 @@
 import { processes } from './index'
 import type { Figure } from '@core/quantity/figure'
-import { firstExposure } from '@core/process/plan'
+import { firstExposure } from '@core/process/stepTimes'
 import { CLEAR_SKY, sunLightAt } from '@core/sun/irradiance'
 import { firstGuess, highSunLight, stopsFromHighSun } from '@core/light/sunGuess'
 

@@ -13,7 +13,9 @@ const listed = execFileSync(
     encoding: 'utf8',
   },
 )
-const files = listed.split('\n').filter((file) => /\.(ts|vue)$/.test(file) && !file.endsWith('.test.ts'))
+const files = listed
+  .split('\n')
+  .filter((file) => /\.(ts|vue)$/.test(file) && !/\.(test|fixture)\.ts$/.test(file))
 const known = new Set(files)
 const ALIASES = { '@core/': 'core/', '@library/': 'library/' }
 const IMPORT = /(?:from|import)\s*\(?\s*['"]([^'"]+)['"]/g

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { leastTime, madeUpTime } from '@core/process/plan'
+import { leastTime, madeUpTime } from '@core/process/stepTimes'
 import type { StepState } from '@core/run/runState'
 import type { StepDefinition } from '@core/schema/definition'
 import type { Sheet } from '@core/schema/records'

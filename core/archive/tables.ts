@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { threadFacts } from '../judge/compare'
+import { threadFacts } from '../judge/threadFacts'
 import type { PrintRecord } from '../judge/printRecord'
 import { densityAt, DRY } from '../tone/measured'
 import { effectiveEvents } from '../run/history'

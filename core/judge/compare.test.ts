@@ -1,4 +1,5 @@
-import { differencesOf, type EffectBook, type FactKind, type ThreadFact } from './compare'
+import { differencesOf, type EffectBook } from './compare'
+import { type FactKind, type ThreadFact } from './threadFacts'
 import { trendsOf } from './trends'
 import type { LightEntry } from '../schema/light'
 import { uuid } from '../fixtures/logs'

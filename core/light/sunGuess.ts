@@ -1,4 +1,4 @@
-import { firstExposure, type ExposureInput } from '../process/plan'
+import { firstExposure, type ExposureInput } from '../process/stepTimes'
 import type { Figure } from '../quantity/figure'
 import type { ProcessDefinition } from '../schema/definition'
 import { CLEAR_SKY, sunLight } from '../sun/irradiance'

@@ -3,7 +3,8 @@ import type { Substance } from '../schema/substance'
 import { lotsFor, type Lot } from '../chemistry/lots'
 import { sheet } from '../fixtures/workroom'
 import { planMix } from './mixPlan'
-import { beginning, firstExposure, leastTime, schoolStocks, startingChoices, stepsFor } from './plan'
+import { beginning, schoolStocks, startingChoices, stepsFor } from './plan'
+import { firstExposure, leastTime } from './stepTimes'
 
 const holding = (substanceId: string, percentWv: number) => [{ substanceId, percentWv }]
 const component = (id: string, name: string, letter: string, substanceId: string, percentWv: number) => ({

@@ -4,7 +4,8 @@ import type { ProcessDefinition, StepDefinition } from '../schema/definition'
 import type { Sheet } from '../schema/records'
 import { isGentle } from './gentle'
 import type { MixPlan } from './mixPlan'
-import { leastTime, stepsFor } from './plan'
+import { stepsFor } from './plan'
+import { leastTime } from './stepTimes'
 
 /** One step as it is read from a wall. */
 export interface WorkCardStep {

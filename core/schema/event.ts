@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Id, Key, Line, Seconds, Stamp, Text } from './common'
-import { Place, Station, StepKind } from './definition'
+import { Place, Station, StepKind } from './stepKinds'
 import { JudgedParts, MeasuredParts } from './judgement'
 
 /** A step as it was planned for one sheet when work began, so that the log can be replayed without the library. */
