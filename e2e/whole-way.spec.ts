@@ -17,6 +17,11 @@ const WAYS = [
     baths: ['Wash the first layer', 'Bleach the blue', 'Tone in tannin', 'Wash the second layer'],
   },
   { process: 'Gum over a finished print', baths: ['First tray, kept apart', 'Float until clear'] },
+  { process: 'New cyanotype', baths: ['First water, acid', 'Wash'] },
+  { process: 'Iron-silver with sulfamate', baths: ['Clear in water', 'Fix in weak hypo', 'Final wash'] },
+  { process: 'Gum on sized paper', baths: ['Test for stain', 'First tray, kept apart', 'Float until clear'] },
+  { process: 'Cyanotype on cloth', baths: ['Wash the cloth first', 'Wash'] },
+  { process: 'Cyanotype on glass', baths: ['Clean the glass', 'Pour the plate', 'Wash'] },
 ]
 
 for (const { process, baths } of WAYS)

@@ -40,7 +40,7 @@ const FLAMMABLE = [
   'formaldehyde',
 ]
 const OXIDISERS = [
-  'silver-nitrate', 'nitric-acid', ...DICHROMATES, 'hydrogen-peroxide', 'sodium-hypochlorite', 'potassium-chlorate',
+  'silver-nitrate', 'silver-oxide', 'nitric-acid', ...DICHROMATES, 'hydrogen-peroxide', 'sodium-hypochlorite', 'potassium-chlorate',
 ] // prettier-ignore
 const PAIRS: Readonly<Record<string, readonly [readonly string[], readonly string[]]>> = {
   'hydrogen-cyanide': [['potassium-ferricyanide'], STRONG],
@@ -48,7 +48,7 @@ const PAIRS: Readonly<Record<string, readonly [readonly string[], readonly strin
   'hypo-sulfur': [HYPOS, ACIDS],
   'gold-in-hypo': [GOLDS, HYPOS],
   'gold-in-sulfite': [GOLDS, SULFITES],
-  'fulminating-silver': [['silver-nitrate'], ['ammonia']],
+  'fulminating-silver': [['silver-nitrate', 'silver-oxide'], ['ammonia']],
   'fulminating-gold': [GOLDS, ['ammonia']],
   chlorine: [['sodium-hypochlorite'], ACIDS],
   chloramines: [['sodium-hypochlorite'], ['ammonia']],

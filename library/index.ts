@@ -1,7 +1,11 @@
 import { lookup } from '@core/lookup'
 import type { ProcessDefinition } from '@core/schema/definition'
 import { classicCyanotype } from './processes/classicCyanotype'
+import { cyanotypeOnCloth, cyanotypeOnGlass } from './processes/clothAndGlass'
+import { gum } from './processes/gum'
 import { gumOver } from './processes/gumOver'
+import { ironSilver } from './processes/ironSilver'
+import { newCyanotype } from './processes/newCyanotype'
 import { kallitype } from './processes/kallitype'
 import { translucentCyanotype, twoLayerCyanotype } from './processes/layeredCyanotypes'
 import { platinumPalladium } from './processes/platinumPalladium'
@@ -20,9 +24,13 @@ const byId = (list: readonly ProcessDefinition[]): Readonly<Record<string, Proce
 export const processes = byId(
   [
     classicCyanotype,
+    newCyanotype,
     twoLayerCyanotype,
     translucentCyanotype,
+    cyanotypeOnCloth,
+    cyanotypeOnGlass,
     vanDyke,
+    ironSilver,
     kallitype,
     saltedPaper,
     albumen,
@@ -30,6 +38,7 @@ export const processes = byId(
     platinumPalladium,
     palladiumPrintingOut,
     goldPlatinum,
+    gum,
     gumOver,
   ].map(withHandwork),
 )

@@ -66,9 +66,11 @@ it('lets the second of two equal baths make up for the first, in every way of ev
     'albumen-type/fix',
     'gold-platinum/acid-1',
     'gold-platinum/edta-1',
+    'iron-silver/fix',
     'platinum-palladium/clear-1',
     'platinum-palladium/clear-2',
     'salted-paper/fix',
+    'van-dyke/fix',
   ])
 }) // prettier-ignore
 

@@ -20,6 +20,7 @@ import {
   deeper,
 } from './blocks'
 import { subjectChoice, throughEither } from './photograms'
+import { blueToner, blueTonerBaths, blueTonerSteps } from './cyanotypeToning'
 import { rinse, serves } from './wetSteps'
 
 const expose: StepDefinition = {
@@ -115,6 +116,7 @@ export const classicCyanotype: ProcessDefinition = {
       use: serves(0.5),
       when: [{ choice: 'finish', is: ['peroxide'] }],
     },
+    ...blueTonerBaths,
   ],
   choices: [
     {
@@ -196,6 +198,7 @@ export const classicCyanotype: ProcessDefinition = {
         },
       ],
     },
+    blueToner,
   ],
   lights: [
     {
@@ -329,12 +332,13 @@ export const classicCyanotype: ProcessDefinition = {
       endpoint: { good: 'Clean water, whites white.', doubt: 'Still slippery: keep rinsing.', swatch: [] },
       when: [{ choice: 'finish', is: ['peroxide'] }],
     },
+    ...blueTonerSteps,
     {
       ...hanging,
       why: 'Judge the print dry: it dries darker, and the blue deepens for a day.',
     },
   ],
-  cautions: [cautions.ferricyanide, cautions.iron, cautions.peroxide, cautions.uv],
+  cautions: [cautions.ferricyanide, cautions.iron, cautions.peroxide, cautions.irritant, cautions.uv],
   secondLooks: [
     wetLook,
     {

@@ -1,5 +1,4 @@
 import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
-import { cautions } from '../cautions'
 import { classicCyanotype } from './classicCyanotype'
 import {
   bath,
@@ -254,7 +253,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
     { ...byId('wash'), id: 'wash-second', title: 'Wash the second layer' },
     hanging,
   ],
-  cautions: [...classicCyanotype.cautions, cautions.irritant],
+  cautions: classicCyanotype.cautions,
 }
 
 /** Two prints from one exposure: a translucent sheet over a heavier one, both coated. */
@@ -268,6 +267,7 @@ export const translucentCyanotype: ProcessDefinition = {
   choices: classicCyanotype.choices.filter((choice) =>
     ['strengths', 'exposure', 'finish'].includes(choice.id),
   ),
+  baths: classicCyanotype.baths.filter(({ id }) => id === 'peroxide'),
   mixes: [
     {
       id: 'sensitizer',

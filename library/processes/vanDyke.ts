@@ -21,8 +21,39 @@ import {
   YEAR,
   deeper,
 } from './blocks'
-import { fixes } from './wetSteps'
+import {
+  fixAgain,
+  fixes,
+  fixingChoice,
+  goldChoice,
+  goldToner,
+  madeUp,
+  rinseToner,
+  serves,
+  toneInGold,
+} from './wetSteps'
 import { subjectChoice, throughEither } from './photograms'
+
+/** Whether the first water is soured, where the tap is alkaline. */
+const firstWaterChoice: ProcessDefinition['choices'][number] = {
+  id: 'firstWater',
+  name: 'First water',
+  startsWith: 'plain',
+  options: [
+    {
+      id: 'plain',
+      name: 'Plain',
+      reason: 'Enough where tap water is neutral. Default because it needs nothing.',
+      standing: 'practice',
+    },
+    {
+      id: 'acid',
+      name: 'With a little citric acid',
+      reason: 'Where tap water is alkaline (above pH 7.5): it keeps iron from staining the whites.',
+      standing: 'memory',
+    },
+  ],
+}
 
 /** Van Dyke brown: iron citrate and silver in one bottle, partly printing out, fixed in weak plain hypo. */
 export const vanDyke: ProcessDefinition = {
@@ -69,8 +100,36 @@ export const vanDyke: ProcessDefinition = {
         source: 'Four heaped teaspoons of crystals a litre, common practice; about 3 % by weight in this app',
       },
       cautions: ['thiosulfate'],
-      use: fixes(),
+      use: fixes('hypo-2'),
     },
+    {
+      id: 'hypo-2',
+      name: 'Weak plain hypo, second bath',
+      stock: {
+        solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 3 }],
+        making: ['As the first.'],
+        keepsSeconds: 2 * DAY,
+        ...starts('As the first bath; 3 %'),
+      },
+      cautions: ['thiosulfate'],
+      use: serves(2.5),
+      when: [{ choice: 'fixing', is: ['two'] }],
+    },
+    {
+      id: 'acid-water',
+      name: 'Weak citric acid',
+      stock: {
+        solutes: [{ substanceId: 'citric-acid', percentWv: 0.3 }],
+        making: ['3 g of citric acid in a litre of water: half a level teaspoon.'],
+        keepsSeconds: DAY,
+        standing: 'memory',
+        source: '0.1 to 0.5 % citric acid where tap water is alkaline, from memory; the app uses 0.3 %',
+      },
+      cautions: ['acid'],
+      use: serves(0.5),
+      when: [{ choice: 'firstWater', is: ['acid'] }],
+    },
+    goldToner,
   ],
   ...deeper(
     -0.25,
@@ -84,7 +143,7 @@ export const vanDyke: ProcessDefinition = {
     bears: false,
     why: 'Chalk turns the iron rusty and the whites yellow; a buffered paper prints weak.',
   },
-  choices: [subjectChoice],
+  choices: [subjectChoice, firstWaterChoice, { ...goldChoice, startsWith: 'none' }, fixingChoice],
   lights: [
     {
       kind: 'sun',
@@ -154,6 +213,21 @@ export const vanDyke: ProcessDefinition = {
     ),
     {
       ...bath,
+      id: 'acid-water',
+      title: 'First water, acid',
+      meanwhile: 'in the first water',
+      tray: 'acid-water',
+      doing: 'Rock it in the weak acid until no yellow runs, a minute or two.',
+      why: 'Alkaline tap water fixes iron in the fibres: whites turn yellow for good.',
+      time: { leastSeconds: 1 * MINUTE, ...starts('As the first plain water; a minute') },
+      isKept: 'silver',
+      cautions: ['acid', 'silver'],
+      press: { start: 'Start acid bath', finish: 'No yellow: water' },
+      habit: 'This bath holds silver: it goes into the silver jar.',
+      when: [{ choice: 'firstWater', is: ['acid'] }],
+    },
+    {
+      ...bath,
       id: 'water',
       title: 'Clear in water',
       meanwhile: 'in the first water',
@@ -164,6 +238,12 @@ export const vanDyke: ProcessDefinition = {
       cautions: ['silver'],
       press: { start: 'Start wash', finish: 'No yellow: fix it' },
     },
+    {
+      ...toneInGold,
+      doing:
+        'Rock in both directions, to the colour you want: gold makes it cooler and lets the hypo bleach less.',
+    },
+    rinseToner,
     {
       ...bath,
       id: 'fix',
@@ -183,6 +263,7 @@ export const vanDyke: ProcessDefinition = {
       time: { leastSeconds: 2 * MINUTE, mostSeconds: 3 * MINUTE, ...practice },
       cautions: ['thiosulfate'],
       begins: 'press',
+      ifShort: { lengthens: 'fix-2', ...madeUp },
       press: { start: 'Start fixing', finish: 'Fixed: wash' },
       endpoint: {
         good: 'Deep brown, whites clean.',
@@ -190,6 +271,7 @@ export const vanDyke: ProcessDefinition = {
         swatch: ['#9b6a44', '#6d452c', '#4a2f20'],
       },
     },
+    fixAgain,
     {
       ...finalWash,
       heavyPaper: { fromGramsPerM2: 200, leastSeconds: 30 * MINUTE, ...practice },
@@ -205,7 +287,14 @@ export const vanDyke: ProcessDefinition = {
       why: 'It dries about a quarter darker: wet, it should be at about four fifths of the wanted depth.',
     },
   ],
-  cautions: [cautions.silver, cautions.iron, cautions.thiosulfate, cautions.uv],
+  cautions: [
+    cautions.silver,
+    cautions.iron,
+    cautions.acid,
+    cautions.noble,
+    cautions.thiosulfate,
+    cautions.uv,
+  ],
   secondLooks: looks,
   colours: {
     wetCoat: '#c7b168',

@@ -12,6 +12,14 @@ export const carrierSubstances: readonly Substance[] = [
     hazard: harmless, reacts: [], waste: 'plain', colour: '#d8cb9a', storage: 'Dry; a made-up size keeps a few days in the cold.',
   },
   {
+    id: 'black-tea', name: 'black tea', synonyms: ['tea bags'], forms: [], state: 'mixture', purityPercent: 100, bulk: { least: 0.3, most: 0.5, ...HEAPED },
+    hazard: harmless, reacts: [], waste: 'plain', colour: '#8a5a33', storage: 'Dry; a cup that toned prints never goes back to the kitchen.',
+  },
+  {
+    id: 'coffee', name: 'instant coffee', synonyms: ['coffee'], forms: [], state: 'mixture', purityPercent: 100, bulk: { least: 0.2, most: 0.4, ...HEAPED },
+    hazard: harmless, reacts: [], waste: 'plain', colour: '#4a2f22', storage: 'Dry; a cup that toned prints never goes back to the kitchen.',
+  },
+  {
     id: 'gum-arabic', name: 'gum arabic', synonyms: ['acacia gum'], forms: [], state: 'mixture', purityPercent: 100, solubility: { at: [[20, 50]], ...REMEMBERED }, bulk: { least: 0.5, most: 0.8, ...HEAPED },
     hazard: harmless, reacts: [], waste: 'plain', colour: '#cfa860', storage: 'Dry; made up it sours unless it is kept cold.',
   },

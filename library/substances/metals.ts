@@ -17,6 +17,12 @@ export const metalSubstances: readonly Substance[] = [
     reacts: ['silver', 'oxidiser'], waste: 'silver', colour: '#a89e92', storage: 'Brown glass, dark, away from everything organic.', caution: 'silver',
   },
   {
+    id: 'silver-oxide', name: 'silver oxide', synonyms: ['silver(I) oxide', 'argentous oxide'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'Ag2O' }],
+    state: 'solid', purityPercent: 99, bulk: { least: 1.5, most: 2.5, ...HEAPED },
+    hazard: { statements: ['H272', 'H318', 'H410'], ...SUPPLIER },
+    reacts: ['silver', 'oxidiser'], waste: 'silver', colour: '#a89e92', storage: 'Dark, away from everything that burns and from ammonia.', caution: 'silverOxide',
+  },
+  {
     id: 'potassium-chloroplatinite', name: 'potassium chloroplatinite', synonyms: ['potassium platinum chloride', 'potassium tetrachloroplatinate(II)'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'K2PtCl4' }],
     state: 'solid', purityPercent: 99, solubility: { at: [[20, 23]], standing: 'memory', source: 'A 20 % stock is about full at room temperature and forms crystals when it cools; common practice, from memory' },
     hazard: nobleHazard, reacts: [], waste: 'noble', colour: '#a3502f', storage: 'Closed; a 20 % bottle forms crystals when cool and is warmed clear before use.', caution: 'platinum',
