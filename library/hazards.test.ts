@@ -44,6 +44,7 @@ const OXIDISERS = [
 ] // prettier-ignore
 const PAIRS: Readonly<Record<string, readonly [readonly string[], readonly string[]]>> = {
   'hydrogen-cyanide': [['potassium-ferricyanide'], STRONG],
+  'hydrogen-sulfide': [['sodium-sulfide'], ACIDS],
   'sulfur-dioxide': [SULFITES, ACIDS],
   'hypo-sulfur': [HYPOS, ACIDS],
   'gold-in-hypo': [GOLDS, HYPOS],

@@ -12,6 +12,13 @@ export const incompatibilities: readonly Incompatibility[] = [
     remedy: WASH,
   },
   {
+    id: 'hydrogen-sulfide',
+    between: ['sulfide', 'acid'],
+    danger:
+      'Sulfide with acid gives off hydrogen sulfide, a poisonous gas that the nose soon no longer notices.',
+    remedy: WASH,
+  },
+  {
     id: 'sulfur-dioxide',
     between: ['sulfite', 'acid'],
     danger: 'Sulfite with acid gives off sulfur dioxide, which harms the lungs.',

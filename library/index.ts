@@ -14,6 +14,7 @@ import { palladiumPrintingOut } from './processes/palladiumPrintingOut'
 import { saltedPaper } from './processes/saltedPaper'
 import { albumen, collodionChloride } from './processes/silverPapers'
 import { vanDyke } from './processes/vanDyke'
+import { withAir } from './processes/air'
 import { withHandwork } from './processes/handwork'
 import { acidBath, gelatinSize, saltingAhead } from './treatments/treatments'
 
@@ -40,7 +41,7 @@ export const processes = byId(
     goldPlatinum,
     gum,
     gumOver,
-  ].map(withHandwork),
+  ].map((definition) => withAir(withHandwork(definition))),
 )
 
 /** Treatments that get paper ready, by id. */

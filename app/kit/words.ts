@@ -4,6 +4,21 @@ export const texts = {
   noOption: 'Nothing like it here. Try another name.',
   onlyClose: 'Not found. These are close:',
 
+  // RoomReading
+  enterTemperatureAndHumidity: 'Enter temperature and humidity, for example 21 °C, 48 % or 70 F, 48 %.',
+  airAdvice: (said: {
+    humidity: string
+    does: string
+    aim: string
+    isDry: boolean
+    salt: string
+    over: string
+    time: string
+  }) =>
+    `${said.humidity} %, aim at about ${said.aim} %. ${said.does} ${
+      said.isDry ? 'Humidify' : 'Dry'
+    } the room, or lay the sheet in a closed box over a saturated solution of ${said.salt} (${said.over} %) for ${said.time}.`,
+
   // RowPanel
   pressCountsFor: ({ numbers }: { numbers: string }) => `The next press counts for sheets ${numbers}.`,
   leaveOutOfPress: 'Press a number to leave that sheet out of it.',

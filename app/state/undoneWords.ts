@@ -16,6 +16,7 @@ const WORDS: Readonly<Record<SheetEventType, string>> = {
   noted: 'the note',
   judged: 'the judgement',
   measured: 'the measurement',
+  tested: 'the test',
   photographed: 'the photo',
   setAside: 'setting it aside',
   undone: 'the undo',

@@ -25,7 +25,7 @@ export function traitsOf(
   const traits = new Set<Trait>()
   const note = (trait: Trait, is: boolean) => void (is && traits.add(trait))
   note('iron', has(/ferric|ferri/))
-  note('silver', has(/silver-nitrate/))
+  note('silver', has(/silver-(nitrate|oxide)/))
   note('ferricyanide', has(/ferricyanide/))
   note('noble', has(NOBLE))
   note('gold', has(/gold-chloride/))

@@ -1,5 +1,5 @@
 import { refusalAt } from '../errors'
-import type { Judged, Measured, SheetEvent } from '../schema/event'
+import type { Judged, Measured, Tested, SheetEvent } from '../schema/event'
 import type { Hold } from './clock'
 import { begin } from './begin'
 import { copied, growing, type Grow } from './grow'
@@ -79,6 +79,7 @@ function transition(state: RunState, event: SheetEvent, grow: Grow): RunState {
   if (event.type === 'setAside') return { ...state, setAside: { at: event.at, reason: event.reason } }
   if (event.type === 'judged') return judge(state, event, grow)
   if (event.type === 'measured') return measure(state, event, grow)
+  if (event.type === 'tested') return test(state, event, grow)
   if (event.type === 'coatJudged') return judgeCoat(state, event)
   if (event.type === 'stripRead') return readStrip(state, event)
   if (event.type === 'roomRead') {
@@ -98,7 +99,7 @@ function judge(state: RunState, event: Judged, grow: Grow): RunState {
 }
 
 /** The step of hanging, which has to have begun before a print is looked at. */
-function hungStep(state: RunState, what: 'judge' | 'measure'): StepState {
+function hungStep(state: RunState, what: 'judge' | 'measure' | 'test'): StepState {
   const hang = state.steps.find((step) => step.planned.kind === 'hang')
   if (!hang || (!hang.startedAt && !hang.skipped))
     throw refuse(
@@ -112,6 +113,11 @@ function hungStep(state: RunState, what: 'judge' | 'measure'): StepState {
 function measure(state: RunState, event: Measured, grow: Grow): RunState {
   hungStep(state, 'measure')
   return { ...state, measurements: grow(state.measurements, event) }
+}
+
+function test(state: RunState, event: Tested, grow: Grow): RunState {
+  hungStep(state, 'test')
+  return { ...state, tested: grow(state.tested ?? [], event) }
 }
 
 function judgeCoat(state: RunState, event: Extract<SheetEvent, { type: 'coatJudged' }>): RunState {

@@ -3,6 +3,7 @@ import type {
   Draw,
   Judged,
   Measured,
+  Tested,
   PlannedLook,
   PlannedStep,
   SheetEvent,
@@ -59,6 +60,8 @@ export interface RunState {
   looks: PlannedLook[]
   judgements: Judged[]
   measurements: Measured[]
+  /** Tests of permanence; absent where there was none. */
+  tested?: Tested[]
   coatsJudged: CoatJudgement[]
   photoIds: string[]
   /** The last reading of a test strip. */

@@ -1,7 +1,7 @@
 import { isOverExposed } from './deadlines'
 import { digits, formatSpan } from '../quantity/format'
 import type { ProcessDefinition } from '../schema/definition'
-import type { CountedDose, SheetEvent } from '../schema/event'
+import type { CountedDose, SheetEvent, Tested } from '../schema/event'
 import { elapsedSeconds } from './clock'
 import { amendmentSaid, type AmendmentNames } from './amendmentSaid'
 import { historyOf } from './history'
@@ -172,6 +172,8 @@ function lineOf(event: SheetEvent): StoryLine | null {
         what: `Measured ${event.moment}`,
         detail: measuredSaid(event),
       }
+    case 'tested':
+      return { at: event.at, tone: 'judgement', what: TEST[event.test], detail: testedSaid(event) }
     case 'judged': {
       const seen = [
         VERDICT[event.verdict],
@@ -209,6 +211,27 @@ function skippedLine(event: SheetEvent, stepNames: ReadonlyMap<string, string>):
     what: `Came ${CAME_IN[event.cameIn]}`,
     detail: 'the steps before were not recorded',
   }
+}
+
+const TEST = {
+  silver: 'Silver test',
+  hypo: 'Hypo test',
+  iron: 'Iron test',
+  fade: 'Fade test',
+} as const
+const SHOWED = { nothing: 'clean', trace: 'a trace', stain: 'a clear stain' } as const
+const FADED = { nothing: 'no change', trace: 'a slight change', stain: 'faded' } as const
+
+/** What a test of permanence showed, with how long and how much light where it was one of fading. */
+function testedSaid({ test, showed, days, millijoulesPerCm2, note }: Tested): string {
+  return [
+    (test === 'fade' ? FADED : SHOWED)[showed],
+    days === undefined ? '' : `after ${plural(days, 'day')}`,
+    millijoulesPerCm2 === undefined ? '' : `${digits(millijoulesPerCm2)}\u00a0mJ/cm²`,
+    note,
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
 
 const READ_BY = {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { WantedAir } from './air'
 import { Key, Seconds, StandingWord } from './common'
 import { Place, Station, StepKind } from './stepKinds'
 import { WasteClass } from './substance'
@@ -259,6 +260,7 @@ export const ProcessDefinition = z.strictObject({
       why: Sentence,
     })
     .optional(),
+  air: WantedAir.optional(),
   /** What coats it, the usual tool first. */
   tools: z.array(z.enum(['brush', 'rod', 'sponge', 'cotton'])),
   /** Light to work by. */

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { Id, Key, Line, Seconds, Stamp, Text } from './common'
 import { Place, Station, StepKind } from './stepKinds'
-import { JudgedParts, MeasuredParts } from './judgement'
+import { JudgedParts, MeasuredParts, TestedParts } from './judgement'
 
 /** A step as it was planned for one sheet when work began, so that the log can be replayed without the library. */
 export const PlannedStep = z.strictObject({
@@ -131,6 +131,7 @@ export const SheetEvent = z.discriminatedUnion('type', [
   stamped('noted', { text: Text }),
   stamped('judged', JudgedParts),
   stamped('measured', MeasuredParts),
+  stamped('tested', TestedParts),
   stamped('photographed', { photoId: Id }),
   stamped('setAside', { reason: Text }),
   /** Takes back the last entry that has not been undone. */
@@ -153,6 +154,7 @@ export type Draw = z.infer<typeof Draw>
 export type Correction = z.infer<typeof Correction>
 export type Missed = z.infer<typeof Missed>
 export type Judged = Extract<SheetEvent, { type: 'judged' }>
+export type Tested = Extract<SheetEvent, { type: 'tested' }>
 export type Measured = Extract<SheetEvent, { type: 'measured' }>
 
 type Unstamped<Event> = Event extends SheetEvent ? Omit<Event, 'id' | 'sheetId' | 'index' | 'at'> : never

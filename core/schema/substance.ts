@@ -22,6 +22,7 @@ export const ReactionClass = z.enum([
   'peroxide',
   'silver',
   'strongAcid',
+  'sulfide',
   'sulfite',
   'thiocyanate',
   'thiosulfate',

@@ -37,7 +37,7 @@ export const dryness: ProcessDefinition['choices'][number] = {
     {
       id: 'humid',
       name: 'At a set humidity',
-      reason: 'More humidity prints deeper and cooler, but you must measure it.',
+      reason: 'More humidity prints deeper and shifts the colour, but you must measure it.',
       standing: 'practice',
     },
   ],
@@ -51,7 +51,17 @@ export const humidify: ProcessDefinition['steps'][number] = {
   meanwhile: 'conditioning',
   doing: 'Leave the sheet in the closed box over its salt solution, in the dark.',
   why: 'The humidity is now part of the recipe: keep it the same every time.',
-  time: { leastSeconds: 30 * MINUTE, ...starts('Until it no longer changes; half an hour') },
+  time: {
+    leastSeconds: 30 * MINUTE,
+    standing: 'memory',
+    source: 'Half an hour to two hours by weight of paper; from memory',
+  },
+  heavyPaper: {
+    fromGramsPerM2: 250,
+    leastSeconds: 90 * MINUTE,
+    standing: 'memory',
+    source: 'Half an hour to two hours by weight of paper; from memory',
+  },
   begins: 'atOnce',
   press: { start: 'Start conditioning', finish: 'Conditioned' },
   when: [{ choice: 'moisture', is: ['humid'] }],

@@ -27,6 +27,11 @@ export const bathSubstances: readonly Substance[] = [
     hazard: { statements: ['H302', 'H318'], ...CLP }, reacts: ['sulfite'], waste: 'plain', storage: 'Tightly closed.', caution: 'metabisulfite',
   },
   {
+    id: 'sodium-sulfide', name: 'sodium sulfide', synonyms: ['residual silver test'], forms: [{ id: 'nonahydrate', name: 'nonahydrate', formula: 'Na2S·9H2O' }, { id: 'anhydrous', name: 'anhydrous', formula: 'Na2S' }],
+    state: 'solid', purityPercent: 98, bulk: { least: 0.7, most: 1.0, ...HEAPED },
+    hazard: { statements: ['H290', 'H302', 'H311', 'H314', 'H400'], ...CLP }, reacts: ['sulfide'], waste: 'base', storage: 'Tightly closed, apart from every acid and from photographic paper.', caution: 'sulfide',
+  },
+  {
     id: 'selenium-toner', name: 'selenium toner concentrate', synonyms: ['sodium selenosulfate toner'], forms: [],
     state: 'liquid', purityPercent: 100, liquid: { gramsPerMillilitre: 1.3, percentWw: 100, ...REMEMBERED },
     hazard: { statements: ['H301', 'H331', 'H373', 'H411'], ...SUPPLIER },

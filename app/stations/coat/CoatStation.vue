@@ -10,12 +10,12 @@ import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FindingList from '../../kit/FindingList.vue'
 import LeaveOut from '../../kit/LeaveOut.vue'
 import LeastTime from '../../kit/LeastTime.vue'
+import RoomReading from '../../kit/RoomReading.vue'
 import RowPanel from '../../kit/RowPanel.vue'
 import StationHead from '../../kit/StationHead.vue'
 import CoatEnough from './parts/CoatEnough.vue'
 import CoatFigures from './parts/CoatFigures.vue'
 import DropCounter from './parts/DropCounter.vue'
-import RoomReading from './parts/RoomReading.vue'
 import SaltBalance from './parts/SaltBalance.vue'
 import { arePlans } from './useMixPlans'
 import { useCoatStation } from './useCoatStation'
@@ -73,6 +73,7 @@ const {
   takeOutOfRow,
   coatLaid,
   lifeWords,
+  paper,
 } = useCoatStation()
 </script>
 
@@ -205,6 +206,8 @@ const {
     <RoomReading
       v-if="inHand.state.begunAt && (!isCounting || !hasCounted) && !hasMovedOn"
       :room="inHand.state.room"
+      :wanted="inHand.definition.air"
+      :grams-per-m2="paper?.gramsPerM2"
       @record="record"
     />
   </div>

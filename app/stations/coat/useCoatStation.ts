@@ -292,5 +292,6 @@ export function useCoatStation() {
     takeOutOfRow,
     coatLaid,
     lifeWords,
+    paper,
   }
 }

@@ -71,13 +71,6 @@ export const texts = {
       .filter(Boolean)
       .join(', '),
 
-  // RoomReading
-  airAdvice: ({ humidity, air }: { humidity: string; air: 'dry' | 'damp' }) =>
-    air === 'dry'
-      ? `${humidity} %: humidify the paper to about 50 % first. A dry sheet takes the coat unevenly and prints weak.`
-      : `${humidity} %: dry the room to about 50 % first. A damp coat dries slowly, and sticks to the negative.`,
-  enterTemperatureAndHumidity: 'Enter temperature and humidity, for example 21 °C, 48 % or 70 F, 48 %.',
-
   // SaltBalance
   tooLittleSilverForSalt:
     'Too little silver for the salt: expect pale grey-red patches. Use less salt or more silver.',

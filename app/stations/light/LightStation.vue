@@ -9,6 +9,7 @@ import EmptyPage from '../../kit/EmptyPage.vue'
 import EndpointStrip from '../../kit/EndpointStrip.vue'
 import FigureValue from '../../kit/FigureValue.vue'
 import LeaveOut from '../../kit/LeaveOut.vue'
+import RoomReading from '../../kit/RoomReading.vue'
 import RowPanel from '../../kit/RowPanel.vue'
 import StationHead from '../../kit/StationHead.vue'
 import ExposureRule from './parts/ExposureRule.vue'
@@ -59,6 +60,8 @@ const {
   wanted,
   doseLine,
   trend,
+  record,
+  paper,
 } = useLightStation()
 </script>
 
@@ -170,6 +173,13 @@ const {
           @leave="leaveOut"
         />
       </div>
+      <RoomReading
+        v-if="isWaiting"
+        :room="inHand.state.room"
+        :wanted="inHand.definition.air"
+        :grams-per-m2="paper?.gramsPerM2"
+        @record="record"
+      />
     </template>
     <GiveMore v-if="isGivingMore" :planned-seconds="planned" @give="give" @close="isGivingMore = false" />
   </div>

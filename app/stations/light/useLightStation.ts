@@ -194,6 +194,7 @@ export function useLightStation() {
     ]
     return parts.join(' · ')
   })
+  const paper = computed(() => workroom.papers.find(({ id }) => id === inHand.value?.sheet.paperId))
   return {
     router,
     here,
@@ -236,5 +237,7 @@ export function useLightStation() {
     wanted,
     doseLine,
     trend,
+    record,
+    paper,
   }
 }

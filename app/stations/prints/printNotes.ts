@@ -1,3 +1,5 @@
+import { lastTests } from '@core/judge/permanence'
+import { permanenceTests } from '@library/permanence'
 import { texts } from './words'
 import { dryDown, wetAim, type DriedPrint } from '@core/tone/dryDown'
 import { changesSince, densityAt, DRY, fadingOf } from '@core/tone/measured'
@@ -135,4 +137,21 @@ export function dryDownNote(one: SheetInRoom, all: readonly SheetInRoom[]): Marg
       ],
     },
   ]
+}
+
+/** What the last tests of permanence showed, and what to do about it. */
+export function permanenceNote(state: SheetInRoom['state']): MarginNote[] {
+  const lines = lastTests(state.tested ?? []).flatMap(({ test, showed }) => {
+    const words = permanenceTests.find(({ id }) => id === test)
+    if (!words) return []
+    return showed === 'nothing'
+      ? [`${words.name}: ${words.clean}`]
+      : [`${words.name}: ${words.stain}`, words.remedy]
+  })
+  const isStained =
+    (state.tested ?? []).length > 0 &&
+    lastTests(state.tested ?? []).some(({ showed }) => showed !== 'nothing')
+  return lines.length
+    ? [{ title: 'Permanence tests', lines, ...(isStained && { tone: 'caution' as const }) }]
+    : []
 }

@@ -23,10 +23,13 @@ import { stationOfSheet } from '../../state/stations'
 import type AddPhoto from './parts/AddPhoto.vue'
 import { useMaterials } from './useMaterials'
 import { setBinned } from '../../state/actions/print.actions'
-import { dryDownNote, fadingNote, settlingNote, settlingOf } from './printNotes'
+import { dryDownNote, fadingNote, permanenceNote, settlingNote, settlingOf } from './printNotes'
 import { editionSaid, lookWords } from '../../words/printWords'
 import { useRoomRecords } from '../../state/useRoomRecords'
 import { slipsOf } from '@core/run/timing'
+import { belongs } from '@core/judge/faultBook'
+import { traitsOf } from '@core/judge/traits'
+import { permanenceTests } from '@library/permanence'
 import { slipLine } from '../../words/bathWords'
 
 /** One print: its pictures, materials, looks and papers, and what can be done with the print. */
@@ -46,7 +49,7 @@ export function usePrintThread() {
   const pictures = usePictures(() => one.value?.state.photoIds ?? [], 'original')
   const shownPhoto = ref(-1)
   const photo = computed(() => one.value?.state.photoIds.at(shownPhoto.value))
-  const writing = ref<'note' | 'aside' | 'measure' | 'identity' | 'correct' | null>(null)
+  const writing = ref<'note' | 'aside' | 'measure' | 'test' | 'identity' | 'correct' | null>(null)
   const judging = ref<LookMoment | null>(null)
 
   /** The look to write down next: the latest that is due, or the nearest to come, which would then be early. */
@@ -177,7 +180,12 @@ export function usePrintThread() {
       : []),
     { key: 'p', name: 'Add photo', run: () => adding.value?.open() },
     { key: 't', name: 'Add note', run: () => (writing.value = 'note') },
-    ...(hasHung.value ? [{ key: 'm', name: 'Measure', run: () => (writing.value = 'measure') }] : []),
+    ...(hasHung.value
+      ? [
+          { key: 'm', name: 'Measure', run: () => (writing.value = 'measure') },
+          { key: 'f', name: 'Permanence test', run: () => (writing.value = 'test') },
+        ]
+      : []),
     ...(mayDiagnose.value ? [{ key: 'w', name: 'What went wrong?', run: diagnose }] : []),
     ...(one.value?.state.begunAt ? [{ key: 'r', name: 'Print again', run: again }] : []),
     ...(one.value?.state.begunAt
@@ -193,6 +201,13 @@ export function usePrintThread() {
   ])
   const stepTitle = (wordsId: string) =>
     one.value?.definition.steps.find((step) => step.id === wordsId)?.title ?? wordsId
+  /** Tests of permanence that tell something of a print of this kind. */
+  const tests = computed(() => {
+    const { definition, sheet } = one.value ?? {}
+    if (!definition || !sheet) return []
+    const traits = traitsOf(definition, sheet)
+    return permanenceTests.filter(({ needs }) => belongs(needs, traits))
+  })
   const settles = computed(() => (one.value ? settlingOf(one.value, workroom.sheets) : []))
   useMarginNotes(() => {
     const words = lookNow.value ?? look.value?.words
@@ -214,6 +229,7 @@ export function usePrintThread() {
             },
           ]
         : []),
+      ...(one.value ? permanenceNote(one.value.state) : []),
       ...(one.value ? settlingNote(one.value, settles.value, now.now) : []),
       ...(one.value ? fadingNote(one.value, now.now) : []),
       ...(one.value && (look.value?.id === 'wet' || writing.value === 'measure')
@@ -246,6 +262,7 @@ export function usePrintThread() {
     adding,
     beginJudging,
     patches,
+    tests,
     kin,
     kicker,
     kinSaid,

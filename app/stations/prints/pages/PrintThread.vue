@@ -13,6 +13,7 @@ import NoteLine from '../parts/NoteLine.vue'
 import { downloadBackLabel, downloadPassport, downloadPicture } from '../exportPrint'
 import MeasurePrint from '../parts/MeasurePrint.vue'
 import PrintActs from '../parts/PrintActs.vue'
+import TestPrint from '../parts/TestPrint.vue'
 import PrintIdentity from '../parts/PrintIdentity.vue'
 import { standingWords } from '../../../words/printWords'
 import ThreadStory from '../parts/ThreadStory.vue'
@@ -42,6 +43,7 @@ const {
   adding,
   beginJudging,
   patches,
+  tests,
   kin,
   kicker,
   kinSaid,
@@ -125,6 +127,12 @@ const {
           :patches="patches"
           :photo="photo && pictures.get(photo)"
           @measure="write($event, 'Measurement saved.')"
+          @close="writing = null"
+        />
+        <TestPrint
+          v-else-if="writing === 'test'"
+          :tests="tests"
+          @write="write($event, 'Test saved.')"
           @close="writing = null"
         />
         <CorrectRecord

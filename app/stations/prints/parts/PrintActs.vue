@@ -22,7 +22,7 @@ defineProps<{
 const emit = defineEmits<{
   look: []
   photograph: []
-  write: [what: 'note' | 'aside' | 'measure' | 'identity' | 'correct']
+  write: [what: 'note' | 'aside' | 'measure' | 'test' | 'identity' | 'correct']
   diagnose: []
   again: []
   layer: []
@@ -59,6 +59,7 @@ const showsMore = ref(false)
       @press="emit('write', 'aside')"
     />
     <template v-if="showsMore">
+      <BigTarget v-if="hasHung" quiet label="Permanence test" hint="f" @press="emit('write', 'test')" />
       <BigTarget v-if="mayLayer" quiet label="Add a layer" hint="l" @press="emit('layer')" />
       <BigTarget quiet label="Title and edition" hint="e" @press="emit('write', 'identity')" />
       <BigTarget

@@ -1,19 +1,25 @@
 <script setup lang="ts">
-import { texts } from '../words'
-import KitButton from '../../../kit/KitButton.vue'
-import { airFor } from '@core/run/air'
+import { texts } from './words'
+import KitButton from './KitButton.vue'
+import { airFor, conditioningTime, humidityOver, saltFor } from '@core/run/air'
 import { parseAir } from '@core/quantity/air'
 import { computed, ref } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
-import { digits } from '@core/quantity/format'
+import { digits, formatSpan } from '@core/quantity/format'
 import type { RunState } from '@core/run/runState'
 import type { Happening } from '@core/schema/event'
-import { useInstruments } from '../../../state/instruments.store'
-import { useNotice } from '../../../state/notice.store'
-import TextField from '../../../kit/TextField.vue'
+import type { WantedAir } from '@core/schema/air'
+import { usualAir } from '@library/processes/air'
+import { useInstruments } from '../state/instruments.store'
+import { useNotice } from '../state/notice.store'
+import TextField from './TextField.vue'
 
 /** Air of the room, written into the sheet's record: by the instrument, or as the wall has it. */
-const props = defineProps<{ room: RunState['room'] }>()
+const props = defineProps<{
+  room: RunState['room']
+  wanted: WantedAir | undefined
+  gramsPerM2: number | undefined
+}>()
 const emit = defineEmits<{ record: [happening: Happening] }>()
 const [instruments, notice] = [useInstruments(), useNotice()]
 const typed = ref('')
@@ -23,10 +29,22 @@ const said = computed(() =>
   props.room ? `${digits(props.room.celsius)}\u00a0°C, ${digits(props.room.relativeHumidity, 2)}\u00a0%` : '',
 )
 
+/** What to do where the air is not what the process wants: how the print would suffer, and which salt mends it in how long. */
 const advice = computed(() => {
-  if (!props.room) return ''
-  const air = airFor(props.room.relativeHumidity)
-  return air === 'right' ? '' : texts.airAdvice({ humidity: digits(props.room.relativeHumidity, 2), air })
+  const { room, wanted = usualAir } = props
+  if (!room) return ''
+  const air = airFor(room.relativeHumidity, wanted)
+  if (air === 'right') return ''
+  const salt = saltFor(wanted.aimPercent, room.celsius)
+  return texts.airAdvice({
+    humidity: digits(room.relativeHumidity, 2),
+    does: wanted[air],
+    aim: digits(wanted.aimPercent, 2),
+    isDry: air === 'dry',
+    salt: salt.name,
+    over: digits(humidityOver(salt, room.celsius).value, 2),
+    time: formatSpan(Math.round(conditioningTime(props.gramsPerM2).value / 300) * 300),
+  })
 })
 const write = (celsius: number, relativeHumidity: number) =>
   emit('record', {

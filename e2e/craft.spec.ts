@@ -1,0 +1,40 @@
+import { DEMO_ADDRESS } from './browser.ts'
+import { expect, test } from './test.ts'
+import { open, plan } from './workroom.ts'
+
+test('a room that is too dry says what it does to the print, and which salt mends it in how long', async ({
+  page,
+}) => {
+  await open(page)
+  await plan(page, 'Sea holly', { 'Paper weight, g/m²': '120', Paper: 'Thin rag' })
+  await page.keyboard.press(' ')
+  const main = page.getByRole('main')
+  await page.getByLabel('The room', { exact: true }).fill('21 C, 18 %')
+  await page.getByLabel('The room', { exact: true }).press('Enter')
+  await expect(main).toContainText('18 %, aim at about 50 %.')
+  await expect(main).toContainText(/saturated solution of magnesium nitrate \(54 %\) for 30.min\./)
+  await page.getByLabel('The room', { exact: true }).fill('21 C, 52 %')
+  await page.getByLabel('The room', { exact: true }).press('Enter')
+  await expect(main).toContainText(/The room: 21.°C, 52.%/)
+  await expect(main).not.toContainText('saturated solution')
+})
+
+test('a drop test for iron says what to do, stands in the record, and is undone', async ({ page }) => {
+  await open(page, `${DEMO_ADDRESS}/prints`)
+  await page.getByText('27 Bell buoy, ashore').first().click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Bell buoy, ashore' })).toBeVisible()
+  const [main, margin] = [page.getByRole('main'), page.getByRole('complementary', { name: 'Margin' })]
+  await page.keyboard.press('f')
+  await expect(main.getByRole('heading', { name: 'Permanence test' })).toBeVisible()
+  // A cyanotype has no silver: only what tells something of it is offered.
+  await expect(main.getByText('Silver left')).toBeHidden()
+  await main.getByText('Iron left', { exact: true }).click()
+  await expect(main).toContainText('1 % potassium ferricyanide')
+  await main.getByText('A clear stain', { exact: true }).click()
+  await expect(main).toContainText('Clear it again in a fresh bath')
+  await main.getByRole('button', { name: 'Save test' }).click()
+  await expect(main).toContainText('Iron test')
+  await expect(margin).toContainText('Clear it again in a fresh bath')
+  await page.keyboard.press('u')
+  await expect(margin).not.toContainText('Clear it again in a fresh bath')
+})
