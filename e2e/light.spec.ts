@@ -160,6 +160,12 @@ test('a tablet is typed, kept, compared, and says what suits a negative', async 
   await expect(
     page.getByLabel('Papers and mixes that fit this negative').getByRole('listitem').first(),
   ).toContainText('hard: fits')
+  const meet = page.getByRole('region', { name: 'What makes paper and negative meet' })
+  await expect(meet).toContainText('6 drops')
+  await expect(meet).toContainText('make a harder negative')
+  await page.getByLabel('Density range of a negative').fill('1.6')
+  await expect(meet).toContainText('2 drops')
+  await expect(meet).not.toContainText('make a harder negative')
 })
 
 test('the light in the dim room: no blue anywhere, charts included', { tag: '@long' }, async ({ page }) => {

@@ -1,7 +1,7 @@
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
 import type { Substance } from '../schema/substance'
-import { interpolate } from './solubility'
+import { interpolate } from '../quantity/interpolate'
 
 /**
  * Stock and water for a weaker solution.

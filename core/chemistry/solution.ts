@@ -1,7 +1,7 @@
 import { CoreError } from '../errors'
 import type { Figure, FigureInput } from '../quantity/figure'
 import { formOf, hydrateFactor } from './forms'
-import { interpolate } from './solubility'
+import { interpolate } from '../quantity/interpolate'
 import { strengthsIn, type MixedSolute, type SoluteMass } from './mixture'
 import { molarMass } from './molarMass'
 import { type Ingredient, type Recipe, UNIT, nameOf, round, outOfRange } from './recipe'

@@ -172,7 +172,7 @@ export function useTabletPage() {
   const measured = computed(() =>
     kept.value.flatMap((one) => {
       const curve = curveOf(one.id)
-      return curve ? [{ id: one.id, name: one.name, curve }] : []
+      return curve ? [{ id: one.id, name: one.name, processId: one.processId, curve }] : []
     }),
   )
 

@@ -1,5 +1,10 @@
 /** Sentences of Light, page by page. */
 export const texts = {
+  // ContrastMeans
+  makeThemMeet: 'What makes paper and negative meet',
+  negativeTooLong: 'The negative is longer than this prints without any: make a softer negative.',
+  negativeTooShort: 'The most of it still leaves the paper longer than the negative: make a harder negative.',
+
   notificationsBlocked: 'This browser blocks notifications here. Allow them in its site settings.',
   sunWasDown: 'The sun was down at that time.',
   enterWhenExposed: 'Enter the date and time at which you exposed.',

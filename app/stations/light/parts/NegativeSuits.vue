@@ -6,15 +6,24 @@ import { digits } from '@core/quantity/format'
 import type { Characteristic } from '@core/tone/characteristic'
 import { suitNegative } from '@core/tone/tablet'
 import TextField from '../../../kit/TextField.vue'
+import ContrastMeans from './ContrastMeans.vue'
 
 /** Which of several measured papers suits a negative of some range. */
-const props = defineProps<{ papers: readonly { id: string; name: string; curve: Characteristic }[] }>()
+const props = defineProps<{
+  papers: readonly { id: string; name: string; processId: string | undefined; curve: Characteristic }[]
+}>()
 const negative = ref('')
-const suits = computed(() => {
-  const range = numberOrNull(negative.value)
-  if (range === null || !(range > 0)) return []
-  return suitNegative(range, props.papers)
+const range = computed(() => {
+  const typed = numberOrNull(negative.value)
+  return typed !== null && typed > 0 && typed <= 6 ? typed : null
 })
+const suits = computed(() => (range.value === null ? [] : suitNegative(range.value, props.papers)))
+/** Scales that were measured, in densities of a negative. */
+const own = computed(() =>
+  props.papers.flatMap(({ curve, ...one }) =>
+    curve.negativeRange ? [{ ...one, scale: curve.negativeRange.value }] : [],
+  ),
+)
 const SUIT_WORDS = {
   fits: 'fits',
   shortPaper: texts.tooContrasty,
@@ -42,6 +51,7 @@ const SUIT_WORDS = {
       </span>
     </li>
   </ul>
+  <ContrastMeans v-if="range !== null" :range="range" :own="own" />
 </template>
 
 <style scoped>
