@@ -16,6 +16,7 @@ import { albumen, collodionChloride } from './processes/silverPapers'
 import { vanDyke } from './processes/vanDyke'
 import { withAir } from './processes/air'
 import { withHandwork } from './processes/handwork'
+import { preShrinking, starchSize } from './treatments/paperBefore'
 import { acidBath, gelatinSize, saltingAhead } from './treatments/treatments'
 
 const byId = (list: readonly ProcessDefinition[]): Readonly<Record<string, ProcessDefinition>> =>
@@ -45,7 +46,7 @@ export const processes = byId(
 )
 
 /** Treatments that get paper ready, by id. */
-export const treatments = byId([acidBath, gelatinSize, saltingAhead])
+export const treatments = byId([preShrinking, acidBath, gelatinSize, starchSize, saltingAhead])
 
 export { cautionOf } from './cautions'
 export { substances } from './substances'

@@ -115,6 +115,19 @@ export const acidBath: ProcessDefinition = {
         ...practice,
       },
     },
+    {
+      id: 'sulfamic',
+      name: 'Sulfamic acid',
+      letter: 'C',
+      cautions: ['acid'],
+      stock: {
+        solutes: [{ substanceId: 'sulfamic-acid', percentWv: 10 }],
+        making: ['100 g per litre of cold water.'],
+        keepsSeconds: 7 * DAY,
+        standing: 'memory',
+        source: '10 % sulfamic acid; from memory',
+      },
+    },
   ],
   choices: [
     {
@@ -131,8 +144,15 @@ export const acidBath: ProcessDefinition = {
         {
           id: 'oxalic',
           name: 'Oxalic, 3 %',
-          reason: 'Thorough and cheap, but poisonous: wear gloves, raise no dust.',
+          reason:
+            'Thorough and cheap, but poisonous: wear gloves, raise no dust. It leaves insoluble calcium oxalate in the sheet.',
           standing: 'practice',
+        },
+        {
+          id: 'sulfamic',
+          name: 'Sulfamic, 10 %',
+          reason: 'Leaves no insoluble calcium salt: all of the chalk goes into the water.',
+          standing: 'memory',
         },
       ],
     },
@@ -153,6 +173,14 @@ export const acidBath: ProcessDefinition = {
       tray: 'citric',
       cautions: ['acid'],
       when: [{ choice: 'acid', is: ['citric'] }],
+    },
+    {
+      ...inAcid,
+      id: 'soak-sulfamic',
+      title: 'In the sulfamic acid',
+      tray: 'sulfamic',
+      cautions: ['acid'],
+      when: [{ choice: 'acid', is: ['sulfamic'] }],
     },
     {
       ...step,
