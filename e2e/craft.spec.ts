@@ -38,3 +38,15 @@ test('a drop test for iron says what to do, stands in the record, and is undone'
   await page.keyboard.press('u')
   await expect(margin).not.toContainText('Clear it again in a fresh bath')
 })
+
+test('what the tap is like is said once, and the first water of an iron print asks for acid', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
+  await open(page, '/workroom')
+  const alkaline = page.getByRole('group', { name: 'Alkaline (above pH 7.5)' })
+  await alkaline.getByText('Yes', { exact: true }).click()
+  await open(page, '/coat/begin?process=van-dyke')
+  const margin = page.getByRole('complementary', { name: 'Margin' })
+  await expect(margin).toContainText('Put about 3 g of citric acid')
+  await page.getByText('With a little citric acid', { exact: true }).click()
+  await expect(margin).not.toContainText('Put about 3 g of citric acid')
+})

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import { z } from 'zod'
 
+const Said = z.enum(['unknown', 'no', 'yes']).catch('unknown')
 const Preferences = z.object({
   palette: z.enum(['daylight', 'dim']).catch('daylight'),
   length: z.enum(['in', 'cm', 'mm']).catch('in'),
@@ -19,6 +20,10 @@ const Preferences = z.object({
   /** Until when one is not asked for a backup folder. */
   askedAt: z.number().min(0).catch(0),
   remindDays: z.number().min(0).max(365).catch(14),
+  /** Tap water of the room: above pH 7.5, hard, and whether chlorine is in it. */
+  water: z
+    .object({ alkaline: Said, hard: Said, chlorine: Said })
+    .catch({ alkaline: 'unknown', hard: 'unknown', chlorine: 'unknown' }),
   dropsPerMillilitre: z.number().gt(0).max(200).catch(20),
 })
 export type Preferences = z.infer<typeof Preferences>

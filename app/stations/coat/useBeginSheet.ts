@@ -16,6 +16,7 @@ import { repeatLine } from '../../words/repeatWords'
 import { layerNotes } from './layerNotes'
 import { isAcidTreated } from '@core/process/acidTreated'
 import { planNotes } from '../../words/planNotes'
+import { waterNotes } from '../../words/waterNotes'
 import { useBalance } from './useBalance'
 import { arePlans, useMixPlans } from './useMixPlans'
 import { paperNamed, paperNames } from './paperNames'
@@ -165,6 +166,7 @@ export function useBeginSheet() {
         ]
       : []),
     ...(under.value ? layerNotes(workroom.find(under.value.id)?.state) : []),
+    ...waterNotes(definition.value, { choices: draft.value.choices }, null, preferences.chosen.water),
     ...planNotes(
       definition.value,
       draft.value.choices,

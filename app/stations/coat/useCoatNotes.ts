@@ -6,6 +6,8 @@ import type { Paper } from '@core/schema/records'
 import { substances, tools } from '@library/index'
 import { useMarginNotes, type MarginNote } from '../../state/margin.store'
 import { useWorkroom, type SheetInRoom } from '../../state/workroom.store'
+import { usePreferences } from '../../state/preferences.store'
+import { waterNotes } from '../../words/waterNotes'
 import { chalkNotes, roomNotes } from '../../words/planNotes'
 import { stepNotes } from '../../words/stepNotes'
 
@@ -22,7 +24,7 @@ interface Coating {
 
 /** What the margin says while a sheet is coated: paper, room, tool, and what is in hand. */
 export function useCoatNotes({ inHand, step, stepWords, firstStep, hasMovedOn, isCounting, paper }: Coating) {
-  const workroom = useWorkroom()
+  const [workroom, preferences] = [useWorkroom(), usePreferences()]
   useMarginNotes((): MarginNote[] => {
     if (!inHand.value) return []
     const { definition, sheet } = inHand.value
@@ -51,6 +53,7 @@ export function useCoatNotes({ inHand, step, stepWords, firstStep, hasMovedOn, i
     if (hasMovedOn.value) return roomNotes(definition)
     const isLaying = step.value.planned.kind === 'act'
     return [
+      ...(stepWords.value ? waterNotes(definition, sheet, stepWords.value, preferences.chosen.water) : []),
       ...stepNotes(definition, stepWords.value),
       ...(isCounting.value ? [...tool, ...roomNotes(definition).slice(0, 1)] : []),
       ...(isLaying ? tool.map((note) => ({ ...note, lines: [tools[sheet.tool].lay] })) : []),

@@ -11,6 +11,8 @@ import { orderNotes } from '../../words/planNotes'
 import { useMarginNotes, type MarginNote } from '../../state/margin.store'
 import { cautionNotes, stepNotes } from '../../words/stepNotes'
 import { useBaths } from '../../state/baths.store'
+import { usePreferences } from '../../state/preferences.store'
+import { waterNotes } from '../../words/waterNotes'
 import { meetsLines, slipLine } from '../../words/bathWords'
 
 interface AtTheTrays {
@@ -28,7 +30,7 @@ const NOTABLE = 0.2
 
 /** What the margin says at the trays: what came early or late, who is in the tray, what it meets, what comes next. */
 export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, second }: AtTheTrays): void {
-  const baths = useBaths()
+  const [baths, preferences] = [useBaths(), usePreferences()]
   const slips = computed(() =>
     inHand.value ? slipsOf(inHand.value.state, inHand.value.definition, second.value) : [],
   )
@@ -49,6 +51,9 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
       ...happened,
       ...orderNotes(one.definition, one.sheet.choices, (id) => standingIn(one, id)),
       ...takenNotes(one),
+      ...(stepWords.value
+        ? waterNotes(one.definition, one.sheet, stepWords.value, preferences.chosen.water)
+        : []),
       ...stepNotes(one.definition, stepWords.value),
       ...bathNotes(one),
       ...aheadNotes(one),

@@ -123,6 +123,11 @@ export function useWorkroomPage() {
     { id: 'cm', name: 'Centimetres' },
     { id: 'mm', name: 'Millimetres' },
   ]
+  const SAID = [
+    { id: 'unknown', name: 'Not known' },
+    { id: 'no', name: 'No' },
+    { id: 'yes', name: 'Yes' },
+  ]
   return {
     preferences,
     storage,
@@ -138,5 +143,6 @@ export function useWorkroomPage() {
     keep,
     PALETTES,
     LENGTHS,
+    SAID,
   }
 }

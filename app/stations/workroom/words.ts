@@ -2,6 +2,8 @@ import { counted } from '../../words/counted'
 
 /** Sentences of Workroom, page by page. */
 export const texts = {
+  aboutWater:
+    'From your water supplier, or with test strips. Plans and trays then say what it means for each process.',
   // WorkroomPage
   askBrowserKeepYourData: 'Ask the browser to keep your data',
   monthInventedPrinterWithRunning:

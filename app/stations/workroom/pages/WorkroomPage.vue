@@ -28,6 +28,7 @@ const {
   keep,
   PALETTES,
   LENGTHS,
+  SAID,
 } = useWorkroomPage()
 </script>
 
@@ -91,6 +92,18 @@ const {
         </template>
         <BigTarget v-else quiet label="Open the demo" @press="goToWorkroom('demo')" />
       </div>
+    </section>
+
+    <section>
+      <h2>Tap water</h2>
+      <p class="es-quiet">{{ texts.aboutWater }}</p>
+      <ChoiceRow
+        v-model="preferences.chosen.water.alkaline"
+        label="Alkaline (above pH 7.5)"
+        :options="SAID"
+      />
+      <ChoiceRow v-model="preferences.chosen.water.hard" label="Hard" :options="SAID" />
+      <ChoiceRow v-model="preferences.chosen.water.chlorine" label="Chlorine in it" :options="SAID" />
     </section>
 
     <section>
