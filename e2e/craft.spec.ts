@@ -39,7 +39,9 @@ test('a drop test for iron says what to do, stands in the record, and is undone'
   await expect(margin).not.toContainText('Clear it again in a fresh bath')
 })
 
-test('what the tap is like is said once, and the first water of an iron print asks for acid', async ({ page }) => {
+test('what the tap is like is said once, and the first water of an iron print asks for acid', async ({
+  page,
+}) => {
   await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
   await open(page, '/workroom')
   const alkaline = page.getByRole('group', { name: 'Alkaline (above pH 7.5)' })

@@ -4,12 +4,38 @@ import { clocksOf } from '@core/run/deadlines'
 import { replay } from '@core/run/run'
 import { logOf, plan, SHEET, wholeJob } from '@core/fixtures/logs'
 import { startingChoices } from '@core/process/plan'
-import { processes } from '@library/index'
+import { incompatibilities, processes, substances } from '@library/index'
 import { planNotes, chalkNotes, roomNotes } from '../../words/planNotes'
 import { bottleNotes } from './bottleNotes'
+import { precursorNotes } from './precursorNotes'
+import { draftOfStock } from './recipeRows'
+import { readSolution } from './solution.draft'
 import { endWords, ledgeLine } from '../../words/clockWords'
 import { correctionWords } from '../../words/findingWords'
 import { dateOf } from '../../words/moments'
+
+describe('what the margin says of a metal salt', () => {
+  const made = (substanceId: string, percent: number) => {
+    const stock = { solutes: [{ substanceId, percentWv: percent }], making: [], standing: 'memory', source: '' } as const
+    const draft = draftOfStock('Metal', { ...stock, solutes: [...stock.solutes], making: [] }, '100 ml')
+    const room = { book: substances, incompatibilities, bottles: [], taken: new Map(), dropsPerMillilitre: 20, celsius: 20, now: T0 }
+    return precursorNotes(readSolution(draft, room).solution)
+  } // prettier-ignore
+
+  it('weighs out what a chloropalladite is made from', () => {
+    const [note] = made('sodium-chloropalladite', 15)
+    expect(note?.title).toBe('Or make the sodium chloropalladite')
+    // By hand, as in library/precursors.test.ts.
+    expect(note?.lines[0]?.replace(/\u00a0/g, ' ')).toBe(
+      'In place of the salt: 9.04 g of palladium chloride and 5.96 g of sodium chloride.',
+    )
+  })
+  it('tells how an old ferric oxalate is tested, and nothing of other salts', () => {
+    expect(made('ferric-oxalate', 20)[0]?.lines[0]).toContain('blue is ferrous iron')
+    expect(made('silver-nitrate', 10)).toEqual([])
+    expect(precursorNotes(null)).toEqual([])
+  })
+})
 
 const titles = (notes: readonly { title: string }[]) => notes.map((note) => note.title)
 

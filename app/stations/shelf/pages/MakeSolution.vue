@@ -22,6 +22,7 @@ import QuantityField from '../../../kit/QuantityField.vue'
 import RecipeRows from '../parts/RecipeRows.vue'
 import { undoBottle } from '../../../state/actions/shelf.actions'
 import { useSolutionForm } from '../useSolutionForm'
+import { precursorNotes } from '../precursorNotes'
 import WeighingOut from '../parts/WeighingOut.vue'
 
 const [route, router, workroom, notice] = [useRoute(), useRouter(), useWorkroom(), useNotice()]
@@ -86,6 +87,7 @@ useMarginNotes((): MarginNote[] => {
     ...(recipe.value?.stock.making.length
       ? [{ title: 'How to make it', lines: recipe.value.stock.making }]
       : []),
+    ...precursorNotes(solution.value),
     ...(recipe.value
       ? [{ title: 'Used for', lines: [recipe.value.usedFor.join(', '), recipe.value.stock.source] }]
       : []),
