@@ -41,6 +41,14 @@ test('a sheet takes from the tray it is floated on, and its record says from whi
   await page.clock.fastForward('10:05')
   await main.getByRole('button', { name: 'Lift it by a corner' }).click()
   await expect(page.getByRole('heading', { name: 'Dry the albumen', level: 1 })).toBeVisible()
+  await page.clock.fastForward('35:00')
+  await page.locator('.BigTarget:not(.is-bare, .is-quiet)').first().click()
+  // The silver bath is measured by drops of salt: 40 of 2 % to 1 ml are 11.6 %, by hand 40·0.05·0.02/58.44·169.87.
+  const silver = page.getByRole('region', { name: 'Silver bath' })
+  await silver.getByRole('button', { name: 'Fill the tray' }).click()
+  await silver.getByText('Strength by drops of salt').click()
+  await silver.getByLabel('Drops to the end of the milk').fill('40')
+  await expect(silver).toContainText('11.6 % w/v')
   // 8 × 10 in take 3.1 ml at 60 ml to the square metre.
   await open(page, '/prints')
   await page.getByText('Afloat').first().click()

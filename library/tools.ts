@@ -5,8 +5,8 @@ export const tools: Readonly<Record<ToolName, { name: string; prepare: string; l
   brush: {
     name: 'Brush',
     prepare:
-      'Soak the brush in distilled water and blot it until just damp. Use brushes without metal, one per process.',
-    lay: 'Brush in crossed strokes, lighter and lighter, then stop.',
+      'Soak the brush in distilled water and blot it until just damp. Use brushes without metal, one for each metal salt.',
+    lay: 'Load the brush and press it out on the rim of the glass. Brush in crossed strokes, lighter and lighter, then stop. Wash it in distilled water at once.',
   },
   rod: {
     name: 'Glass rod',

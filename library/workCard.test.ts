@@ -14,6 +14,8 @@ describe('processes for children', () => {
     const gentle = Object.values(processes).filter((one) => isGentle(one, startingChoices(one), substances))
     expect(gentle.map(({ id }) => id)).toContain('classic-cyanotype')
     expect(gentle.every(({ name }) => /cyanotype/i.test(name))).toBe(true)
+    // Its oxalate is harmful when swallowed.
+    expect(gentle.map(({ id }) => id)).not.toContain('new-cyanotype')
   })
   it('are not those of which a solution is not known', () => {
     const unknown = { ...classicCyanotype, components: [], baths: [], mixes: [], steps: [] }

@@ -5,6 +5,7 @@ import ChoiceRow from './ChoiceRow.vue'
 import BigTarget from './BigTarget.vue'
 import FigureValue from './FigureValue.vue'
 import FindingList from './FindingList.vue'
+import SilverByDrops from './SilverByDrops.vue'
 import SelectField from './SelectField.vue'
 import QuantityField from './QuantityField.vue'
 import { useBathPanel, type BathPanelProps } from './useBathPanel'
@@ -20,6 +21,7 @@ const {
   standing,
   solutesLine,
   capacityLine,
+  silverPercent,
   besides,
   use,
   MANNERS,
@@ -136,6 +138,11 @@ const {
       {{ words }}
       <KitButton kind="quiet" @click="use(other)">Use this one</KitButton>
     </p>
+    <SilverByDrops
+      v-if="bath && standing && silverPercent"
+      :wanted-percent="silverPercent"
+      :millilitres="standing.level.value"
+    />
     <FindingList :findings="findings" />
     <ul v-if="!bath" class="es-quiet">
       <li v-for="line in solution.stock.making" :key="line">{{ line }}</li>

@@ -102,6 +102,10 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     ].join('')
   })
 
+  /** Silver nitrate that the tray is meant to hold, %; 0 for another bath. */
+  const silverPercent = computed(
+    () => solutes.value.find(({ substanceId }) => substanceId === 'silver-nitrate')?.percentWv ?? 0,
+  )
   const MANNERS = [
     { id: 'reused', name: 'reused' },
     { id: 'oneShot', name: 'one-shot' },
@@ -269,6 +273,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     standing,
     solutesLine,
     capacityLine,
+    silverPercent,
     besides,
     use: baths.use,
     MANNERS,

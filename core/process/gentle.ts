@@ -7,7 +7,7 @@ import { trayOf } from './trays'
 
 /**
  * Whether a process may be offered to children, with an adult beside them who has made the solutions: no solution of it, as it
- * is used, carries the signal word “Danger” or may cause an allergy.
+ * is used, carries the signal word “Danger”, may cause an allergy, or is harmful when swallowed or on the skin.
  *
  * @param choices of the process; a bath that belongs to other choices does not count.
  * @returns `false` for a process whose solutions are not known.
@@ -32,6 +32,9 @@ export function isGentle(
   )
 }
 
+/** Allergy of skin and lungs; harmful when swallowed and on the skin. */
+const NOT_FOR_CHILDREN = ['H317', 'H334', 'H302', 'H312']
+
 function isGentleSolution(solutes: readonly SoluteDefinition[], book: SubstanceBook): boolean {
   const parts = solutes.flatMap(({ substanceId, percentWv }) => {
     const substance = book[substanceId]
@@ -39,5 +42,5 @@ function isGentleSolution(solutes: readonly SoluteDefinition[], book: SubstanceB
   })
   if (parts.length < solutes.length) return false
   const { signal, statements } = labelElements(mixtureStatements(parts))
-  return signal !== 'danger' && !statements.some((code) => ['H317', 'H334'].includes(code))
+  return signal !== 'danger' && !statements.some((code) => NOT_FOR_CHILDREN.includes(code))
 }

@@ -86,7 +86,8 @@ export const drying: StepDefinition = {
   cautions: [],
   begins: 'atOnce',
   press: { start: 'Start drying', finish: 'Dry: dull, not cool' },
-  habit: 'Trim the coated sheet a little smaller than the frame.',
+  habit:
+    'Trim the coated sheet a little smaller than the frame. What is not printed now goes into a light-proof bag inside a dry box.',
   endpoint: {
     good: 'The coat is dull and not cool to the back of the hand.',
     doubt: 'Shiny or cool: the negative will stick.',
@@ -122,7 +123,7 @@ export const exposing: StepDefinition = {
   begins: 'press',
   press: { start: 'Uncover and start', finish: 'Finish exposure' },
   habit:
-    'Put the negative’s printed side on the coat. Open only half of the back to check, so that the register stays.',
+    'Put the negative’s printed side on the coat, hinged with small tapes off the picture, and press evenly over the whole sheet. Open only half of the back to check, so that the register stays.',
   endpoint: {
     good: 'The time is up: shadows deep, highlights as this process needs them.',
     doubt: 'Less visible than last time: the lamp has dimmed, or the coat is too dry.',
@@ -218,7 +219,8 @@ export const hanging: StepDefinition = {
   kind: 'hang',
   title: 'Hang to dry',
   meanwhile: 'drying',
-  doing: 'Drain by a corner, blot between clean towels, and hang prints so that they do not touch.',
+  doing:
+    'Drain by a corner, blot between clean towels, and hang prints so that they do not touch, their faces away from the lamps.',
   why: 'Judge prints only when dry: they dry darker.',
   time: { leastSeconds: 1 * HOUR, standing: 'practice', source: 'Heavy paper overnight; common practice' },
   cautions: [],
@@ -238,7 +240,8 @@ export const chlorineWash: StepDefinition = {
   isKept: 'silver',
   cautions: ['silver'],
   press: { start: 'Start first wash', finish: 'Water is clear' },
-  habit: 'A dark tray shows milkiness. Collect the first waters in the silver jar.',
+  habit:
+    'A dark tray shows milkiness. Collect the first waters in the silver jar. Salted prints go muddy brown here and come back in the hypo.',
   endpoint: {
     good: 'Milk, then clear.',
     doubt: 'Still milky: change the water again.',

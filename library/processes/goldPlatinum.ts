@@ -198,6 +198,7 @@ export const goldPlatinum: ProcessDefinition = {
     ),
     {
       ...clearInSulfite,
+      habit: 'A blue hint goes here. The print looks weak before this bath: do not print longer for that.',
       why: 'The acid clears the iron. Without clearing, the print turns pink within weeks, then dark.',
     },
     washBetween,

@@ -217,7 +217,8 @@ export const gumSteps: StepDefinition[] = [
   {
     ...mixing,
     title: 'Mix gum and dichromate',
-    doing: 'Put gloves on. Stir equal parts without bubbles.',
+    doing: 'Put gloves on. Shake the pigment, then stir equal parts without bubbles.',
+    habit: 'Warm colours suit highlights, cool ones shadows. Try a small print first.',
     why: 'Dichromate makes gum harden in light. Its strength sets the contrast.',
     cautions: ['dichromate'],
     press: { start: 'Start', finish: 'Mixed: start coating' },
@@ -264,6 +265,7 @@ export const gumSteps: StepDefinition[] = [
     early: 'Dichromate carried into the next tray makes that waste too.',
     cautions: ['dichromate'],
     press: { start: 'Face down', finish: 'Next tray' },
+    habit: 'Use tongs: no fingers in water with dichromate. Do not touch the wet picture.',
     endpoint: {
       good: 'Yellow gone from the margin.',
       doubt: 'Still yellow: repeat, and collect this water too.',

@@ -70,7 +70,7 @@ const mask: StepDefinition = {
   title: 'Mask the edges',
   meanwhile: 'being masked',
   doing:
-    'Tape around the picture with low-tack tape and press its inner edge down. Pull it off, away from the picture, when the coat is dry.',
+    'Tape around the picture with low-tack tape and press its inner edge down. When the coat is dry, pull it off slowly at a low angle, about 45°, away from the picture.',
   why: 'Solution creeps under tape that is not pressed down.',
   endpoint: {
     good: 'The inner edge is flat all round.',

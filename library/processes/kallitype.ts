@@ -279,6 +279,8 @@ export const kallitype: ProcessDefinition = {
       title: 'Clear in citric acid',
       tray: 'clearing',
       time: { leastSeconds: 2 * MINUTE, mostSeconds: 5 * MINUTE, ...practice },
+      habit:
+        'It lightens here and comes back in the toner and as it dries. Weak acetic acid does as well as citric.',
       late: {
         afterSeconds: 6 * MINUTE,
         means: 'If clearing takes more than five or six minutes, this paper does not suit the process.',

@@ -185,7 +185,12 @@ export const palladiumPrintingOut: ProcessDefinition = {
       },
       objectsOnPrintingOut('brown'),
     ),
-    { ...clearInSulfite, time: { leastSeconds: 5 * MINUTE, ...starts('Five minutes') } },
+    {
+      ...clearInSulfite,
+      habit:
+        'An ochre veil of spare iron hides the depth until it clears; the print darkens a little in water.',
+      time: { leastSeconds: 5 * MINUTE, ...starts('Five minutes') },
+    },
     washBetween,
     clearInCitric,
     bindInEdta,

@@ -372,7 +372,7 @@ export const waxing: StepDefinition = {
   title: 'Wax it',
   meanwhile: 'being waxed',
   doing:
-    'Rub in a little wax paste in circles with a soft cloth, then polish with a clean one. Ventilate: the wax contains solvent.',
+    'Warm a little paste of beeswax in lavender oil, rub it in thinly in circles with a soft cloth, then polish with a clean one until it no longer drags. Ventilate: the oil is a solvent.',
   why: 'Wax fills the fibres: shadows deepen, and the silver is sealed from the air.',
   time: { mostSeconds: 10 * MINUTE, ...starts('A few minutes; ten') },
   cautions: ['wax'],

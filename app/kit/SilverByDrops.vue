@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { silverByDrops, silverToAdd } from '@core/chemistry/titration'
+import { numberOrNull } from '@core/quantity/number'
+import { usePreferences } from '../state/preferences.store'
+import FigureValue from './FigureValue.vue'
+import TextField from './TextField.vue'
+import { texts } from './words'
+
+/** How strong a silver bath still is, by drops of salt water, and what brings it back. */
+const props = defineProps<{ wantedPercent: number; millilitres: number }>()
+const preferences = usePreferences()
+const [drops, salt] = [ref(''), ref('2')]
+const found = computed(() => {
+  const [counted, percent] = [numberOrNull(drops.value), numberOrNull(salt.value)]
+  if (counted === null || percent === null || !(counted > 0) || !(percent > 0)) return null
+  return silverByDrops({
+    sampleMillilitres: 1,
+    drops: counted,
+    dropsPerMillilitre: preferences.chosen.dropsPerMillilitre,
+    saltPercent: percent,
+  })
+})
+const missing = computed(
+  () => found.value && silverToAdd(props.wantedPercent, found.value.value, props.millilitres),
+)
+</script>
+
+<template>
+  <details class="SilverByDrops">
+    <summary>Strength by drops of salt</summary>
+    <p class="es-quiet">{{ texts.silverByDrops }}</p>
+    <div>
+      <TextField v-model="drops" label="Drops to the end of the milk" placeholder="40" />
+      <TextField v-model="salt" label="Salt water, %" />
+      <FigureValue v-if="found" label="silver nitrate in the bath" :figure="found" />
+      <FigureValue v-if="missing && missing.value > 0" label="silver nitrate to add" :figure="missing" />
+    </div>
+  </details>
+</template>
+
+<style scoped>
+.SilverByDrops div {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--es-space-3) var(--es-space-6);
+}
+
+summary {
+  min-height: 1.5rem;
+  color: var(--es-quiet);
+  cursor: pointer;
+}
+</style>
