@@ -1,10 +1,11 @@
 import { refusalAt } from '../errors'
-import type { Judged, Measured, Tested, SheetEvent } from '../schema/event'
+import type { Judged, SheetEvent } from '../schema/event'
 import type { Hold } from './clock'
 import { begin } from './begin'
 import { copied, growing, type Grow } from './grow'
 import { historyOf, isAboutEntries } from './history'
 import { leaveOut } from './leaveOut'
+import { hungStep, judgeCoat, measure, readStrip, test } from './readings'
 import { madeUpFor } from './shortened'
 import { type StepState, type RunState, emptyRun } from './runState'
 
@@ -96,54 +97,6 @@ function judge(state: RunState, event: Judged, grow: Grow): RunState {
   const judged = { ...state, judgements: grow(state.judgements, event) }
   const atHang = state.steps[state.current] === hang
   return event.moment !== 'wet' && atHang ? finish(judged, event.at) : judged
-}
-
-/** The step of hanging, which has to have begun before a print is looked at. */
-function hungStep(state: RunState, what: 'judge' | 'measure' | 'test'): StepState {
-  const hang = state.steps.find((step) => step.planned.kind === 'hang')
-  if (!hang || (!hang.startedAt && !hang.skipped))
-    throw refuse(
-      'not-hung',
-      'The print has not been hung to dry yet.',
-      `Finish its last bath, then ${what} it.`,
-    )
-  return hang
-}
-
-function measure(state: RunState, event: Measured, grow: Grow): RunState {
-  hungStep(state, 'measure')
-  return { ...state, measurements: grow(state.measurements, event) }
-}
-
-function test(state: RunState, event: Tested, grow: Grow): RunState {
-  hungStep(state, 'test')
-  return { ...state, tested: grow(state.tested ?? [], event) }
-}
-
-function judgeCoat(state: RunState, event: Extract<SheetEvent, { type: 'coatJudged' }>): RunState {
-  if (!state.steps.some((step) => step.planned.coat === event.coat && step.startedAt !== undefined))
-    throw refuse(
-      'not-coated',
-      'This coat has not been applied yet.',
-      'Coat the sheet, then say whether it was enough.',
-    )
-  const { coat, said, byMillilitres } = event
-  const others = state.coatsJudged.filter((one) => one.coat !== coat)
-  return {
-    ...state,
-    coatsJudged: [...others, { coat, said, ...(byMillilitres !== undefined && { byMillilitres }) }],
-  }
-}
-
-function readStrip(state: RunState, event: Extract<SheetEvent, { type: 'stripRead' }>): RunState {
-  if (!state.steps.some((step) => step.planned.kind === 'expose' && step.finishedAt !== undefined))
-    throw refuse(
-      'not-exposed',
-      'This strip has not been exposed yet.',
-      'Expose and process it, then read it.',
-    )
-  const { at, densities, by, mark } = event
-  return { ...state, stripRead: { at, densities, by, ...(mark !== undefined && { mark }) } }
 }
 
 type Work = Extract<
