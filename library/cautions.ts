@@ -46,7 +46,7 @@ export const cautions = {
   thiosulfate: { id: 'thiosulfate', title: 'Plain hypo', text: 'With acid it gives off sulfur dioxide: wash the print between the two. Never mix with hypochlorite or peroxide. Spent fixer holds silver and goes to the fixer jar.' },
   uv: { id: 'uv', title: 'Ultraviolet light', text: 'Burns the eyes within minutes and the skin: do not look at the source. Close the cover before the lamp goes on; wear glasses that stop ultraviolet. The sun counts too.' },
   wax: { id: 'wax', title: 'Wax and its solvent', text: 'Flammable vapours: no flame, moving air, lids closed. Rags soaked with it can ignite without a flame: spread them out to dry outdoors.' },
-  warmth: { id: 'warmth', title: 'Warm gelatin', text: 'Hot water scalds: warm the gelatin in a water bath, not on the flame. Kitchen ware never goes back to the kitchen.' },
+  warmth: { id: 'warmth', title: 'Warm size', text: 'Hot water and hot starch scald: warm gelatin in a water bath, not on the flame. Kitchen ware never goes back to the kitchen.' },
 } as const satisfies Readonly<Record<string, Caution>> // prettier-ignore
 
 /** The caution of that id, or `undefined` where the library has none. */

@@ -33,6 +33,8 @@ describe('what the margin says of a metal salt', () => {
   it('tells how an old ferric oxalate is tested, and nothing of other salts', () => {
     expect(made('ferric-oxalate', 20)[0]?.lines[0]).toContain('blue is ferrous iron')
     expect(made('silver-nitrate', 10)).toEqual([])
+    // A toner is made from the stock, not from powder of a few hundredths of a gram.
+    expect(made('sodium-chloropalladite', 0.05)).toEqual([])
     expect(precursorNotes(null)).toEqual([])
   })
 })
