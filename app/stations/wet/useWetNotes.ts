@@ -1,4 +1,5 @@
 import { digits } from '@core/quantity/format'
+import { heatOf } from '@core/process/bathHeat'
 import { strengthOff } from '@core/process/baths'
 import { texts } from './words'
 import { computed, type Ref } from 'vue'
@@ -99,6 +100,8 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
         },
       ]
     const lines = meetsLines(bath, standing)
+    const heat = stepWords.value?.role === 'develop' ? heatOf(bath, baths.all) : null
+    if (heat) lines.push(heat.says === 'differs' ? texts.developerDiffers(heat) : texts.measureDeveloper)
     const planned = baths.solutesOf(one.definition, solution, one.sheet.choices)
     const isOff = strengthOff(bath, planned) > NOTABLE
     if (isOff)

@@ -1,5 +1,9 @@
 /** Sentences of the wet side, page by page. */
 export const texts = {
+  measureDeveloper:
+    'Its temperature was not measured. A colder or hotter developer changes colour and speed: measure it below its tray.',
+  developerDiffers: ({ before, now }: { before: number; now: number }) =>
+    `${now} °C, and the one before it ${before} °C: expect another colour and speed.`,
   // WetStation
   printAppearsHereWhenIts:
     'A print appears here when its exposure is finished. Each tray has a clock; you decide by eye when to move on.',
