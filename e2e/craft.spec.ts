@@ -12,7 +12,9 @@ test('a room that is too dry says what it does to the print, and which salt mend
   await page.getByLabel('The room', { exact: true }).fill('21 C, 18 %')
   await page.getByLabel('The room', { exact: true }).press('Enter')
   await expect(main).toContainText('18 %, aim at about 50 %.')
-  await expect(main).toContainText(/saturated solution of magnesium nitrate \(54 %\) for 30.min\./)
+  await expect(main).toContainText(
+    /saturated solution of magnesium nitrate \(54 %\), clear of it, for 30.min\./,
+  )
   await page.getByLabel('The room', { exact: true }).fill('21 C, 52 %')
   await page.getByLabel('The room', { exact: true }).press('Enter')
   await expect(main).toContainText(/The room: 21.°C, 52.%/)
@@ -30,6 +32,7 @@ test('a drop test for iron says what to do, stands in the record, and is undone'
   await expect(main.getByText('Silver left')).toBeHidden()
   await main.getByText('Iron left', { exact: true }).click()
   await expect(main).toContainText('1 % potassium ferricyanide')
+  await expect(main.getByRole('button', { name: 'Save test' })).toBeDisabled()
   await main.getByText('A clear stain', { exact: true }).click()
   await expect(main).toContainText('Clear it again in a fresh bath')
   await main.getByRole('button', { name: 'Save test' }).click()

@@ -166,6 +166,12 @@ test('a tablet is typed, kept, compared, and says what suits a negative', async 
   await page.getByLabel('Density range of a negative').fill('1.6')
   await expect(meet).toContainText('2 drops')
   await expect(meet).not.toContainText('make a harder negative')
+  // A tablet with chlorate in its coat tells of chlorate, and nothing of platinate.
+  await pick(page, 'Learn from my tablet', 'hard')
+  await meet.getByLabel('It was printed with', { exact: true }).fill('4')
+  await pick(page, 'of', 'Oxalate with chlorate')
+  await expect(meet).toContainText('0 parts')
+  await expect(meet).toContainText('2 drops')
 })
 
 test('the light in the dim room: no blue anywhere, charts included', { tag: '@long' }, async ({ page }) => {

@@ -2,7 +2,7 @@ import type { PermanenceTest } from '@core/judge/permanence'
 
 const memory = { standing: 'memory', source: 'From memory of the literature, not checked' } as const
 
-/** Drops on a damp margin that will be trimmed, and a half that lies in the light. */
+/** Drops on a damp margin that will be trimmed, and a half that is left in the light. */
 export const permanenceTests: readonly PermanenceTest[] = [
   {
     id: 'silver',

@@ -2,14 +2,14 @@
 import { computed, ref } from 'vue'
 import { silverByDrops, silverToAdd } from '@core/chemistry/titration'
 import { numberOrNull } from '@core/quantity/number'
-import { usePreferences } from '../state/preferences.store'
+import { useDropper } from '../state/useCoverage'
 import FigureValue from './FigureValue.vue'
 import TextField from './TextField.vue'
 import { texts } from './words'
 
 /** How strong a silver bath still is, by drops of salt water, and what brings it back. */
 const props = defineProps<{ wantedPercent: number; millilitres: number }>()
-const preferences = usePreferences()
+const dropper = useDropper()
 const [drops, salt] = [ref(''), ref('2')]
 const found = computed(() => {
   const [counted, percent] = [numberOrNull(drops.value), numberOrNull(salt.value)]
@@ -17,7 +17,7 @@ const found = computed(() => {
   return silverByDrops({
     sampleMillilitres: 1,
     drops: counted,
-    dropsPerMillilitre: preferences.chosen.dropsPerMillilitre,
+    dropsPerMillilitre: dropper.value.dropsPerMillilitre,
     saltPercent: percent,
   })
 })

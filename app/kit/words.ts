@@ -17,7 +17,7 @@ export const texts = {
   }) =>
     `${said.humidity} %, aim at about ${said.aim} %. ${said.does} ${
       said.isDry ? 'Humidify' : 'Dry'
-    } the room, or lay the sheet in a closed box over a saturated solution of ${said.salt} (${said.over} %) for ${said.time}.`,
+    } the room, or lay the sheet in a closed box over a saturated solution of ${said.salt} (${said.over} %), clear of it, for ${said.time}.`,
 
   // RowPanel
   pressCountsFor: ({ numbers }: { numbers: string }) => `The next press counts for sheets ${numbers}.`,

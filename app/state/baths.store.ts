@@ -53,7 +53,7 @@ export const useBaths = defineStore('baths', () => {
     return [...standing.filter(isFirst), ...standing.filter((bath) => !isFirst(bath))]
   }
   const standing = (...tray: Parameters<typeof standingFor>): Bath | null => standingFor(...tray)[0] ?? null
-  /** The next print goes into this bath, whatever stands beside it. */
+  /** The next print goes into this bath, although others stand beside it. */
   const use = ({ id, bath }: Pick<Bath, 'id' | 'bath'>) => (inUse.value[bath] = id)
 
   /** The solution of the step that a sheet is at; with `isIn`, only where it has gone in. */

@@ -165,7 +165,7 @@ describe('files that the browser has lost', () => {
   const runId = workroom().records.paperRuns[0]!.id
   beforeEach(() => data.writeImport(data.db, theirs(), new Set()))
 
-  it('of logs: nobody goes on from them as if there were none', async () => {
+  it('of logs: no one goes on from them as if there were none', async () => {
     const find = lose(data.db.logBundles)
     await expect(data.logOf(SHEET)).rejects.toThrow(refusing('lost-file'))
     await expect(data.append(SHEET, drop)).rejects.toThrow(refusing('lost-file'))
@@ -197,7 +197,7 @@ describe('files that the browser has lost', () => {
     expect(after.standings).toEqual(here.standings)
   })
 
-  it('of standings: the logs tell the same, and they can be made anew', async () => {
+  it('of standings: the logs tell the same, and they can be made again', async () => {
     const before = await data.contentsOf(data.db)
     const find = lose(data.db.standingBundles)
     const states = new Map<string, RunState>()
@@ -215,7 +215,7 @@ describe('files that the browser has lost', () => {
     expect(await data.contentsOf(data.db)).toEqual(before)
   })
 
-  it('of standings: an import makes anew what it does not bring', async () => {
+  it('of standings: an import makes again what it does not bring', async () => {
     const before = await data.contentsOf(data.db)
     const find = lose(data.db.standingBundles)
     const { lost } = await data.legibleContents(data.db)

@@ -30,6 +30,13 @@ describe('a conditioning box', () => {
     expect(Math.abs(humidityOver(salt, 25).value - published)).toBeLessThan(0.1)
   })
 
+  it('is not reckoned on where no one measured: a room of 0 or 50 °C has the air of 10 or 35 °C', () => {
+    for (const salt of BOX_SALTS) {
+      expect(humidityOver(salt, 0).value).toBe(humidityOver(salt, 10).value)
+      expect(humidityOver(salt, 50).value).toBe(humidityOver(salt, 35).value)
+    }
+  })
+
   it('has the nearest salt for what is aimed at', () => {
     expect([30, 45, 50, 60, 80].map((aim) => saltFor(aim).name)).toEqual([
       'magnesium chloride',

@@ -37,14 +37,18 @@ export const BOX_SALTS: readonly BoxSalt[] = [
   { name: 'sodium chloride', at20: 75.5, at25: 75.3 },
 ]
 
+/** Beyond these temperatures the line is not drawn on, °C. */
+const BOX_CELSIUS = [10, 35] as const
+
 /**
- * Relative humidity over a saturated salt, on a straight line between 20 and 25 °C.
+ * Relative humidity over a saturated salt, on the straight line through 20 and 25 °C.
  *
- * @param celsius of the box, 10 to 35.
+ * @param celsius of the box; below 10 and above 35 the value at these ends holds.
  */
 export function humidityOver(salt: BoxSalt, celsius: number): Figure {
+  const box = Math.min(BOX_CELSIUS[1], Math.max(BOX_CELSIUS[0], celsius))
   return {
-    value: salt.at20 + ((salt.at25 - salt.at20) * (celsius - 20)) / 5,
+    value: salt.at20 + ((salt.at25 - salt.at20) * (box - 20)) / 5,
     unit: '% RH',
     working: {
       words: 'relative humidity over the saturated solution',
@@ -52,7 +56,7 @@ export function humidityOver(salt: BoxSalt, celsius: number): Figure {
       inputs: [
         { name: 'at 20 °C', symbol: 'h₂₀', value: salt.at20, unit: '%' },
         { name: 'at 25 °C', symbol: 'h₂₅', value: salt.at25, unit: '%' },
-        { name: 'of the box', symbol: 't', value: celsius, unit: '°C' },
+        { name: 'of the box', symbol: 't', value: box, unit: '°C' },
       ],
       standing: 'published',
       source: 'Greenspan 1977, humidity fixed points of saturated salt solutions; values from memory',
@@ -78,7 +82,7 @@ const CONDITIONING = {
 /**
  * How long a sheet lies in a conditioning box until its coat has the humidity of the air in it.
  *
- * @param gramsPerM2 of the paper; `undefined` where it is not known, which is taken for a heavy one.
+ * @param gramsPerM2 of the paper; `undefined` where it is not known, which counts as a heavy one.
  * @returns seconds, half an hour to two hours.
  */
 export function conditioningTime(gramsPerM2: number | undefined): Figure {

@@ -38,11 +38,11 @@ export const MeasuredParts = {
   readings: z.array(Reading).min(1).max(200),
 }
 
-/** What a test of permanence showed: a drop on a damp margin, or a half that lay in the light. */
+/** What a test of permanence showed: a drop on a damp margin, or a half that was left in the light. */
 export const TestedParts = {
   test: z.enum(['silver', 'hypo', 'iron', 'fade']),
   showed: z.enum(['nothing', 'trace', 'stain']),
-  /** Of a fade test: how long the half lay in the light, and how much of it. */
+  /** Of a fade test: how long the half was in the light, and how much of it. */
   days: z.number().gt(0).max(36_500).optional(),
   millijoulesPerCm2: z.number().gt(0).max(1e9).optional(),
   note: Line,

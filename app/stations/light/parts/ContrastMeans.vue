@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { numberOrNull } from '@core/quantity/number'
-import { meetNegative } from '@core/tone/contrast'
+import { meetNegative, type ContrastMeans, type OwnScale } from '@core/tone/contrast'
 import { contrastMeans, otherMeans } from '@library/contrast'
 import { cautionOf, processes } from '@library/index'
 import FigureValue from '../../../kit/FigureValue.vue'
@@ -33,15 +33,18 @@ const amount = ref('0')
 const tablets = computed(() =>
   props.own.filter((one) => one.processId === undefined || one.processId === processId.value),
 )
-const scales = computed(() => {
+const ways = computed(() => contrastMeans.filter((one) => one.processId === processId.value))
+/** What was in its coat: a plain tablet tells of every means, another one of its own only. */
+const usedId = ref('')
+const used = computed(() => ways.value.find(({ id }) => id === usedId.value) ?? ways.value[0])
+function ownOf(one: ContrastMeans): OwnScale[] {
   const tablet = tablets.value.find(({ id }) => id === learntId.value)
-  const used = numberOrNull(amount.value)
-  return tablet && used !== null && used >= 0 ? [{ amount: used, scale: tablet.scale }] : []
-})
+  const quantity = numberOrNull(amount.value)
+  if (!tablet || quantity === null || quantity < 0) return []
+  return quantity === 0 || one.id === used.value?.id ? [{ amount: quantity, scale: tablet.scale }] : []
+}
 const rows = computed(() =>
-  contrastMeans
-    .filter((one) => one.processId === processId.value)
-    .map((means) => ({ means, found: meetNegative(props.range, means, scales.value) })),
+  ways.value.map((one) => ({ means: one, found: meetNegative(props.range, one, ownOf(one)) })),
 )
 const SAYS = { meets: '', tooLong: texts.negativeTooLong, tooShort: texts.negativeTooShort } as const
 </script>
@@ -59,7 +62,19 @@ const SAYS = { meets: '', tooLong: texts.negativeTooLong, tooShort: texts.negati
           clearable
           placeholder="none"
         />
-        <TextField v-if="learntId" v-model="amount" label="It was printed with" hint="drops or parts" />
+        <TextField
+          v-if="learntId"
+          v-model="amount"
+          label="It was printed with"
+          hint="drops or parts; 0 for plain"
+        />
+        <SelectField
+          v-if="learntId && ways.length > 1 && amount.trim() !== '0'"
+          :model-value="used?.id ?? ''"
+          label="of"
+          :options="ways"
+          @update:model-value="usedId = $event"
+        />
       </template>
     </div>
     <div v-for="{ means, found } in rows" :key="means.id" class="ContrastMeans-row">

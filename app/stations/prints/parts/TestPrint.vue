@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { parseQuantity } from '@core/quantity/parse'
 import type { PermanenceTest } from '@core/judge/permanence'
 import type { Happening, Tested } from '@core/schema/event'
@@ -16,7 +16,9 @@ const emit = defineEmits<{ write: [happening: Happening]; close: [] }>()
 
 const testId = ref<string | undefined>(props.tests[0]?.id)
 const test = computed(() => props.tests.find(({ id }) => id === testId.value))
-const showed = ref<string | undefined>('nothing')
+/** Chosen for each test: what was not seen is not recorded. */
+const showed = ref<string | undefined>()
+watch(testId, () => (showed.value = undefined))
 const SHOWED = computed(() =>
   test.value?.id === 'fade'
     ? [
@@ -44,7 +46,7 @@ async function save(): Promise<void> {
       if (dose.value.trim())
         found.millijoulesPerCm2 = parseQuantity(dose.value, 'dose', { field: 'dose', bareUnit: 'mJPerCm2' })
     }))
-  if (!isRead || !test.value) return
+  if (!isRead || !test.value || !showed.value) return
   emit('write', {
     type: 'tested',
     test: test.value.id,
@@ -69,7 +71,9 @@ async function save(): Promise<void> {
         {{ cautionOf(id)?.text }}
       </p>
       <ChoiceRow v-model="showed" label="It showed" :options="SHOWED" />
-      <p class="es-quiet">{{ showed === 'nothing' ? test.clean : `${test.stain} ${test.remedy}` }}</p>
+      <p v-if="showed" class="es-quiet">
+        {{ showed === 'nothing' ? test.clean : `${test.stain} ${test.remedy}` }}
+      </p>
       <div v-if="test.id === 'fade'" class="TestPrint-light">
         <QuantityField
           v-model="days"
@@ -92,7 +96,7 @@ async function save(): Promise<void> {
       <p class="es-quiet">{{ test.source }}.</p>
     </template>
     <div class="TestPrint-acts">
-      <BigTarget label="Save test" @press="save" />
+      <BigTarget label="Save test" :disabled="!showed" @press="save" />
       <BigTarget quiet label="Cancel" hint="escape" @press="emit('close')" />
     </div>
   </form>
