@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { bottle } from '@core/fixtures/substances'
-import { T0, uuid } from '@core/fixtures/logs'
+import { begun, T0, uuid } from '@core/fixtures/logs'
+import { sheet } from '@core/fixtures/workroom'
 import { leftIn, takenByBottle } from '@core/chemistry/lots'
 import { writeProcessFile } from '@core/process/processFile'
 import { replay } from '@core/run/run'
@@ -12,19 +13,21 @@ import type * as database from '../../storage/db'
 import type * as log from '../../storage/log'
 import type * as paper from './paper.actions'
 import type * as processes from './process.actions'
+import type * as sheets from './sheet.actions'
 import type * as shelf from './shelf.actions'
 
 // The workroom asks the page which one it is, so there has to be a page before it is loaded.
 Object.assign(globalThis, { document: { querySelector: () => null, addEventListener: () => undefined } })
 
 let db: typeof database.db
-let act: typeof shelf & typeof paper & typeof processes & typeof log & typeof archives
+let act: typeof shelf & typeof sheets & typeof paper & typeof processes & typeof log & typeof archives
 
 beforeAll(async () => {
   ;({ db } = await import('../../storage/db'))
   act = {
     ...(await import('../../workers/archives')),
     ...(await import('../../storage/log')),
+    ...(await import('./sheet.actions')),
     ...(await import('./shelf.actions')),
     ...(await import('./paper.actions')),
     ...(await import('./process.actions')),
@@ -251,5 +254,24 @@ describe('a shelf in an archive', () => {
     await writeImport(db, read, new Set())
     expect(await counts()).toEqual(before)
     expect(await left(bottle(1).id)).toBe(80)
+  })
+})
+
+describe('the plan of a sheet', () => {
+  const read = { sheet, sheets: 1, titles: [], papers: [], bottles: [], lights: [] }
+
+  it('is changed until work starts, and then only after the start is undone', async () => {
+    const firstId = await act.writeSheets(read)
+    const changing = (await db.sheets.get(firstId))!
+    await act.writeSheets({ ...read, sheet: { ...sheet, title: 'Slip' } }, { changing })
+    expect(await db.sheets.get(firstId)).toMatchObject({ title: 'Slip' })
+    await act.append(firstId, begun)
+    expect((await act.stateWritten(firstId))?.last?.type).toBe('begun')
+    const late = act.writeSheets({ ...read, sheet: { ...sheet, title: 'Quay' } }, { changing })
+    await expect(late).rejects.toMatchObject({ code: 'begun-already' })
+    expect((await db.sheets.get(firstId))?.title).toBe('Slip')
+    await act.undo(firstId)
+    await act.writeSheets({ ...read, sheet: { ...sheet, title: 'Quay' } }, { changing })
+    expect((await db.sheets.toArray()).map(({ title }) => title)).toEqual(['Quay'])
   })
 })

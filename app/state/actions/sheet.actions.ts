@@ -1,10 +1,12 @@
 import { v4 as uuid } from 'uuid'
+import { CoreError } from '@core/errors'
 import { Sheet, type Bottle, type Paper } from '@core/schema/records'
+import type { RunState } from '@core/run/runState'
 import type { Light } from '@core/schema/light'
 import type { Happening, PlannedStep } from '@core/schema/event'
 import { db } from '../../storage/db'
 import { append, undo } from '../../storage/log'
-import { addRunState } from '../../storage/runStates'
+import { addRunState, stateIn } from '../../storage/runStates'
 import { BY_NUMBER } from '../../storage/workroomDb'
 
 /** A sheet ready to be recorded, with the papers, bottles and lights that were named for the first time. */
@@ -25,7 +27,7 @@ export interface SheetsToSave {
 
 /** What a new sheet hangs on besides what was typed. */
 export interface SheetTies {
-  /** The plan that is changed, as long as its work has not begun. */
+  /** The sheet whose plan is changed, as long as its work has not begun. */
   changing?: Sheet | null
   /** The print that it is a further layer over. */
   under?: Sheet | null
@@ -40,6 +42,7 @@ export interface SheetTies {
  * first time.
  *
  * @returns the id of the first.
+ * @throws CoreError `begun-already` where the plan of a sheet in work would be changed.
  */
 export async function writeSheets(
   read: SheetsToSave,
@@ -58,6 +61,7 @@ export async function writeSheets(
         db.lights.bulkPut(read.lights),
       ])
       if (changing) {
+        if ((await stateIn(db, firstId))?.begunAt) throw begunAlready()
         // What stays with a sheet while its plan changes, and what was typed again.
         await db.sheets.put(Sheet.parse({ ...kept(changing), ...read.sheet, id: firstId }))
         return
@@ -89,6 +93,17 @@ export async function writeSheets(
   )
   return firstId
 }
+
+/** How far the work on a sheet is by what is written now, which the screen may not show yet. */
+export const stateWritten = (sheetId: string): Promise<RunState | undefined> => stateIn(db, sheetId)
+
+const begunAlready = () =>
+  new CoreError({
+    code: 'begun-already',
+    field: 'sheet',
+    problem: 'Work on this sheet has started, so its plan stays as it is.',
+    remedy: 'Undo the start on the sheet’s page in Coat, then change the plan.',
+  })
 
 const kept = ({ number, createdAt, batch, over, after, edition }: Sheet) => ({
   number,

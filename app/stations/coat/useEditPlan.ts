@@ -1,6 +1,7 @@
 import { until } from '@vueuse/core'
 import { computed, type ComputedRef } from 'vue'
 import { useRouter } from 'vue-router'
+import { stateWritten } from '../../state/actions/sheet.actions'
 import type { SheetInRoom } from '../../state/workroom.store'
 
 /** The way back to the plan of a sheet. Until the first drop it can be changed: the start is undone for that. */
@@ -9,10 +10,12 @@ export function useEditPlan(inHand: ComputedRef<SheetInRoom | null>, undoLast: (
   const mayEditPlan = computed(() => inHand.value?.state.last?.type === 'begun')
   async function editPlan(): Promise<void> {
     const sheetId = inHand.value?.sheet.id
-    if (mayEditPlan.value) {
+    if (!sheetId) return
+    // What is written counts: the start may have been pressed just before, and not be on screen yet.
+    const written = await stateWritten(sheetId)
+    if (written?.last?.type === 'begun') {
       await undoLast()
-      // The form takes a plan only of a sheet whose work has not begun.
-      await until(() => inHand.value?.state.begunAt ?? null).toBe(null)
+      await until(() => inHand.value?.state.length ?? 0).toMatch((length) => length > written.length)
     }
     await router.push({ name: 'begin', query: { sheet: sheetId } })
   }

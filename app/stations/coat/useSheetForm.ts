@@ -36,10 +36,10 @@ export function useSheetForm() {
     useNotice(),
   ]
   const lights = useLights()
-  /** A plan that is being changed, as long as its work has not begun. */
+  /** The sheet whose plan is being changed. Saving is refused once its work has started. */
   const changing = computed(() => {
     const found = typeof route.query.sheet === 'string' ? workroom.find(route.query.sheet) : undefined
-    return found && found.state.begunAt === null ? found.sheet : null
+    return found?.sheet ?? null
   })
   /** The finished print over which a further layer is planned. */
   const under = computed(() => {
