@@ -1,5 +1,6 @@
 import type { ProcessDefinition } from '@core/schema/definition'
 import { DAY, memory, practice, starts, WEEK, YEAR } from './blocks'
+import { palladiumToner, platinumToner } from './toners'
 import { fixes, hypoClearBath, serves } from './wetSteps'
 
 /** What is in the trays of a kallitype: developer, acid, toners, fixer, hypo clear. */
@@ -71,38 +72,8 @@ export const kallitypeBaths: ProcessDefinition['baths'] = [
     },
     use: serves(0.5),
   },
-  {
-    id: 'palladium',
-    name: 'Palladium toner',
-    cautions: ['noble'],
-    when: [{ choice: 'toner', is: ['palladium'] }],
-    stock: {
-      solutes: [
-        { substanceId: 'sodium-chloropalladite', percentWv: 0.05 },
-        { substanceId: 'citric-acid', percentWv: 0.5 },
-      ],
-      making: ['A few millilitres of the 15 % stock per litre, with 5 g of citric acid.'],
-      keepsSeconds: WEEK,
-      ...memory,
-    },
-    use: serves(0.5),
-  },
-  {
-    id: 'platinum',
-    name: 'Platinum toner',
-    cautions: ['platinum'],
-    when: [{ choice: 'toner', is: ['platinum'] }],
-    stock: {
-      solutes: [
-        { substanceId: 'potassium-chloroplatinite', percentWv: 0.05 },
-        { substanceId: 'citric-acid', percentWv: 0.5 },
-      ],
-      making: ['A few millilitres of the 20 % stock, warmed clear, per litre, with 5 g of citric acid.'],
-      keepsSeconds: WEEK,
-      ...memory,
-    },
-    use: serves(0.5),
-  },
+  palladiumToner,
+  platinumToner,
   {
     id: 'fixer',
     name: 'Mild alkaline fixer',

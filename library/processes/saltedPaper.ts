@@ -1,6 +1,7 @@
 import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import { cautions } from '../cautions'
 import {
+  chlorineWash,
   DAY,
   drying,
   finalWash,
@@ -20,16 +21,17 @@ import {
   deeper,
 } from './blocks'
 import {
+  clearHypo,
+  fixAgain,
   fixingChoice,
-  goldChoice,
-  goldToner,
+  fixInHypo,
   hypoClearBath,
   plainHypo,
   second,
-  silverFinish,
   waxChoice,
   waxing,
 } from './wetSteps'
+import { tonedAfter, tonedBefore, tonerBaths, tonerChoice } from './toners'
 import { objectsOnPrintingOut, subjectChoice, throughEither } from './photograms'
 
 const brushSilver: StepDefinition = {
@@ -113,7 +115,7 @@ export const saltedPaper: ProcessDefinition = {
     },
     { id: 'silver', name: 'Silver', parts: [{ component: 'silver', parts: 1 }] },
   ],
-  baths: [goldToner, plainHypo, second(plainHypo), hypoClearBath],
+  baths: [...tonerBaths, plainHypo, second(plainHypo), hypoClearBath],
   ...deeper(0.5, 'Print clearly darker than the final print', 'Washing and fixing lighten it.'),
   tools: ['cotton', 'brush', 'rod'],
   lighting: SILVER_LIGHTING,
@@ -172,7 +174,7 @@ export const saltedPaper: ProcessDefinition = {
         },
       ],
     },
-    goldChoice,
+    tonerChoice('gold', 'plain silver fades'),
     fixingChoice,
     waxChoice,
     subjectChoice,
@@ -302,7 +304,12 @@ export const saltedPaper: ProcessDefinition = {
       { ...printingOut, habit: 'Tissue over the frame slows the light and raises contrast.' },
       objectsOnPrintingOut('red-brown'),
     ),
-    ...silverFinish.slice(0, -1),
+    chlorineWash,
+    ...tonedBefore,
+    fixInHypo,
+    fixAgain,
+    ...tonedAfter,
+    clearHypo,
     {
       ...finalWash,
       time: {
@@ -317,6 +324,11 @@ export const saltedPaper: ProcessDefinition = {
   cautions: [
     cautions.silver,
     cautions.noble,
+    cautions.platinum,
+    cautions.thiocyanate,
+    cautions.reproductive,
+    cautions.selenium,
+    cautions.acid,
     cautions.thiosulfate,
     cautions.sulfite,
     cautions.warmth,

@@ -28,15 +28,23 @@ import {
   fixAgain,
   fixingChoice,
   fixInHypo,
-  goldChoice,
-  goldToner,
   hypoClearBath,
   plainHypo,
-  rinseToner,
   second,
   fixes,
   toneInGold,
 } from './wetSteps'
+import {
+  goldToner,
+  inSourToner,
+  platinumToner,
+  rinseGold,
+  rinseToner,
+  tonedAfter,
+  tonedBefore,
+  tonerBaths,
+  tonerChoice,
+} from './toners'
 import { objectsOnPrintingOut, subjectChoice, throughEither } from './photograms'
 
 /** Albumen paper takes a weaker hypo than the others. */
@@ -105,7 +113,7 @@ export const albumen: ProcessDefinition = {
     },
   ],
   mixes: [],
-  baths: [goldToner, weakHypo, second(weakHypo), hypoClearBath],
+  baths: [...tonerBaths, weakHypo, second(weakHypo), hypoClearBath],
   ...deeper(0.5, 'Print clearly darker than the final print', 'Washing and fixing lighten it.'),
   tools: [],
   lighting: SILVER_LIGHTING,
@@ -165,7 +173,7 @@ export const albumen: ProcessDefinition = {
         },
       ],
     },
-    goldChoice,
+    tonerChoice('gold', 'plain silver fades'),
     { ...fixingChoice, startsWith: 'two' },
     subjectChoice,
   ],
@@ -259,10 +267,10 @@ export const albumen: ProcessDefinition = {
     },
     ...throughEither(printingOut, objectsOnPrintingOut('red-brown')),
     chlorineWash,
-    toneInGold,
-    rinseToner,
+    ...tonedBefore,
     { ...fixInHypo, time: albumenFixing },
     { ...fixAgain, time: albumenFixing },
+    ...tonedAfter,
     { ...clearHypo, ...clearHypoOrWashAnHour },
     finalWash,
     hanging,
@@ -270,6 +278,11 @@ export const albumen: ProcessDefinition = {
   cautions: [
     cautions.silver,
     cautions.noble,
+    cautions.platinum,
+    cautions.thiocyanate,
+    cautions.reproductive,
+    cautions.selenium,
+    cautions.acid,
     cautions.thiosulfate,
     cautions.sulfite,
     cautions.alcohol,
@@ -326,6 +339,7 @@ export const collodionChloride: ProcessDefinition = {
   },
   baths: [
     { ...goldToner, when: undefined },
+    { ...platinumToner, when: [{ choice: 'toner', is: ['gold-platinum'] }] },
     {
       ...plainHypo,
       stock: { ...plainHypo.stock, solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 10 }] },
@@ -340,7 +354,7 @@ export const collodionChloride: ProcessDefinition = {
   lighting: SILVER_LIGHTING,
   film: WET_SPOT,
   chalk: { bears: true, why: 'The coat does not sink into the paper.' },
-  choices: [subjectChoice],
+  choices: [tonerChoice('gold', 'plain silver fades', ['gold', 'gold-platinum']), subjectChoice],
   lights: [
     {
       kind: 'sun',
@@ -400,6 +414,14 @@ export const collodionChloride: ProcessDefinition = {
       habit: 'The paper absorbs water and the coat does not, so the sheet curls. Hold it by the corners.',
       when: undefined,
     },
+    rinseGold,
+    {
+      ...inSourToner,
+      title: 'Tone in platinum',
+      tray: 'platinum',
+      trays: undefined,
+      when: [{ choice: 'toner', is: ['gold-platinum'] }],
+    },
     { ...rinseToner, when: undefined },
     {
       ...fixInHypo,
@@ -426,6 +448,8 @@ export const collodionChloride: ProcessDefinition = {
     cautions.ether,
     cautions.alcohol,
     cautions.noble,
+    cautions.platinum,
+    cautions.acid,
     cautions.thiosulfate,
     cautions.uv,
   ],

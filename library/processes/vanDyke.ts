@@ -21,17 +21,8 @@ import {
   YEAR,
   deeper,
 } from './blocks'
-import {
-  fixAgain,
-  fixes,
-  fixingChoice,
-  goldChoice,
-  goldToner,
-  madeUp,
-  rinseToner,
-  serves,
-  toneInGold,
-} from './wetSteps'
+import { fixAgain, fixes, fixingChoice, madeUp, serves } from './wetSteps'
+import { tonedAfter, tonedBefore, tonerBaths, tonerChoice } from './toners'
 import { subjectChoice, throughEither } from './photograms'
 
 /** Whether the first water is soured, where the tap is alkaline. */
@@ -129,7 +120,7 @@ export const vanDyke: ProcessDefinition = {
       use: serves(0.5),
       when: [{ choice: 'firstWater', is: ['acid'] }],
     },
-    goldToner,
+    ...tonerBaths,
   ],
   ...deeper(
     -0.25,
@@ -143,7 +134,12 @@ export const vanDyke: ProcessDefinition = {
     bears: false,
     why: 'Chalk turns the iron rusty and the whites yellow; a buffered paper prints weak.',
   },
-  choices: [subjectChoice, firstWaterChoice, { ...goldChoice, startsWith: 'none' }, fixingChoice],
+  choices: [
+    subjectChoice,
+    firstWaterChoice,
+    tonerChoice('none', 'it is the usual Van Dyke brown'),
+    fixingChoice,
+  ],
   lights: [
     {
       kind: 'sun',
@@ -238,12 +234,15 @@ export const vanDyke: ProcessDefinition = {
       cautions: ['silver'],
       press: { start: 'Start wash', finish: 'No yellow: fix it' },
     },
-    {
-      ...toneInGold,
-      doing:
-        'Rock in both directions, to the colour you want: gold makes it cooler and lets the hypo bleach less.',
-    },
-    rinseToner,
+    ...tonedBefore.map((step) =>
+      step.role === 'tone'
+        ? {
+            ...step,
+            doing:
+              'Rock in both directions, to the colour you want: a toned print is bleached less by the hypo.',
+          }
+        : step,
+    ),
     {
       ...bath,
       id: 'fix',
@@ -272,6 +271,7 @@ export const vanDyke: ProcessDefinition = {
       },
     },
     fixAgain,
+    ...tonedAfter,
     {
       ...finalWash,
       heavyPaper: { fromGramsPerM2: 200, leastSeconds: 30 * MINUTE, ...practice },
@@ -292,6 +292,10 @@ export const vanDyke: ProcessDefinition = {
     cautions.iron,
     cautions.acid,
     cautions.noble,
+    cautions.platinum,
+    cautions.thiocyanate,
+    cautions.reproductive,
+    cautions.selenium,
     cautions.thiosulfate,
     cautions.uv,
   ],

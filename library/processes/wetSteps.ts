@@ -1,17 +1,5 @@
 import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
-import {
-  bath,
-  chlorineWash,
-  DAY,
-  finalWash,
-  HOUR,
-  memory,
-  MINUTE,
-  practice,
-  ROCKED,
-  starts,
-  WEEK,
-} from './blocks'
+import { bath, DAY, MINUTE, practice, ROCKED, starts, WEEK } from './blocks'
 
 /** Baths and steps of the wet side that several processes share. */
 
@@ -40,24 +28,6 @@ export const fixes = (followedBy?: string): NonNullable<Bath['use']> => ({
 })
 
 const stock = (substanceId: string, percentWv: number) => [{ substanceId, percentWv }]
-
-export const goldToner: Bath = {
-  id: 'gold',
-  name: 'Gold toner',
-  cautions: ['noble'],
-  when: [{ choice: 'toner', is: ['gold'] }],
-  stock: {
-    solutes: [...stock('gold-chloride', 0.02), ...stock('sodium-bicarbonate', 0.1)],
-    making: [
-      'From a 1 % gold stock: 20 ml per litre, with 1 g of bicarbonate. Let it rest for half an hour.',
-    ],
-    ripensSeconds: HOUR / 2,
-    keepsSeconds: WEEK,
-    ...memory,
-  },
-  // 0.2 g of gold chloride in a litre; a print of 8 × 10 in takes up about 0.02 g.
-  use: serves(0.5),
-}
 
 export const plainHypo: Bath = {
   id: 'hypo',
@@ -152,21 +122,6 @@ export const edtaBath: Bath = {
     ...practice,
   },
   use: serves(1),
-}
-
-export const goldChoice: ProcessDefinition['choices'][number] = {
-  id: 'toner',
-  name: 'Toned in',
-  startsWith: 'gold',
-  options: [
-    {
-      id: 'gold',
-      name: 'Gold',
-      reason: 'By eye, before fixing: cooler and permanent. Default because plain silver fades.',
-      standing: 'practice',
-    },
-    { id: 'none', name: 'Untoned', reason: 'The plain red-brown.', standing: 'practice' },
-  ],
 }
 
 /** The second of two equal baths makes up for the first. */
@@ -385,23 +340,3 @@ export const waxing: StepDefinition = {
   },
   when: [{ choice: 'surface', is: ['wax'] }],
 }
-
-/** Gold chloride is sour and hypo throws sulfur with acid; what is carried over also spoils the fixer. */
-export const rinseToner: StepDefinition = {
-  ...rinse,
-  id: 'rinse-tone',
-  title: 'Rinse the toner out',
-  why: 'Gold carried into the fixer is lost, and its acid precipitates sulfur from the hypo.',
-  when: [{ choice: 'toner', is: ['gold'] }],
-}
-
-/** The end of every silver paper that prints out: to no milk, gold, hypo, a clearing agent, water. */
-export const silverFinish: StepDefinition[] = [
-  chlorineWash,
-  toneInGold,
-  rinseToner,
-  fixInHypo,
-  fixAgain,
-  clearHypo,
-  finalWash,
-]

@@ -1,6 +1,9 @@
-import { digits } from '@core/quantity/format'
+import { tonerDose } from '@core/chemistry/tonerDose'
+import { digits, formatQuantity } from '@core/quantity/format'
 import { heatOf } from '@core/process/bathHeat'
 import { strengthOff } from '@core/process/baths'
+import { substances } from '@library/index'
+import { metalUptakes } from '@library/uptake'
 import { texts } from './words'
 import { computed, type Ref } from 'vue'
 import { slipsOf } from '@core/run/timing'
@@ -102,6 +105,8 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
     const lines = meetsLines(bath, standing)
     const heat = stepWords.value?.role === 'develop' ? heatOf(bath, baths.all) : null
     if (heat) lines.push(heat.says === 'differs' ? texts.developerDiffers(heat) : texts.measureDeveloper)
+    const dose = stepWords.value?.role === 'tone' ? doseFor(one, bath.contents) : null
+    if (dose) lines.push(texts.tonerDose(dose))
     const planned = baths.solutesOf(one.definition, solution, one.sheet.choices)
     const isOff = strengthOff(bath, planned) > NOTABLE
     if (isOff)
@@ -118,6 +123,20 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
         ...(isOff && { tone: 'caution' as const }),
       },
     ]
+  }
+
+  /** Metal that this picture takes up in a toner, and how much of the toner holds it. */
+  function doseFor({ sheet }: SheetInRoom, contents: Bath['contents']) {
+    const area = (sheet.widthMillimetres * sheet.heightMillimetres) / 1e6
+    const dose = tonerDose(contents, area, substances, metalUptakes)
+    return (
+      dose && {
+        name: dose.name,
+        least: digits(dose.least.value, 2),
+        most: digits(dose.most.value, 2),
+        volume: formatQuantity(dose.millilitres.value, 'volume'),
+      }
+    )
   }
 
   /** The caution that comes with the next tray, while there is time to put gloves on. */

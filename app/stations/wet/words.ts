@@ -4,6 +4,8 @@ export const texts = {
     'Its temperature was not measured. A colder or hotter developer changes colour and speed: measure it below its tray.',
   developerDiffers: ({ before, now }: { before: number; now: number }) =>
     `${now} °C, and the one before it ${before} °C: expect another colour and speed.`,
+  tonerDose: ({ name, least, most, volume }: { name: string; least: string; most: string; volume: string }) =>
+    `This picture takes up ${least} to ${most} mg of ${name}, by how dark it is (from memory): at least ${volume} of this toner for it, more where others were toned before.`,
   // WetStation
   printAppearsHereWhenIts:
     'A print appears here when its exposure is finished. Each tray has a clock; you decide by eye when to move on.',
