@@ -5,6 +5,7 @@ import ChoiceRow from './ChoiceRow.vue'
 import BigTarget from './BigTarget.vue'
 import FigureValue from './FigureValue.vue'
 import FindingList from './FindingList.vue'
+import FixerTest from './FixerTest.vue'
 import SilverByDrops from './SilverByDrops.vue'
 import SelectField from './SelectField.vue'
 import QuantityField from './QuantityField.vue'
@@ -22,6 +23,7 @@ const {
   solutesLine,
   capacityLine,
   silverPercent,
+  isFixer,
   besides,
   use,
   MANNERS,
@@ -143,6 +145,7 @@ const {
       :wanted-percent="silverPercent"
       :millilitres="standing.level.value"
     />
+    <FixerTest v-if="bath && isFixer" :key="bath.id" :bath="bath" />
     <FindingList :findings="findings" />
     <ul v-if="!bath" class="es-quiet">
       <li v-for="line in solution.stock.making" :key="line">{{ line }}</li>

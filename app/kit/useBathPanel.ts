@@ -106,6 +106,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
   const silverPercent = computed(
     () => solutes.value.find(({ substanceId }) => substanceId === 'silver-nitrate')?.percentWv ?? 0,
   )
+  const isFixer = computed(() => bath.value !== null && wasteOf(bath.value, substances) === 'fixer')
   const MANNERS = [
     { id: 'reused', name: 'reused' },
     { id: 'oneShot', name: 'one-shot' },
@@ -274,6 +275,7 @@ export function useBathPanel(props: Readonly<BathPanelProps>) {
     solutesLine,
     capacityLine,
     silverPercent,
+    isFixer,
     besides,
     use: baths.use,
     MANNERS,

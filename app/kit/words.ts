@@ -1,5 +1,20 @@
 /** Sentences of what several stations show. */
 export const texts = {
+  clearingHow:
+    'Put a scrap of undeveloped film into the fixer and time how long it takes to become clear: once when the bath is fresh, then now and then. At twice the first time the fixer is spent (common practice).',
+  clearingSaved: 'Clearing time saved.',
+  clearingSays: ({
+    firstSeconds,
+    lastSeconds,
+    isSpent,
+  }: {
+    firstSeconds: number
+    lastSeconds: number
+    isSpent: boolean
+  }) =>
+    isSpent
+      ? `First ${Math.round(firstSeconds)} s, now ${Math.round(lastSeconds)} s: this fixer is spent. Discard it, and fix the last prints again in a fresh one.`
+      : `First ${Math.round(firstSeconds)} s, now ${Math.round(lastSeconds)} s; spent at ${Math.round(2 * firstSeconds)} s.`,
   // SelectField
   noOption: 'Nothing like it here. Try another name.',
   onlyClose: 'Not found. These are close:',

@@ -175,6 +175,14 @@ describe('migration', () => {
     expect(readArchive(stored).notes).toEqual([])
   })
 
+  it('version 13 is read as it was meant, and nothing of it is set aside', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v13.zip')))
+    const { records } = readBack(stored)
+    expect([records.sheets.length, records.events.length]).toEqual([25, 1374])
+    expect(records.papers.every((paper) => !('soaked' in paper))).toBe(true)
+    expect(readArchive(stored).notes).toEqual([])
+  })
+
   it('of an archive of version 5 with wrong events, the sound ones are read', () => {
     const old = (events: (events: SheetEvent[]) => unknown) => {
       const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))

@@ -19,6 +19,7 @@ export const MIGRATIONS: readonly Migration[] = [
   bathsAreFiltered,
   plansCountHands,
   testsAndAir,
+  watersAndPeaks,
 ]
 
 type Row = Record<string, unknown>
@@ -148,6 +149,11 @@ function plansCountHands(records: unknown): unknown {
 
 /** Version 13: logs may hold tests of permanence, and processes their air; nothing that was there changes. */
 function testsAndAir(records: unknown): unknown {
+  return records
+}
+
+/** Version 14: papers may have been tested with water, fixers with a strip, and lamps say their peak; nothing changes. */
+function watersAndPeaks(records: unknown): unknown {
   return records
 }
 

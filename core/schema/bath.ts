@@ -25,6 +25,11 @@ export const Bath = z.strictObject({
   replenished: z.array(z.strictObject({ at: Stamp, millilitres: z.number().gt(0).max(100_000) })).max(500),
   /** When it was filtered. */
   filtered: z.array(Stamp).max(500),
+  /** How long a test strip took to clear in it, for a fixer. */
+  clearing: z
+    .array(z.strictObject({ at: Stamp, seconds: z.number().gt(0).max(3600) }))
+    .max(500)
+    .optional(),
   ended: z.strictObject({ at: Stamp, why: z.enum(['discarded', 'undone']) }).optional(),
   note: Text,
   changedAt: Stamp,

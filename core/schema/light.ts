@@ -54,6 +54,8 @@ export const Light = z.strictObject({
       }),
     ])
     .optional(),
+  /** Where its spectrum is strongest: of a diode, of black-light tubes. */
+  peakNanometres: z.number().min(250).max(780).optional(),
   /** Schwarzschild's exponent; 1 where light and time stand for each other. */
   schwarzschild: z.number().min(0.5).max(1.2).optional(),
   place: Place.optional(),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Id, Key, Line, Stamp, Text } from './common'
+import { Id, Key, Line, Seconds, Stamp, Text } from './common'
 import { ProcessDefinition } from './definition'
 import type { SheetEvent } from './event'
 import { Base, Calibration, Light, LightEntry, MadeNegative, Strip, Tablet, TabletPrint } from './light'
@@ -11,7 +11,7 @@ import { WasteClass } from './substance'
 import { Bath } from './bath'
 
 /** Raised by one with every change of any record's shape; `migrations.ts` holds the way up from each earlier one. */
-export const RECORD_VERSION = 13
+export const RECORD_VERSION = 14
 
 export const Paper = z.strictObject({
   id: Id,
@@ -26,6 +26,10 @@ export const Paper = z.strictObject({
   buffered: z.enum(['yes', 'no', 'unknown']).optional(),
   /** Which side is printed on, in the user's words. */
   side: Line.optional(),
+  /** How long a drop of water stood on it before it sank in: how well it is sized. */
+  dropSeconds: Seconds.max(3600).optional(),
+  /** How long a scrap of it was soaked, and whether it then bore its own weight. */
+  soaked: z.strictObject({ seconds: Seconds.gt(0).max(172_800), held: z.boolean() }).optional(),
   price: z.number().min(0).max(1_000_000).optional(),
   note: Text,
   changedAt: Stamp,

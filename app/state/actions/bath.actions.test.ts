@@ -130,3 +130,13 @@ describe('a tray', () => {
     expect((await db.wastes.get(waste))?.takenBackAt).toBeDefined()
   })
 })
+
+it('a fixer keeps its clearing times, and the last is taken back', async () => {
+  const id = await act.fillTray(fill)
+  await act.testFixer(id, 40)
+  await act.testFixer(id, 85)
+  expect((await only()).clearing?.map(({ seconds }) => seconds)).toEqual([40, 85])
+  await expect(act.testFixer(id, 0)).rejects.toThrow()
+  await act.undoTestFixer(id)
+  expect((await only()).clearing?.map(({ seconds }) => seconds)).toEqual([40])
+})

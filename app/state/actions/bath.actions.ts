@@ -95,6 +95,24 @@ export async function undoFilter(id: string): Promise<void> {
     })
 }
 
+/** Saves how long a test strip took to clear in a fixer. @throws ZodError for no time at all. */
+export async function testFixer(id: string, seconds: number): Promise<void> {
+  await db.transaction('rw', db.baths, async () => {
+    const bath = await db.baths.get(id)
+    if (!bath) return
+    const at = Date.now()
+    await db.baths.put(
+      Bath.parse({ ...bath, clearing: [...(bath.clearing ?? []), { at, seconds }], changedAt: at }),
+    )
+  })
+}
+
+/** Takes the last test of a fixer back. */
+export async function undoTestFixer(id: string): Promise<void> {
+  const bath = await db.baths.get(id)
+  if (bath) await db.baths.update(id, { clearing: (bath.clearing ?? []).slice(0, -1), changedAt: Date.now() })
+}
+
 export const setTemperature = (id: string, celsius: number): Promise<number> =>
   db.baths.update(id, { celsius, changedAt: Date.now() })
 

@@ -16,6 +16,8 @@ import { repeatLine } from '../../words/repeatWords'
 import { layerNotes } from './layerNotes'
 import { isAcidTreated } from '@core/process/acidTreated'
 import { planNotes } from '../../words/planNotes'
+import { paperNotes } from '../../words/paperNotes'
+import { spectrumNotes } from '../../words/spectrumNotes'
 import { waterNotes } from '../../words/waterNotes'
 import { useBalance } from './useBalance'
 import { arePlans, useMixPlans } from './useMixPlans'
@@ -104,6 +106,8 @@ export function useBeginSheet() {
   )
   const papers = computed(() => paperNames(workroom.papers))
   const paper = computed(() => paperNamed(draft.value.paperName, workroom.papers))
+  /** The paper of this name in the drawer. */
+  const known = computed(() => workroom.papers.find(({ name }) => name === draft.value.paperName.trim()))
   const weight = computed(() => {
     try {
       return parsePaperWeight(draft.value.paperWeight)
@@ -167,6 +171,8 @@ export function useBeginSheet() {
       : []),
     ...(under.value ? layerNotes(workroom.find(under.value.id)?.state) : []),
     ...waterNotes(definition.value, { choices: draft.value.choices }, null, preferences.chosen.water),
+    ...paperNotes(definition.value, draft.value.choices, known.value),
+    ...spectrumNotes(definition.value, draft.value.choices, light.value),
     ...planNotes(
       definition.value,
       draft.value.choices,

@@ -5,6 +5,7 @@ import type { Figure } from '@core/quantity/figure'
 import { formatSpan, formatStops } from '@core/quantity/format'
 import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import type { MarginNote } from '../../state/margin.store'
+import { blueLightLines } from '../../words/spectrumNotes'
 import { doseText, irradianceText } from './lightWords'
 
 /** What the margin says of a sheet in the light: looks, when to look again, the eyes, how the dose is counted. */
@@ -19,6 +20,8 @@ export function exposureNotes(of: {
   /** The light now, where it is known. */
   milliwattsPerCm2: number | null
   deeper: Figure | null
+  /** Where a lamp's light is strongest, where that is known. */
+  peakNanometres?: number | undefined
 }): MarginNote[] {
   const notes: MarginNote[] = []
   const soon = (of.step?.looks ?? []).findLast((look) => of.share >= look.share * 100)
@@ -44,6 +47,7 @@ export function exposureNotes(of: {
         texts.eyeLimitAtThisLevel({
           limit: formatSpan(Math.round(eyeLimitSeconds(of.milliwattsPerCm2).value)),
         }),
+        ...blueLightLines(of.milliwattsPerCm2, of.peakNanometres),
       ],
     })
   const reference = of.course?.referenceMilliwattsPerCm2

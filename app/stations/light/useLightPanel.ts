@@ -210,5 +210,6 @@ export function useLightPanel(props: Readonly<LightPanelProps>) {
     keepExponent,
     chart,
     newTubes,
+    change,
   }
 }

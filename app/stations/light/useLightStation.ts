@@ -19,6 +19,7 @@ import { stepNotes } from '../../words/stepNotes'
 import { useStation } from '../../state/useStation'
 import { exposureNotes } from './exposureNotes'
 import { useLights } from '../../state/lights.store'
+import { spectrumNotes } from '../../words/spectrumNotes'
 import { COUNTED_BY, doseText, irradianceText } from './lightWords'
 import { useDoseClock } from './useDoseClock'
 
@@ -158,7 +159,9 @@ export function useLightStation() {
         plannedSeconds: planned.value,
         milliwattsPerCm2: course.value?.milliwattsPerCm2At?.(now.now) ?? live.value?.milliwattsPerCm2 ?? null,
         deeper: deeper.value,
+        peakNanometres: light.value?.peakNanometres,
       }),
+      ...spectrumNotes(inHand.value.definition, inHand.value.sheet.choices, light.value),
       ...stepNotes(inHand.value.definition, stepWords.value),
     ]
   })

@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { litSince, healthOf } from '@core/light/lightLedger'
 import { expectedLight } from '@core/light/lightNow'
+import { blueLightLines } from '../../words/spectrumNotes'
 import { eyeLimitSeconds } from '@core/light/eyeLimit'
 import { digits, formatSpan } from '@core/quantity/format'
 import type { LightKind } from '@core/schema/definition'
@@ -107,6 +108,7 @@ export function useLightsPage() {
                   light: chosen.value.light.name,
                   limit: formatSpan(Math.round(eyeLimitSeconds(chosen.value.milliwattsPerCm2).value)),
                 }),
+                ...blueLightLines(chosen.value.milliwattsPerCm2, chosen.value.light.peakNanometres),
               ]
             : []),
           texts.closeCoverAndWearGlasses,

@@ -133,6 +133,8 @@ export const texts = {
 
   // useLightsPage
   itsOutputMayHaveChanged: 'Its output may have changed since the last reading.',
+  peakIsOnLamp:
+    'It is printed on the lamp or in its data sheet: about 365 nm for black-light tubes, 395 to 405 nm for violet diodes. A box of mixed lamps has none.',
   eyeLimitUnderLight: ({ light, limit }: { light: string; limit: string }) =>
     `Under ${light} the eye’s daily limit is reached in ${limit} (ICNIRP 2004, from memory).`,
   closeCoverAndWearGlasses:

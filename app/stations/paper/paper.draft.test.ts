@@ -19,6 +19,16 @@ describe('a paper on its page', () => {
     })
   })
 
+  it('reads what water does to it, and shows it again', () => {
+    const { read } = readPaperDraft({ ...draft, drop: '45', soak: '40 min', soakHeld: 'tore' }, 'in')
+    expect(read).toMatchObject({ dropSeconds: 45, soaked: { seconds: 2400, held: false } })
+    const again = draftOfPaper({ ...read!, id: 'x', changedAt: 0 }, '')
+    expect(readPaperDraft({ ...again, name: 'Rag' }, 'in').read).toMatchObject({
+      dropSeconds: 45,
+      soaked: { seconds: 2400, held: false },
+    })
+  })
+
   it('asks for no more than a name', () => {
     expect(readPaperDraft({ ...draftOfPaper(null, ''), name: 'Rag' }, 'in').read).toEqual({
       name: 'Rag',
@@ -33,6 +43,8 @@ describe('a paper on its page', () => {
     ['weight', 'heavy'],
     ['sheets', 'a few'],
     ['price', 'dear'],
+    ['drop', '2 h'],
+    ['soak', '0'],
   ] as const)('says what is wrong with %s “%s”', (field, text) => {
     const { read, faults } = readPaperDraft({ ...draft, [field]: text }, 'in')
     expect(read).toBeNull()

@@ -1,5 +1,7 @@
 import { texts } from './words'
 import { parsePaperWeight } from '@core/paper/weight'
+import { formatSpan } from '@core/quantity/format'
+import { parseQuantity } from '@core/quantity/parse'
 import { parseNumber } from '@core/quantity/number'
 import { CoreError, type Refusal } from '@core/errors'
 import { parseSize, type Size } from '@core/quantity/size'
@@ -14,6 +16,11 @@ export interface PaperDraft {
   buffered: string
   side: string
   price: string
+  /** Time until a drop has sunk in. */
+  drop: string
+  /** How long a scrap was soaked, and what became of it. */
+  soak: string
+  soakHeld: string
   note: string
 }
 
@@ -25,6 +32,9 @@ export const draftOfPaper = (paper: Paper | null, size: string): PaperDraft => (
   buffered: paper?.buffered ?? 'unknown',
   side: paper?.side ?? '',
   price: paper?.price === undefined ? '' : String(paper.price),
+  drop: paper?.dropSeconds === undefined ? '' : formatSpan(paper.dropSeconds),
+  soak: paper?.soaked ? formatSpan(paper.soaked.seconds) : '',
+  soakHeld: paper?.soaked?.held === false ? 'tore' : 'held',
   note: paper?.note ?? '',
 })
 
@@ -56,6 +66,14 @@ export function readPaperDraft(
     parseNumber(draft.sheets, { field: 'sheets', isWhole: true, min: 0, example: '5' }),
   )
   const price = attempt('price', () => parseNumber(draft.price, { field: 'price', min: 0, example: '6.50' }))
+  const time = (field: 'drop' | 'soak', most: number) =>
+    attempt(field, () => {
+      const seconds = parseQuantity(draft[field], 'time', { field, bareUnit: field === 'drop' ? 's' : 'min' })
+      if (seconds > 0 && seconds <= most) return seconds
+      throw wrong(field, `“${draft[field]}” is no time of this test.`, `Enter up to ${formatSpan(most)}.`)
+    })
+  const drop = time('drop', 3600)
+  const soak = time('soak', 172_800)
   if (name === undefined || Object.keys(faults).length) return { read: null, faults }
   return {
     faults,
@@ -67,6 +85,8 @@ export function readPaperDraft(
       buffered: draft.buffered as Paper['buffered'],
       ...(draft.side.trim() && { side: draft.side.trim() }),
       ...(price !== undefined && { price }),
+      ...(drop !== undefined && { dropSeconds: drop }),
+      ...(soak !== undefined && { soaked: { seconds: soak, held: draft.soakHeld !== 'tore' } }),
       note: draft.note.trim(),
     },
   }

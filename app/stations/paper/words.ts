@@ -1,5 +1,7 @@
 /** Sentences of Paper, page by page. */
 export const texts = {
+  dropTest: 'a minute: well sized; a few seconds: wants size',
+  soakTest: 'as long as the baths of your process',
   // PaperStation
   untreatedThisPaperPrintsWeak:
     'Untreated, this paper prints weak in every iron process. Treat it with acid first, or treat one half of a piece and compare.',

@@ -11,6 +11,7 @@ import FigureValue from '../../../kit/FigureValue.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
 import { falloffText } from '../light.draft'
+import LightPeak from './LightPeak.vue'
 import { useLightPanel, type LightPanelProps } from '../useLightPanel'
 
 /** One light in hand: its ledger, its readings, and what another distance or a tissue would do. */
@@ -42,6 +43,7 @@ const {
   keepExponent,
   chart,
   newTubes,
+  change,
 } = useLightPanel(props)
 </script>
 
@@ -181,6 +183,8 @@ const {
         <KitButton type="submit">Save</KitButton>
       </form>
     </details>
+
+    <LightPeak v-if="!isSun" :light="light" @save="change({ peakNanometres: $event })" />
 
     <details>
       <summary>Convert an exposure: distance, tissue, film</summary>

@@ -11,6 +11,7 @@ import { usePreferences } from '../../../state/preferences.store'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
 import { addPaper, changePaper } from '../../../state/actions/paper.actions'
+import { texts } from '../words'
 import { draftOfPaper, readPaperDraft } from '../paper.draft'
 
 /** A paper's page: measured size, weight, what added. Without a paper it takes a new one in. */
@@ -36,6 +37,10 @@ const BUFFERED = [
   { id: 'yes', name: 'Buffered' },
   { id: 'no', name: 'Not buffered' },
   { id: 'unknown', name: 'Not known' },
+]
+const HELD = [
+  { id: 'held', name: 'held' },
+  { id: 'tore', name: 'tore' },
 ]
 async function keep(): Promise<void> {
   isTried.value = true
@@ -83,6 +88,32 @@ async function keep(): Promise<void> {
       label="Buffered with chalk?"
       :options="BUFFERED"
     />
+    <QuantityField
+      v-model="draft.drop"
+      label="A drop sinks in after"
+      :fault="faults.drop"
+      placeholder="not tested"
+      :hint="texts.dropTest"
+      dimension="time"
+      unit="s"
+    />
+    <div>
+      <QuantityField
+        v-model="draft.soak"
+        label="A scrap was soaked for"
+        :fault="faults.soak"
+        placeholder="not tested"
+        :hint="texts.soakTest"
+        dimension="time"
+        unit="min"
+      />
+      <ChoiceRow
+        v-if="draft.soak.trim()"
+        v-model="draft.soakHeld"
+        label="Lifted by a corner, it"
+        :options="HELD"
+      />
+    </div>
     <TextField v-model="draft.note" class="PaperPanel-wide" label="Note" />
     <BigTarget
       class="PaperPanel-go"
