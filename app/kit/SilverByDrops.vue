@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { silverByDrops, silverToAdd } from '@core/chemistry/titration'
+import { CoreError } from '@core/errors'
+import { silverByDensity, silverByDrops, silverToAdd } from '@core/chemistry/titration'
 import { numberOrNull } from '@core/quantity/number'
 import { useDropper } from '../state/useCoverage'
+import { substances } from '@library/index'
 import FigureValue from './FigureValue.vue'
 import TextField from './TextField.vue'
 import { texts } from './words'
@@ -21,6 +23,19 @@ const found = computed(() => {
     saltPercent: percent,
   })
 })
+const density = ref('')
+/** By the hydrometer, where its reading is one of silver nitrate. */
+const weighed = computed(() => {
+  const read = numberOrNull(density.value)
+  const silver = substances['silver-nitrate']
+  if (read === null || !silver) return null
+  try {
+    return { figure: silverByDensity(silver, read), fault: undefined }
+  } catch (error) {
+    if (error instanceof CoreError) return { figure: null, fault: error.refusal }
+    throw error
+  }
+})
 const missing = computed(
   () => found.value && silverToAdd(props.wantedPercent, found.value.value, props.millilitres),
 )
@@ -28,12 +43,20 @@ const missing = computed(
 
 <template>
   <details class="SilverByDrops">
-    <summary>Strength by drops of salt</summary>
+    <summary>Strength by drops of salt, or by hydrometer</summary>
     <p class="es-quiet">{{ texts.silverByDrops }}</p>
     <div>
       <TextField v-model="drops" label="Drops to the end of the milk" placeholder="40" />
       <TextField v-model="salt" label="Salt water, %" />
       <FigureValue v-if="found" label="silver nitrate in the bath" :figure="found" />
+      <TextField
+        v-model="density"
+        label="Hydrometer at 20 °C, g/ml"
+        placeholder="1.088"
+        :fault="weighed?.fault"
+        :hint="texts.hydrometer"
+      />
+      <FigureValue v-if="weighed?.figure" label="by weight of the bath" :figure="weighed.figure" />
       <FigureValue v-if="missing && missing.value > 0" label="silver nitrate to add" :figure="missing" />
     </div>
   </details>

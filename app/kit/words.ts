@@ -43,6 +43,7 @@ export const texts = {
     `${bottle}, in place of ${tray.toLowerCase()}`,
   silverByDrops:
     'Stir 1 ml of the bath into a little distilled water in a dark cup. Add salt water drop by drop, let it settle in between, until a drop makes no new milk. The cup goes into the silver jar.',
+  hydrometer: 'for a fresh bath; a used one reads too high',
   bathBeside: ({ made, volume, used }: { made: string; volume: string; used: string }) =>
     `Another stands beside it: filled ${made} with ${volume}, ${used}.`,
   secondBathBecomesFirstFill: 'The second bath becomes the first. Fill a fresh second bath.',

@@ -24,6 +24,11 @@ const Preferences = z.object({
   water: z
     .object({ alkaline: Said, hard: Said, chlorine: Said })
     .catch({ alkaline: 'unknown', hard: 'unknown', chlorine: 'unknown' }),
+  /** Colour of all the ink on a film, the one that blocks the most ultraviolet. */
+  inkColour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/)
+    .catch('#000000'),
   dropsPerMillilitre: z.number().gt(0).max(200).catch(20),
 })
 export type Preferences = z.infer<typeof Preferences>

@@ -1,5 +1,7 @@
 import { CoreError } from '../errors'
 import type { Figure } from '../quantity/figure'
+import type { Substance } from '../schema/substance'
+import { strengthByDensity } from './dilution'
 import { molarMass } from './molarMass'
 
 /** A drop test of a silver bath: so many drops of salt water until no more milk forms. */
@@ -78,6 +80,29 @@ export function silverToAdd(wantedPercent: number, foundPercent: number, millili
       ],
       standing: 'arithmetic',
       source: 'The volume is taken to stay the same',
+    },
+  }
+}
+
+/**
+ * Silver nitrate in a fresh bath by its density, as a hydrometer reads it. In a bath that has been used, the nitrates that
+ * take the place of the silver are as heavy, so it reads too high.
+ *
+ * @param silver the substance, with its table of densities.
+ * @param gramsPerMillilitre at 20 °C.
+ * @returns % w/v.
+ * @throws CoreError as `strengthByDensity`.
+ */
+export function silverByDensity(silver: Substance, gramsPerMillilitre: number): Figure {
+  const byWeight = strengthByDensity(silver, gramsPerMillilitre)
+  return {
+    value: byWeight.value * gramsPerMillilitre,
+    unit: '% w/v',
+    working: {
+      ...byWeight.working,
+      words: 'read off the table of densities, then from weight to volume',
+      formula: 'c = w(ρ) · ρ',
+      leavesOut: 'nitrates that gather in a used bath and read as silver',
     },
   }
 }

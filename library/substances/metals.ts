@@ -1,5 +1,5 @@
 import type { Substance } from '@core/schema/substance'
-import { CLP, CRC, HEAPED, SUPPLIER } from './standing'
+import { CLP, CRC, HEAPED, REMEMBERED, SUPPLIER } from './standing'
 
 const nobleHazard: Substance['hazard'] = {
   statements: ['H301', 'H315', 'H317', 'H318', 'H334'], ...CLP,
@@ -13,6 +13,7 @@ export const metalSubstances: readonly Substance[] = [
   {
     id: 'silver-nitrate', name: 'silver nitrate', synonyms: ['lunar caustic'], forms: [{ id: 'anhydrous', name: 'anhydrous', formula: 'AgNO3' }],
     state: 'solid', purityPercent: 99.9, solubility: { at: [[0, 122], [20, 216], [25, 235], [40, 311], [60, 440]], ...CRC }, bulk: { least: 1.9, most: 2.6, ...HEAPED },
+    densities: { at: [[0, 0.9982], [1, 1.0068], [2, 1.0154], [5, 1.0422], [10, 1.0882], [20, 1.1947]], ...REMEMBERED },
     hazard: { statements: ['H272', 'H314', 'H410'], aquaticFactor: 1000, ...CLP },
     reacts: ['silver', 'oxidiser'], waste: 'silver', colour: '#a89e92', storage: 'Brown glass, dark, away from everything organic.', caution: 'silver',
   },

@@ -35,6 +35,7 @@ export const useNegativeDesk = defineStore('negativeDesk', () => {
         { widthMillimetres: 203.2, heightMillimetres: 254 },
         { length: preferences.chosen.length, temperature: 'degC' },
       ),
+      preferences.chosen.inkColour,
     ),
   )
   let work: AbortController | null = null

@@ -54,7 +54,7 @@ export interface NegativeDraft {
   layers: LayerDraft[]
 }
 
-export const emptyDraft = (size: string): NegativeDraft => ({
+export const emptyDraft = (size: string, tint = '#000000'): NegativeDraft => ({
   sheetId: '',
   size,
   resolution: '360',
@@ -70,7 +70,7 @@ export const emptyDraft = (size: string): NegativeDraft => ({
   marksLayer: '0',
   hasStrip: true,
   hasLabel: true,
-  tint: '#000000',
+  tint,
   isMirrored: true,
   format: 'png',
   parting: 'one',

@@ -1,5 +1,11 @@
 /** Sentences of Negative, page by page. */
 export const texts = {
+  inkChartTitle: 'Ink colours: print at 100 %, without colour management, ink side up on the coat',
+  inkChartHow:
+    'Black ink is not always the densest to ultraviolet. Print the chart on film with the settings of your negatives, lay it on a coated sheet with the ink side up, so that it can be read, and give it your base exposure. The patch that prints lightest is the colour that blocks the most.',
+  noSuchPatch: 'The chart has no such patch.',
+  patchExample: 'Enter the number above it and the letter beside it, such as 9c.',
+  inkColourSaved: 'Ink colour saved for your films. Calibrations made with another ink no longer hold.',
   readingAndBaseSaved:
     'Reading saved and curve computed. Its exposure is now the base exposure for this process, paper and light.',
   // NegativeStation

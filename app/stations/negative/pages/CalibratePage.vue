@@ -7,6 +7,7 @@ import { dateOf } from '../../../words/moments'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
+import InkColour from '../parts/InkColour.vue'
 import { stageWords, standingWords } from '../calibrationWords'
 import FieldGrid from '../../../kit/FieldGrid.vue'
 import { useCalibratePage } from '../useCalibratePage'
@@ -58,6 +59,7 @@ const {
       {{ texts.noCalibrationsYetWithPlain }}
     </p>
 
+    <InkColour v-if="!isBeginning" />
     <BigTarget
       v-if="!isBeginning"
       class="CalibratePage-go"

@@ -8,6 +8,7 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import TextField from '../../../kit/TextField.vue'
 import BigTarget from '../../../kit/BigTarget.vue'
 import { saveFile } from '../../../state/saveFile'
+import { usePreferences } from '../../../state/preferences.store'
 import { useNotice } from '../../../state/notice.store'
 import type { FilmFormat } from '../../../workers/filmFile'
 import { refusalOfWork, workOn } from '../../../workers/negativeWork'
@@ -27,7 +28,7 @@ const emit = defineEmits<{ made: [] }>()
 const notice = useNotice()
 const resolution = ref('360')
 const format = ref<string | undefined>('png')
-const tint = ref('#000000')
+const tint = ref(usePreferences().chosen.inkColour)
 const isMaking = ref(false)
 
 async function make(): Promise<void> {
