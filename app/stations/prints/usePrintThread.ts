@@ -27,7 +27,7 @@ import { dryDownNote, fadingNote, permanenceNote, settlingNote, settlingOf } fro
 import { editionSaid, lookWords } from '../../words/printWords'
 import { useRoomRecords } from '../../state/useRoomRecords'
 import { slipsOf } from '@core/run/timing'
-import { belongs } from '@core/judge/faultBook'
+import { belongs, type Trait } from '@core/judge/faultBook'
 import { traitsOf } from '@core/judge/traits'
 import { permanenceTests } from '@library/permanence'
 import { slipLine } from '../../words/bathWords'
@@ -49,7 +49,7 @@ export function usePrintThread() {
   const pictures = usePictures(() => one.value?.state.photoIds ?? [], 'original')
   const shownPhoto = ref(-1)
   const photo = computed(() => one.value?.state.photoIds.at(shownPhoto.value))
-  const writing = ref<'note' | 'aside' | 'measure' | 'test' | 'identity' | 'correct' | null>(null)
+  const writing = ref<'note' | 'aside' | 'measure' | 'test' | 'finish' | 'identity' | 'correct' | null>(null)
   const judging = ref<LookMoment | null>(null)
 
   /** The look to write down next: the latest that is due, or the nearest to come, which would then be early. */
@@ -184,6 +184,7 @@ export function usePrintThread() {
       ? [
           { key: 'm', name: 'Measure', run: () => (writing.value = 'measure') },
           { key: 'f', name: 'Permanence test', run: () => (writing.value = 'test') },
+          { key: 'i', name: 'Finishing', run: () => (writing.value = 'finish') },
         ]
       : []),
     ...(mayDiagnose.value ? [{ key: 'w', name: 'What went wrong?', run: diagnose }] : []),
@@ -202,12 +203,10 @@ export function usePrintThread() {
   const stepTitle = (wordsId: string) =>
     one.value?.definition.steps.find((step) => step.id === wordsId)?.title ?? wordsId
   /** Tests of permanence that tell something of a print of this kind. */
-  const tests = computed(() => {
-    const { definition, sheet } = one.value ?? {}
-    if (!definition || !sheet) return []
-    const traits = traitsOf(definition, sheet)
-    return permanenceTests.filter(({ needs }) => belongs(needs, traits))
-  })
+  const traits = computed(() =>
+    one.value ? traitsOf(one.value.definition, one.value.sheet) : new Set<Trait>(),
+  )
+  const tests = computed(() => permanenceTests.filter(({ needs }) => belongs(needs, traits.value)))
   const settles = computed(() => (one.value ? settlingOf(one.value, workroom.sheets) : []))
   useMarginNotes(() => {
     const words = lookNow.value ?? look.value?.words
@@ -263,6 +262,7 @@ export function usePrintThread() {
     beginJudging,
     patches,
     tests,
+    traits,
     kin,
     kicker,
     kinSaid,

@@ -7,6 +7,7 @@ import { momentSaid } from '../../../words/moments'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import AddPhoto from '../parts/AddPhoto.vue'
 import CorrectRecord from '../parts/CorrectRecord.vue'
+import FinishPrint from '../parts/FinishPrint.vue'
 import JudgePrint from '../parts/JudgePrint.vue'
 import LayerStack from '../parts/LayerStack.vue'
 import NoteLine from '../parts/NoteLine.vue'
@@ -44,6 +45,7 @@ const {
   beginJudging,
   patches,
   tests,
+  traits,
   kin,
   kicker,
   kinSaid,
@@ -133,6 +135,12 @@ const {
           v-else-if="writing === 'test'"
           :tests="tests"
           @write="write($event, 'Test saved.')"
+          @close="writing = null"
+        />
+        <FinishPrint
+          v-else-if="writing === 'finish'"
+          :traits="traits"
+          @write="write($event, 'Recorded.')"
           @close="writing = null"
         />
         <CorrectRecord

@@ -22,7 +22,7 @@ defineProps<{
 const emit = defineEmits<{
   look: []
   photograph: []
-  write: [what: 'note' | 'aside' | 'measure' | 'test' | 'identity' | 'correct']
+  write: [what: 'note' | 'aside' | 'measure' | 'test' | 'finish' | 'identity' | 'correct']
   diagnose: []
   again: []
   layer: []
@@ -60,6 +60,7 @@ const showsMore = ref(false)
     />
     <template v-if="showsMore">
       <BigTarget v-if="hasHung" quiet label="Permanence test" hint="f" @press="emit('write', 'test')" />
+      <BigTarget v-if="hasHung" quiet label="Finishing" hint="i" @press="emit('write', 'finish')" />
       <BigTarget v-if="mayLayer" quiet label="Add a layer" hint="l" @press="emit('layer')" />
       <BigTarget quiet label="Title and edition" hint="e" @press="emit('write', 'identity')" />
       <BigTarget
