@@ -103,3 +103,14 @@ describe('gum on sized paper', () => {
     expect([pigment('light'), pigment('middle'), pigment('heavy')]).toEqual([2, 4, 8])
   }) // prettier-ignore
 })
+
+it('palladium printing out has the same palladium whatever its salt', () => {
+  const definition = processes['palladium-printing-out']!
+  const formulas = { potassium: 'K2PdCl4', sodium: 'Na2PdCl4', lithium: 'Li2PdCl4' }
+  const molar = Object.entries(formulas).map(([palladium, formula]) => {
+    const stock = schoolStocks(definition, { ...startingChoices(definition), palladium }).palladium!
+    const salt = stock.find(({ substanceId }) => substanceId.endsWith('-chloropalladite'))!
+    return (10 * salt.percentWv) / massOf(formula)
+  })
+  for (const one of molar) expect(one / molar[0]!).toBeCloseTo(1, 2)
+})

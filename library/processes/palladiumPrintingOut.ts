@@ -126,14 +126,43 @@ export const palladiumPrintingOut: ProcessDefinition = {
         {
           id: 'ammonium',
           name: 'Ammonium salt',
-          reason: 'Softer and dependable. Default because most negatives suit it.',
+          reason: 'Softer and warmer, dependable. Default because most negatives suit it.',
           standing: 'practice',
         },
         {
           id: 'lithium',
           name: 'Lithium salt',
-          reason: 'Much more contrast; needs no ferric oxalate.',
+          reason: 'Much more contrast, and cooler; needs no ferric oxalate.',
           standing: 'practice',
+        },
+      ],
+    },
+    {
+      id: 'palladium',
+      name: 'Palladium salt',
+      startsWith: 'potassium',
+      options: [
+        {
+          id: 'potassium',
+          name: 'Potassium',
+          reason: 'With table salt it stays dissolved. Default because it is the usual bottle.',
+          standing: 'practice',
+        },
+        {
+          id: 'sodium',
+          name: 'Sodium',
+          reason:
+            'The same palladium, and dissolves without added salt. Its colour is between potassium and lithium; make a strip.',
+          standing: 'memory',
+          stocks: { palladium: [{ substanceId: 'sodium-chloropalladite', percentWv: 15 }] },
+        },
+        {
+          id: 'lithium',
+          name: 'Lithium',
+          reason:
+            'The same palladium. Cooler and crisper, most of all with the lithium iron and a dry sheet.',
+          standing: 'memory',
+          stocks: { palladium: [{ substanceId: 'lithium-chloropalladite', percentWv: 13.4 }] },
         },
       ],
     },

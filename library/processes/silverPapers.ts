@@ -106,6 +106,7 @@ export const albumen: ProcessDefinition = {
         making: [
           '10 g in 100 ml of distilled water, made up in the tray.',
           'Filter it when specks that do not darken appear.',
+          'When it turns brown, sun it: a little sodium carbonate, a day in clear glass in the sun, then filter. Keep it faintly sour, about pH 4 to 6 (from memory).',
         ],
         keepsSeconds: 2 * YEAR,
         ...practice,
@@ -251,8 +252,6 @@ export const albumen: ProcessDefinition = {
       press: { start: 'Lower it on', finish: 'Drain it by a corner' },
       lays: { component: 'silver', by: 'float' },
       cautions: ['silver'],
-      habit:
-        'A bath that turns brown is sunned: a little sodium carbonate, a day in clear glass in the sun, then filter. Keep it faintly sour, about pH 4 to 6 (from memory).',
       endpoint: {
         good: 'The sheet is flat, and its edges no longer curl.',
         doubt: 'Specks that do not darken: filter the silver bath.',
