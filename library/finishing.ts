@@ -68,7 +68,7 @@ export const finishings: readonly Finishing[] = [
       },
       {
         needs: ['noble'],
-        says: 'Buffered cotton board: the metal lasts, its paper turns acid. A sheet that lies on the face takes a ghost of the picture.',
+        says: 'Buffered cotton board: the metal lasts, its paper turns acid. A sheet against the face takes a ghost of the picture.',
       },
     ],
     done: 'Mounted.',

@@ -68,7 +68,14 @@ export function chalkNotes(
   buffered: Paper['buffered'],
   isTreated = false,
 ): MarginNote[] {
-  if (definition.chalk.bears || buffered === 'no' || isTreated) return []
+  if (definition.chalk.bears || buffered === 'no') return []
+  if (isTreated)
+    return [
+      {
+        title: 'This paper was treated',
+        lines: ['The coat looks darker on it than on untreated paper, before any light: that is expected.'],
+      },
+    ]
   if (buffered === 'yes')
     return [
       {

@@ -87,7 +87,7 @@ export const drying: StepDefinition = {
   begins: 'atOnce',
   press: { start: 'Start drying', finish: 'Dry: dull, not cool' },
   habit:
-    'Trim the coated sheet a little smaller than the frame. What is not printed now goes into a light-proof bag inside a dry box.',
+    'Wash the brush in distilled water now, and keep one brush for each metal. Trim the coated sheet a little smaller than the frame. What is not printed now goes into a light-proof bag inside a dry box.',
   endpoint: {
     good: 'The coat is dull and not cool to the back of the hand.',
     doubt: 'Shiny or cool: the negative will stick.',

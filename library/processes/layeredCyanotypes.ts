@@ -20,6 +20,8 @@ import { serves } from './wetSteps'
 const byId = (id: string): StepDefinition =>
   classicCyanotype.steps.find((step) => step.id === id) as StepDefinition
 
+const SPARE =
+  'Shrink the paper first, print each layer alone once, and make spare first layers: some are lost under the second.'
 const REGISTER = 'Draw the register marks in pencil, outside the coat.'
 
 /** Two colours from two coats on one sheet: the first toned brown in tannin, the second blue over it. */
@@ -126,7 +128,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
       : light,
   ),
   steps: [
-    { ...byId('mix'), id: 'mix-first', mix: 'first', title: 'Count the first layer' },
+    { ...byId('mix'), id: 'mix-first', mix: 'first', title: 'Count the first layer', habit: SPARE },
     { ...byId('spread'), id: 'spread-first', perCoat: false, title: 'Coat the first layer', habit: REGISTER },
     { ...byId('dry'), id: 'dry-first', perCoat: false },
     {
@@ -200,6 +202,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
       title: 'Count the second layer',
       doing: 'Count both and the water into one glass, then stir.',
       why: 'A 10 % + 10 % pair with its own volume of water: less citrate is what matters, and the blue covers the brown without hiding it.',
+      habit: 'Glass, brush, blotter and fan are ready before the first drop falls on the sheet.',
     },
     {
       ...byId('spread'),
@@ -233,6 +236,7 @@ export const twoLayerCyanotype: ProcessDefinition = {
       id: 'dry-second',
       perCoat: false,
       doing: 'Leave the sheet in the dark drawer until it is dull.',
+      habit: 'A low fan and a dry room take the last damp out of it.',
       time: { leastSeconds: 10 * MINUTE, ...practice },
       keeps: {
         leastSeconds: 3 * HOUR,
@@ -256,6 +260,9 @@ export const twoLayerCyanotype: ProcessDefinition = {
   cautions: classicCyanotype.cautions,
 }
 
+const DRY = [{ choice: 'laid', is: ['dry'] }]
+const WET = [{ choice: 'laid', is: ['wet'] }]
+
 /** Two prints from one exposure: a translucent sheet over a heavier one, both coated. */
 export const translucentCyanotype: ProcessDefinition = {
   ...classicCyanotype,
@@ -264,9 +271,30 @@ export const translucentCyanotype: ProcessDefinition = {
   summary:
     'A thin handmade sheet over a heavier one, both coated: one exposure gives two prints, the lower one filtered by the upper.',
   tools: ['brush'],
-  choices: classicCyanotype.choices.filter((choice) =>
-    ['strengths', 'exposure', 'finish'].includes(choice.id),
-  ),
+  version: 2,
+  choices: [
+    ...classicCyanotype.choices.filter((choice) => ['strengths', 'exposure', 'finish'].includes(choice.id)),
+    {
+      id: 'laid',
+      name: 'Thin sheet',
+      startsWith: 'dry',
+      options: [
+        {
+          id: 'dry',
+          name: 'Coated and dried apart',
+          reason: 'Each sheet can be coated again if it fails. Default because dry sheets do not stick.',
+          standing: 'practice',
+        },
+        {
+          id: 'wet',
+          name: 'Laid on the wet coat',
+          reason:
+            'It is coated in place and both are exposed damp: no gap between them, but only one try, and no glass.',
+          standing: 'practice',
+        },
+      ],
+    },
+  ],
   baths: classicCyanotype.baths.filter(({ id }) => id === 'peroxide'),
   mixes: [
     {
@@ -306,11 +334,61 @@ export const translucentCyanotype: ProcessDefinition = {
       doing: 'Clip it to a plastic support; brush lightly in one direction with the rest.',
       why: 'A wet translucent sheet tears at a touch. The plastic supports it.',
       cautions: ['iron'],
+      when: DRY,
     },
-    { ...byId('dry'), perCoat: false, doing: 'Dry both in the dark, the thin one on its plastic.' },
+    {
+      ...spreading,
+      id: 'lay-upper',
+      perCoat: false,
+      title: 'Lay the thin sheet on the wet coat',
+      meanwhile: 'being laid',
+      doing:
+        'Lower it from one edge, so that no air stays under it. Brush the rest of the mix over it in place, lightly, from the middle out.',
+      why: 'Wet on wet, both sheets lie without a gap: the lower picture stays sharp.',
+      cautions: ['iron'],
+      press: { start: 'Lay it on', finish: 'Flat and even' },
+      habit: 'A side that stands up takes no colour: press it down with the brush.',
+      endpoint: {
+        good: 'No bubble, no raised side, one even shine.',
+        doubt: 'A crease: lift that corner while it is wet, and lay it again.',
+        swatch: [],
+      },
+      when: WET,
+    },
+    {
+      ...byId('dry'),
+      perCoat: false,
+      doing: 'Dry both in the dark, the thin one on its plastic.',
+      when: DRY,
+    },
+    {
+      ...exposing,
+      id: 'expose-damp',
+      title: 'Expose both sheets, damp',
+      doing:
+        'No glass: the negative in a clear sleeve on the damp sheets, clipped to a board on all sides against wind. Start when you uncover it.',
+      why: 'The upper sheet filters the light: expose for as long as the lower sheet needs.',
+      habit: undefined,
+      looks: byId('expose').looks,
+      endpoint: byId('expose').endpoint,
+      when: WET,
+    },
+    {
+      ...bath,
+      id: 'peel',
+      title: 'Peel the sheets apart',
+      meanwhile: 'being peeled apart',
+      doing:
+        'In a tray of water, slide plastic under a corner of the thin sheet and peel it off slowly onto it. Cover the lower sheet against light while the upper one is washed.',
+      why: 'Wet, the thin sheet tears at a touch; uncovered, the lower one goes on printing.',
+      time: { ...practice },
+      press: { start: 'Start at a corner', finish: 'Apart: wash' },
+      when: WET,
+    },
     {
       ...exposing,
       title: 'Expose both sheets',
+      when: DRY,
       doing: 'Negative, thin sheet, heavy sheet, in this order. Start when you uncover the frame.',
       why: 'The upper sheet filters the light: expose for as long as the lower sheet needs.',
       looks: byId('expose').looks,
@@ -319,7 +397,8 @@ export const translucentCyanotype: ProcessDefinition = {
     {
       ...byId('wash'),
       doing: 'Wash the heavy sheet as usual. Rinse the thin one on its plastic by pouring gently.',
-      habit: 'Pour beside the image, not on it.',
+      habit:
+        'Pour beside the image, not on it; it dries on its plastic too. These are two prints: enter the lower one as a sheet of its own that came in finished.',
     },
     byId('peroxide'),
     byId('rinse'),

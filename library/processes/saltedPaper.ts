@@ -301,7 +301,11 @@ export const saltedPaper: ProcessDefinition = {
       },
     },
     ...throughEither(
-      { ...printingOut, habit: 'Tissue over the frame slows the light and raises contrast.' },
+      {
+        ...printingOut,
+        habit:
+          'Salt wants a contrasty negative: film for it is developed longer, and a stained one blocks more ultraviolet than it seems to. Tissue over the frame slows the light and raises contrast.',
+      },
       objectsOnPrintingOut('red-brown'),
     ),
     chlorineWash,

@@ -22,7 +22,13 @@ import { waterNotes } from '../../words/waterNotes'
 import { useBalance } from './useBalance'
 import { arePlans, useMixPlans } from './useMixPlans'
 import { paperNamed, paperNames } from './paperNames'
+import { texts } from './words'
+import { numberOrNull } from '@core/quantity/number'
 import { useSheetForm } from './useSheetForm'
+
+/** From so many sheets on, several people work at once. */
+const A_CLASS = 8
+const CLASS_NOTE = { title: 'Many sheets at once', lines: [texts.manySheets] }
 
 /** The form of a new sheet: what follows from what is typed, and the notes beside it. */
 export function useBeginSheet() {
@@ -170,6 +176,7 @@ export function useBeginSheet() {
         ]
       : []),
     ...(under.value ? layerNotes(workroom.find(under.value.id)?.state) : []),
+    ...((numberOrNull(draft.value.sheets) ?? 1) >= A_CLASS ? [CLASS_NOTE] : []),
     ...waterNotes(definition.value, { choices: draft.value.choices }, null, preferences.chosen.water),
     ...paperNotes(definition.value, draft.value.choices, known.value),
     ...spectrumNotes(definition.value, draft.value.choices, light.value),

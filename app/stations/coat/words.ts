@@ -1,5 +1,7 @@
 /** Sentences of Coat, page by page. */
 export const texts = {
+  manySheets:
+    'Names in pencil on the backs before anything else. Drying racks with their backs to the lamps. One clock, one timetable, and a pair of hands for each tray.',
   everythingMeasured: 'Everything measured',
   byMarkedCup: 'or by a marked cup: one part is',
   papersForSheets: ({ papers, sheets }: { papers: number; sheets: number }) =>

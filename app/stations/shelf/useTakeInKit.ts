@@ -93,6 +93,9 @@ export function useTakeInKit() {
       await goOn({ name: 'shelf', params: { bottleId: ids[0] } })
     })
   }
-  useMarginNotes(() => boughtNotes(bottles.value.flatMap(({ solutes }) => solutes)))
+  useMarginNotes(() => [
+    { title: 'How far a kit goes', lines: [texts.kitGoesFar] },
+    ...boughtNotes(bottles.value.flatMap(({ solutes }) => solutes)),
+  ])
   return { COMES, faults, options, processId, bottles, comes, volumes, restSaid, save }
 }
