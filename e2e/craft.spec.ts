@@ -1,6 +1,6 @@
 import { DEMO_ADDRESS } from './browser.ts'
 import { expect, test } from './test.ts'
-import { open, plan } from './workroom.ts'
+import { open, plan, turnTo } from './workroom.ts'
 
 test('a room that is too dry says what it does to the print, and which salt mends it in how long', async ({
   page,
@@ -40,6 +40,58 @@ test('a drop test for iron says what to do, stands in the record, and is undone'
   await expect(margin).toContainText('Clear it again in a fresh bath')
   await page.keyboard.press('u')
   await expect(margin).not.toContainText('Clear it again in a fresh bath')
+  // Blue is mounted on another board than silver, and what was done stands in the record.
+  await page.keyboard.press('i')
+  await main.getByText('Mount', { exact: true }).click()
+  await expect(main).toContainText('unbuffered cotton board')
+  await main.getByRole('button', { name: 'Record: mounted' }).click()
+  await expect(main).toContainText('Mounted.')
+})
+
+test('a lamp, a paper, a fixer and the ink of a film are tested, and say what follows', async ({ page }) => {
+  await open(page, `${DEMO_ADDRESS}/light/lights`)
+  const [main, margin] = [page.getByRole('main'), page.getByRole('complementary', { name: 'Margin' })]
+  await main.getByText('Wavelength').click()
+  await main.getByLabel('Peak, nm').fill('405')
+  await main.getByLabel('Peak, nm').press('Enter')
+  await expect(main).toContainText('Silver chloride at 405 nm: prints slowly')
+  await expect(margin).toContainText('blue-light limit')
+
+  await turnTo(page, '/paper')
+  await main.getByText('Heron rag').first().click()
+  await main.getByLabel('A scrap was soaked for').fill('20 min')
+  await main.getByText('tore', { exact: true }).click()
+  await main.getByRole('button', { name: 'Save' }).click()
+  await turnTo(page, '/coat/begin?process=salted-paper')
+  await main.getByLabel('Paper', { exact: true }).fill('Heron rag')
+  await expect(margin).toContainText(/A scrap tore after 20.min in water/)
+  await main.getByText('the attic box', { exact: true }).click()
+  await expect(margin).toContainText('the attic box and this coat')
+
+  await turnTo(page, '/wet')
+  await main.getByText('not filled').first().click()
+  await main.getByRole('button', { name: 'Fill the tray' }).click()
+  await main.getByText('Test strip: how fast it clears').click()
+  for (const [seconds, says] of [
+    ['0', 'must be above zero'],
+    ['40', 'spent at 80 s'],
+    ['85', 'this fixer is spent'],
+  ] as const) {
+    await main.getByLabel('Clears in').fill(seconds)
+    await main.getByRole('button', { name: 'Save test' }).click()
+    await expect(main).toContainText(says)
+  }
+
+  await turnTo(page, '/negative/calibrate')
+  await main.getByText('Ink colour').click()
+  await main.getByLabel('Lightest patch on the print').fill('30z')
+  await expect(main).toContainText('The chart has no such patch.')
+  const download = page.waitForEvent('download')
+  await main.getByRole('button', { name: 'Save the colour chart, PDF' }).click()
+  expect((await download).suggestedFilename()).toBe('ink-colours.pdf')
+  await main.getByLabel('Lightest patch on the print').fill('9c')
+  await main.getByRole('button', { name: 'Use this colour for films' }).click()
+  await expect(main).toContainText('#009900')
 })
 
 test('what the tap is like is said once, and the first water of an iron print asks for acid', async ({

@@ -172,6 +172,10 @@ test('a tablet is typed, kept, compared, and says what suits a negative', async 
   await pick(page, 'of', 'Oxalate with chlorate')
   await expect(meet).toContainText('0 parts')
   await expect(meet).toContainText('2 drops')
+  await meet.getByRole('link', { name: 'Plan a sheet with it' }).first().click()
+  const form = page.getByRole('main')
+  await expect(form).toContainText('12 : 12 : 2')
+  await expect(form.getByRole('radio', { name: 'Palladium', exact: true })).toBeChecked()
 })
 
 test('the light in the dim room: no blue anywhere, charts included', { tag: '@long' }, async ({ page }) => {

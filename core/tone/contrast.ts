@@ -18,6 +18,15 @@ export interface ContrastMeans {
   /** What it costs besides. */
   costs: string
   cautions: readonly string[]
+  /** How it is in the plan of a sheet, where it is counted into the glass. */
+  plan?: {
+    mix: string
+    /** Choices under which it is in the mix. */
+    choices: Readonly<Record<string, string>>
+    /** The part of the mix that it is, and the one that gives way to it. */
+    part: string
+    takesFrom?: string
+  }
   standing: Standing
   source: string
 }

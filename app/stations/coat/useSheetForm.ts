@@ -22,6 +22,8 @@ import { usePreferences } from '../../state/preferences.store'
 import { useFormDraft } from '../../state/useFormDraft'
 import { writeSheets } from '../../state/actions/sheet.actions'
 import { readDraft, timeOrNull, type DraftFaults } from './sheet.draft'
+import { contrastPlan } from '@core/process/contrastPlan'
+import { contrastMeans } from '@library/contrast'
 import { draftOf, emptyDraft, ofProcess, type SheetDraft } from './newSheet'
 import { useRoomRecords } from '../../state/useRoomRecords'
 import { useCoverage, useDropper } from '../../state/useCoverage'
@@ -91,8 +93,15 @@ export function useSheetForm() {
   function firstDraft(): SheetDraft {
     const strip = stripOf(route.query.strip)
     const last = draftFromLast()
-    const draft = { ...last, light: last.light || firstLight() }
+    const draft = { ...last, light: last.light || firstLight(), ...contrastAsked() }
     return strip ? { ...draft, title: 'Test strip', strip, exposure: formatSpan(strip.lastSeconds) } : draft
+  }
+  /** What a comparison of paper and negative has found for the contrast of the coat. */
+  function contrastAsked(): Partial<SheetDraft> {
+    const means = contrastMeans.find(({ id }) => id === route.query.means)
+    const plan = means && contrastPlan(definition.value, means, writtenNumber(String(route.query.amount)))
+    if (!plan) return {}
+    return { choices: plan.choices, ratios: plan.parts ? { [plan.mix]: plan.parts.join(' : ') } : {} }
   }
   function draftFromLast(): SheetDraft {
     const shown = (sheet: Pick<Sheet, 'widthMillimetres' | 'heightMillimetres'>) =>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { numberOrNull } from '@core/quantity/number'
 import { meetNegative, type ContrastMeans, type OwnScale } from '@core/tone/contrast'
+import { contrastPlan } from '@core/process/contrastPlan'
 import { contrastMeans, otherMeans } from '@library/contrast'
 import { cautionOf, processes } from '@library/index'
 import FigureValue from '../../../kit/FigureValue.vue'
@@ -46,6 +47,10 @@ function ownOf(one: ContrastMeans): OwnScale[] {
 const rows = computed(() =>
   ways.value.map((one) => ({ means: one, found: meetNegative(props.range, one, ownOf(one)) })),
 )
+const planOf = (means: ContrastMeans, amount: number) => {
+  const definition = processes[means.processId]
+  return definition && contrastPlan(definition, means, amount)
+}
 const SAYS = { meets: '', tooLong: texts.negativeTooLong, tooShort: texts.negativeTooShort } as const
 </script>
 
@@ -85,6 +90,15 @@ const SAYS = { meets: '', tooLong: texts.negativeTooLong, tooShort: texts.negati
       />
       <FigureValue label="expected scale" :figure="found.scale" :text="found.scale.value.toFixed(2)" />
       <p>{{ SAYS[found.says] }} {{ means.costs }}</p>
+      <RouterLink
+        v-if="planOf(means, found.amount.value)"
+        :to="{
+          name: 'begin',
+          query: { process: means.processId, means: means.id, amount: found.amount.value },
+        }"
+      >
+        Plan a sheet with it
+      </RouterLink>
       <p v-for="id in means.cautions" :key="id" class="es-quiet">
         {{ cautionOf(id)?.title }}: {{ cautionOf(id)?.text }}
       </p>
