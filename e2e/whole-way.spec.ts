@@ -3,7 +3,7 @@ import { open, pick, walkOn } from './workroom.ts'
 
 // From the plan to the line by the one target: the processes whose way is longest, and the one that goes round twice.
 
-const WAYS = [
+const WAYS: { process: string; choices?: string[]; baths: string[] }[] = [
   {
     process: 'Gold-platinum, printing out',
     baths: ['Sulfite', 'Acid', 'Acid again', 'EDTA', 'EDTA again', 'Final wash'],
@@ -22,16 +22,42 @@ const WAYS = [
   { process: 'Gum on sized paper', baths: ['Test for stain', 'First tray, kept apart', 'Float until clear'] },
   { process: 'Cyanotype on cloth', baths: ['Wash the cloth first', 'Wash'] },
   { process: 'Cyanotype on glass', baths: ['Clean the glass', 'Pour the plate', 'Wash'] },
+  {
+    process: 'Classic cyanotype',
+    choices: ['Tannic acid'],
+    baths: ['Wash', 'Bleach in carbonate', 'Rinse the bleach out', 'Tone the blue', 'Final wash'],
+  },
+  {
+    process: 'Salted paper',
+    choices: ['Gold with thiourea', 'Two baths'],
+    baths: ['Fix in plain hypo', 'Fix again', 'Wash the fixer out', 'Tone', 'Hypo clear'],
+  },
+  {
+    process: 'Van Dyke brown',
+    choices: ['With a little citric acid', 'Gold, then platinum', 'Two baths'],
+    baths: ['First water, acid', 'Tone in gold', 'Rinse the gold out', 'Tone in platinum', 'Fix again'],
+  },
+  {
+    process: 'Collodion-chloride',
+    choices: ['Gold, then platinum'],
+    baths: ['Tone in gold', 'Tone in platinum', 'Fix in plain hypo', 'Final wash'],
+  },
+  {
+    process: 'Cyanotype, translucent upper sheet',
+    choices: ['Laid on the wet coat'],
+    baths: ['Lay the thin sheet on the wet coat', 'Peel the sheets apart', 'Wash'],
+  },
 ]
 
-for (const { process, baths } of WAYS)
-  test(`${process}, all the way to the line`, { tag: '@long' }, async ({ page }) => {
+for (const { process, choices = [], baths } of WAYS)
+  test(`${[process, ...choices].join(', ')}, all the way to the line`, { tag: '@long' }, async ({ page }) => {
     const complaints: string[] = []
     page.on('pageerror', (error) => complaints.push(error.message))
     await page.clock.install({ time: new Date('2026-03-02T10:00:00') })
     await open(page, '/coat/begin')
     await pick(page, 'Process', process, process)
     await page.getByLabel('Title', { exact: true }).fill('All the way')
+    for (const choice of choices) await page.getByText(choice, { exact: true }).click()
     await page.getByRole('button', { name: 'Plan this sheet' }).first().click()
     await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
 
