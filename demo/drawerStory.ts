@@ -1,5 +1,6 @@
 import { beginning, beginningOfTreatment, startingChoices } from '@core/process/plan'
 import { mixesFor, planMix, startingParts } from '@core/process/mixPlan'
+import { trayOf } from '@core/process/trays'
 import { lotsFor } from '@core/chemistry/lots'
 import { nextMove } from '@core/run/nextMove'
 import { advance } from '@core/run/run'
@@ -147,7 +148,8 @@ export function sheetWithLog(
       const done = one.what.step
       const words = definition.steps.find((each) => each.id === done)
       const plan = plans.find((each) => each.mix.id === words?.mix)
-      const bathId = words?.tray && entry.baths?.[words.tray]
+      const tray = words && trayOf(definition, words, choices)?.id
+      const bathId = tray && entry.baths?.[tray]
       one.what = { ...one.what, ...(plan && { drawn: plan.draws }), ...(bathId && { bathId }) }
     }
   return { sheet, events: laidEndingAt(sheet.id, steps, now - ago, random) }

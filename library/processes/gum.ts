@@ -41,6 +41,44 @@ const ownChoices: ProcessDefinition['choices'] = [
     ],
   },
   {
+    id: 'pigment',
+    name: 'Pigment',
+    startsWith: 'black',
+    options: [
+      {
+        id: 'black',
+        name: 'Black',
+        reason: 'Fast, and hard in one layer. Default because one colour is enough at first.',
+        standing: 'practice',
+      },
+      {
+        id: 'earth',
+        name: 'Earth',
+        reason: 'Umber and sienna: soft and slow to stain. A colour over a toned print.',
+        standing: 'practice',
+      },
+      {
+        id: 'yellow',
+        name: 'Yellow',
+        reason:
+          'The slowest: it holds back the light that hardens it. Laid first of three, from the blue separation.',
+        standing: 'practice',
+      },
+      {
+        id: 'red',
+        name: 'Red',
+        reason: 'Second of three, from the green separation. Some reds stain: test first.',
+        standing: 'practice',
+      },
+      {
+        id: 'blue',
+        name: 'Blue',
+        reason: 'Third of three, from the red separation. Its layer sets the outlines.',
+        standing: 'practice',
+      },
+    ],
+  },
+  {
     id: 'stain',
     name: 'Stain test',
     startsWith: 'test',
@@ -188,7 +226,7 @@ export const gum: ProcessDefinition = {
   ],
   lights: gumLights.map((range) => ({
     ...range,
-    note: 'Each pigment has its own time: yellow is slowest, black and red are fast. Make a strip for each.',
+    note: 'Each pigment has its own base exposure: yellow is slowest, black and red are fast. Make a strip for each.',
   })),
   steps: [...steps.toSpliced(atMix, 0, stainTest), ...clearing, hanging],
   cautions: [

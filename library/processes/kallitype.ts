@@ -149,6 +149,26 @@ export const kallitype: ProcessDefinition = {
       ],
     },
     {
+      id: 'contrast',
+      name: 'Contrast',
+      startsWith: 'plain',
+      options: [
+        {
+          id: 'plain',
+          name: 'From the negative',
+          reason: 'A plain developer. Default because it needs no chromium.',
+          standing: 'practice',
+        },
+        {
+          id: 'dichromate',
+          name: 'Dichromate in the developer',
+          reason:
+            'A few drops shorten the scale for a thin negative. It is poisonous and goes into the chromium jar, first rinse included.',
+          standing: 'memory',
+        },
+      ],
+    },
+    {
       id: 'toner',
       name: 'Toned in',
       startsWith: 'selenium',
@@ -258,7 +278,7 @@ export const kallitype: ProcessDefinition = {
       id: 'develop',
       title: 'Develop in citrate',
       meanwhile: 'in the developer',
-      tray: 'citrate',
+      trays: ['citrate-hard', 'citrate'],
       role: 'develop',
       ...ROCKED,
       early: 'Development was cut short: shadows stay weak, and iron is carried into the acid.',
@@ -272,7 +292,23 @@ export const kallitype: ProcessDefinition = {
         swatch: ['#947d51', '#5e4730', '#3f3025'],
       },
     },
-    { ...rinse, when: [{ choice: 'rinse', is: ['rinse'] }] },
+    {
+      ...rinse,
+      id: 'rinse-chromium',
+      title: 'First rinse, kept apart',
+      doing: 'Rinse in a tray of water that you keep: no fingers in it, use tongs.',
+      why: 'The developer holds dichromate, and so does this water.',
+      isKept: 'chromium',
+      cautions: ['dichromate'],
+      when: [{ choice: 'contrast', is: ['dichromate'] }],
+    },
+    {
+      ...rinse,
+      when: [
+        { choice: 'rinse', is: ['rinse'] },
+        { choice: 'contrast', is: ['plain'] },
+      ],
+    },
     {
       ...clearInCitric,
       id: 'clear',
@@ -347,6 +383,7 @@ export const kallitype: ProcessDefinition = {
   cautions: [
     cautions.silver,
     cautions.oxalate,
+    cautions.dichromate,
     cautions.acid,
     cautions.selenium,
     cautions.noble,

@@ -31,6 +31,25 @@ export const kallitypeBaths: ProcessDefinition['baths'] = [
     },
   },
   {
+    id: 'citrate-hard',
+    name: 'Citrate developer with dichromate',
+    cautions: ['dichromate'],
+    when: [{ choice: 'contrast', is: ['dichromate'] }],
+    stock: {
+      solutes: [
+        { substanceId: 'sodium-citrate', percentWv: 20 },
+        { substanceId: 'potassium-dichromate', percentWv: 0.012 },
+      ],
+      making: [
+        'The plain developer, in a tray of its own.',
+        'Six drops of 4 % dichromate to every 100 ml; 2 to 12 by the contrast you need. Gloves, tongs.',
+      ],
+      keepsSeconds: DAY,
+      ...memory,
+    },
+    use: serves(0.5),
+  },
+  {
     id: 'clearing',
     name: 'Citric acid',
     cautions: ['acid'],

@@ -65,6 +65,13 @@ const albumenFixing = {
   source: 'Two baths of 3 to 5 min each for keeping, from memory; one minute is for demonstrations only',
 } as const
 
+/** A coat that shines: it never turns dull as it dries. */
+const GLOSSY_DRY = {
+  good: 'The sheet is stiff, glossy, and not cool to the back of the hand.',
+  doubt: 'Cool, or limp at the lower corner: it is still damp.',
+  swatch: [],
+}
+
 /** Albumen-type paper: salted egg white, floated on silver. */
 export const albumen: ProcessDefinition = {
   id: 'albumen-type',
@@ -238,6 +245,7 @@ export const albumen: ProcessDefinition = {
       time: { leastSeconds: 30 * MINUTE, ...starts('Dry; half an hour') },
       keeps: { mostSeconds: YEAR, ...starts('Albumenized paper keeps') },
       press: { start: 'Hang it', finish: 'Dry' },
+      endpoint: GLOSSY_DRY,
       when: [{ choice: 'coating', is: ['float', 'soak'] }],
     },
     {
@@ -263,6 +271,8 @@ export const albumen: ProcessDefinition = {
       id: 'dry',
       perCoat: false,
       doing: 'Several hours in the dark, hung by a corner.',
+      press: { start: 'Start drying', finish: 'Dry: stiff and glossy' },
+      endpoint: GLOSSY_DRY,
       time: { leastSeconds: 3 * HOUR, ...starts('Several hours; three') },
       keeps: { bestSeconds: 12 * HOUR, mostSeconds: DAY, ...starts('Print the same day') },
     },
@@ -393,6 +403,12 @@ export const collodionChloride: ProcessDefinition = {
     {
       ...drying,
       doing: 'Hang it in the dark in moving air.',
+      press: { start: 'Start drying', finish: 'Dry: the smell is gone' },
+      endpoint: {
+        good: 'No smell of ether is left, and the coat is hard and glossy.',
+        doubt: 'Any smell: the coat is still soft below its skin, and the negative will stick.',
+        swatch: [],
+      },
       time: { leastSeconds: 30 * MINUTE, ...starts('Until no smell is left; half an hour') },
       keeps: { bestSeconds: 2 * DAY, mostSeconds: WEEK, ...starts('Days in a cool dark box') },
     },
