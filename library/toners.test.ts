@@ -7,7 +7,9 @@ import { processes, substances } from './index'
 
 const BEFORE = ['gold', 'gold-borax', 'gold-thiocyanate', 'palladium', 'platinum', 'gold-platinum']
 const AFTER = ['gold-thiourea', 'selenium']
-const SILVER = ['salted-paper', 'albumen-type', 'van-dyke'].map((id) => processes[id] as ProcessDefinition)
+const SILVER = ['salted-paper', 'albumen-type', 'van-dyke', 'iron-silver'].map(
+  (id) => processes[id] as ProcessDefinition,
+)
 
 const wetOf = (definition: ProcessDefinition, toner: string) => {
   const choices = { ...startingChoices(definition), toner }

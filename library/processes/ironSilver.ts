@@ -23,6 +23,7 @@ import {
 } from './blocks'
 import { subjectChoice, throughEither } from './photograms'
 import { dryness, humidify } from './printingOutMetals'
+import { tonedAfter, tonedBefore, tonerBaths, tonerChoice } from './toners'
 import { fixAgain, fixes, fixingChoice, madeUp, second } from './wetSteps'
 
 const hypo: ProcessDefinition['baths'][number] = {
@@ -79,13 +80,13 @@ export const ironSilver: ProcessDefinition = {
     },
   ],
   mixes: [{ id: 'sensitizer', name: 'Sensitizer', parts: [{ component: 'sensitizer', parts: 1 }] }],
-  baths: [hypo, second(hypo)],
+  baths: [hypo, second(hypo), ...tonerBaths],
   ...deeper(
     -0.1,
     'Printed to nearly the final depth',
     'The print lightens a little in the hypo and darkens as much as it dries.',
   ),
-  choices: [dryness, fixingChoice, subjectChoice],
+  choices: [dryness, tonerChoice('none', 'humidity already moves its colour'), fixingChoice, subjectChoice],
   lights: [
     {
       kind: 'sun',
@@ -160,8 +161,9 @@ export const ironSilver: ProcessDefinition = {
       isKept: 'silver',
       habit: 'This water holds silver: it goes into the silver jar, as with every silver paper.',
       cautions: ['silverOxide'],
-      press: { start: 'Start wash', finish: 'No yellow: fix it' },
+      press: { start: 'Start wash', finish: 'No yellow: go on' },
     },
+    ...tonedBefore,
     {
       ...bath,
       id: 'fix',
@@ -194,10 +196,22 @@ export const ironSilver: ProcessDefinition = {
       },
     },
     fixAgain,
+    ...tonedAfter,
     { ...finalWash, heavyPaper: { fromGramsPerM2: 200, leastSeconds: 45 * MINUTE, ...practice } },
     hanging,
   ],
-  cautions: [cautions.silverOxide, cautions.iron, cautions.acid, cautions.thiosulfate, cautions.uv],
+  cautions: [
+    cautions.silverOxide,
+    cautions.iron,
+    cautions.acid,
+    cautions.noble,
+    cautions.platinum,
+    cautions.thiocyanate,
+    cautions.reproductive,
+    cautions.selenium,
+    cautions.thiosulfate,
+    cautions.uv,
+  ],
   secondLooks: looks,
   colours: {
     wetCoat: '#c9a95a',
