@@ -1,5 +1,5 @@
 import { stepsFor, startingChoices } from '@core/process/plan'
-import { trayOf } from '@core/process/trays'
+import { cautionsFor, trayOf } from '@core/process/trays'
 import type { ProcessDefinition } from '@core/schema/definition'
 import { processes, substances } from './index'
 
@@ -33,6 +33,20 @@ describe.each(SILVER)('toners of $name', (definition) => {
     const last = wet.findLastIndex(({ step }) => step.role === 'tone')
     expect(wet.findIndex(({ step }) => step.role === 'fix')).toBeGreaterThan(last)
     expect(wet[last + 1]).toMatchObject({ step: { id: 'rinse-tone' }, tray: undefined })
+  })
+
+  it('warns of what is in the tray, and of no other toner', () => {
+    const warned = (toner: string) => {
+      const choices = { ...startingChoices(definition), toner }
+      const step = stepsFor(definition, choices).find(({ role }) => role === 'tone')!
+      return cautionsFor(definition, step, choices)
+    }
+    expect(warned('gold')).toEqual(['noble'])
+    expect(warned('gold-thiocyanate')).toEqual(['noble', 'thiocyanate'])
+    expect(warned('gold-borax')).toEqual(['noble', 'reproductive'])
+    expect(warned('selenium')).toEqual(['selenium'])
+    expect(warned('platinum')).toContain('platinum')
+    expect(warned('palladium')).not.toContain('platinum')
   })
 
   it.each(AFTER)('tones in %s after the fixer is washed out', (toner) => {

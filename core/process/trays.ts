@@ -20,3 +20,20 @@ export function trayOf(
   }
   return null
 }
+
+/**
+ * Ids of the cautions of a step under these choices. Where several solutions can be in its tray, those of the others do not
+ * concern the hand.
+ */
+export function cautionsFor(
+  definition: ProcessDefinition,
+  step: Pick<StepDefinition, 'tray' | 'trays' | 'cautions'>,
+  choices: Readonly<Record<string, string>>,
+): string[] {
+  if (!step.trays) return step.cautions
+  const inTray = trayOf(definition, step, choices)?.cautions ?? []
+  const ofOthers = definition.baths
+    .filter(({ id }) => step.trays?.includes(id))
+    .flatMap((one) => one.cautions)
+  return step.cautions.filter((id) => inTray.includes(id) || !ofOthers.includes(id))
+}

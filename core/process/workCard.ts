@@ -6,6 +6,7 @@ import { isGentle } from './gentle'
 import type { MixPlan } from './mixPlan'
 import { stepsFor } from './plan'
 import { leastTime } from './stepTimes'
+import { cautionsFor } from './trays'
 
 /** One step as it is read from a wall. */
 export interface WorkCardStep {
@@ -48,7 +49,7 @@ export function workCard(
   book: SubstanceBook,
 ): WorkCard {
   const steps = stepsFor(definition, sheet.choices)
-  const asked = new Set(steps.flatMap((step) => step.cautions))
+  const asked = new Set(steps.flatMap((step) => cautionsFor(definition, step, sheet.choices)))
   const counted = plans.flatMap((plan) => plan.pours.flatMap(({ component }) => component.cautions))
   return {
     title: definition.name,

@@ -1,6 +1,7 @@
 import { tonerDose } from '@core/chemistry/tonerDose'
 import { digits, formatQuantity } from '@core/quantity/format'
 import { heatOf } from '@core/process/bathHeat'
+import { cautionsFor } from '@core/process/trays'
 import { strengthOff } from '@core/process/baths'
 import { substances } from '@library/index'
 import { metalUptakes } from '@library/uptake'
@@ -58,11 +59,16 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
       ...(stepWords.value
         ? waterNotes(one.definition, one.sheet, stepWords.value, preferences.chosen.water)
         : []),
-      ...stepNotes(one.definition, stepWords.value),
+      ...stepNotes(one.definition, inWords(one, stepWords.value)),
       ...bathNotes(one),
       ...aheadNotes(one),
     ]
   })
+
+  /** The words of a step, with the cautions of what is really in its tray. */
+  function inWords({ definition, sheet }: SheetInRoom, step: StepDefinition | null) {
+    return step && { ...step, cautions: cautionsFor(definition, step, sheet.choices) }
+  }
 
   /** What really is in the tray of a solution, where it is filled. */
   function standingIn({ definition, sheet }: SheetInRoom, id: string): Bath['contents'] | undefined {
@@ -143,7 +149,8 @@ export function useWetNotes({ inHand, here, stepWords, isWaiting, hasMovedOn, se
   function aheadNotes(one: SheetInRoom): MarginNote[] {
     const ahead = one.state.steps[one.state.current + 1]
     const words = ahead && one.definition.steps.find((known) => known.id === wordsIdOf(ahead.planned))
-    const fresh = words?.cautions.filter((id) => !stepWords.value?.cautions.includes(id)) ?? []
+    const now = inWords(one, stepWords.value)?.cautions
+    const fresh = inWords(one, words ?? null)?.cautions.filter((id) => !now?.includes(id)) ?? []
     return fresh
       .flatMap((id) => cautionNotes(one.definition, id))
       .map((note) => ({ ...note, title: `Next, ${words?.title.toLowerCase()}` }))
