@@ -1,6 +1,8 @@
 import type { FaultBook } from '@core/judge/faultBook'
 import { causes } from './causes'
 import { facts } from './facts'
+import { moreCauses } from './moreCauses'
+import { moreTests } from './moreTests'
 import { symptoms } from './symptoms'
 import { tests } from './tests'
 
@@ -8,8 +10,8 @@ import { tests } from './tests'
 export const faults: FaultBook = {
   symptoms,
   facts,
-  causes,
-  tests,
+  causes: [...causes, ...moreCauses],
+  tests: [...tests, ...moreTests],
   standing: 'practice',
   source: 'Faults and their causes are common practice; how often each occurs is an estimate from memory',
 }
