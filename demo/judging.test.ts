@@ -61,8 +61,36 @@ describe('what the record of a print says', () => {
       factId: 'washed-short',
       is: true,
       said: expect.stringMatching(/^washed 2\smin 50\ss, minimum 5\smin$/),
+      isRecorded: true,
     })
     expect(known.find((one) => one.factId === 'exposed-short')?.is).toBe(false)
+  })
+
+  it('finds a sheet that waited for its first bath, and a wash of hours', () => {
+    const record = recordOf(20)
+    const said = (of: typeof record, factId: string) => observe(of).find((one) => one.factId === factId)?.is
+    expect([said(record, 'waited'), said(record, 'washed-long')]).toEqual([false, false])
+    const HOURS = 3 * 3_600_000
+    const later = record.state.steps.map((step) => ({
+      ...step,
+      ...(step.planned.kind === 'expose' && { finishedAt: step.finishedAt! - HOURS }),
+    }))
+    expect(said({ ...record, state: { ...record.state, steps: later } }, 'waited')).toBe(true)
+    const longer = record.state.steps.map((step) => ({
+      ...step,
+      ...(step.planned.kind === 'bath' && { finishedAt: step.finishedAt! + HOURS }),
+    }))
+    expect(said({ ...record, state: { ...record.state, steps: longer } }, 'washed-long')).toBe(true)
+  })
+
+  it('knows whether a means of contrast was chosen', () => {
+    const kallitype = processes.kallitype!
+    const record = { ...recordOf(20), definition: kallitype }
+    const said = (contrast: string) =>
+      observe({ ...record, sheet: { ...record.sheet, choices: { contrast } } }).find(
+        (one) => one.factId === 'contrast-added',
+      )?.is
+    expect([said('plain'), said('dichromate'), said('unknown')]).toEqual([false, true, undefined])
   })
 
   it('finds the coat that lay in the drawer', () => {
@@ -81,7 +109,7 @@ describe('what the record of a print says', () => {
   it('and what would tell the first causes apart', () => {
     const record = recordOf(24)
     const ranked = diagnosed(24, ['fogged'])
-    const [best] = rankTests(faults, ranked, traitsOf(record.definition, record.sheet))
+    const [best] = rankTests(faults, ranked, { traits: traitsOf(record.definition, record.sheet) })
     expect(best?.cures.map((one) => one.id)).toContain(ranked[0]?.cause.id)
   })
 })

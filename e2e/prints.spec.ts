@@ -92,7 +92,33 @@ test('a talk with a print that went wrong: looks, record, question, test, and wh
   await expect(heat).toBeVisible()
   await page.keyboard.press('y')
   await expect(heat).toBeHidden()
-  await page.getByRole('button', { name: 'Undo' }).click()
+  // An answer can be changed and removed, and any question answered, in whatever order.
+  const answers = page.getByRole('list', { name: 'Your answers' })
+  await expect(answers).toContainText('dried with heat')
+  await answers
+    .getByRole('listitem')
+    .filter({ hasText: 'dried with heat' })
+    .getByRole('button', { name: 'change to no' })
+    .click()
+  await expect(answers).toContainText('dried without heat')
+  await page
+    .getByRole('button', { name: /^Not sure: / })
+    .first()
+    .click()
+  await pick(page, 'Something else that you know', /^Was the paper rubbed/, 'rubbed')
+  await page.getByRole('button', { name: 'No', exact: true }).click()
+  await expect(answers).toContainText('surface sound')
+  await answers
+    .getByRole('listitem')
+    .filter({ hasText: 'surface sound' })
+    .getByRole('button', { name: 'remove' })
+    .click()
+  await expect(answers).not.toContainText('surface sound')
+  await answers
+    .getByRole('listitem')
+    .filter({ hasText: 'dried without heat' })
+    .getByRole('button', { name: 'remove' })
+    .click()
   await expect(heat).toBeVisible()
 
   // What is seen is picked by look.

@@ -130,7 +130,7 @@ describe('by the look alone', () => {
 
   it('proposes for an unsharp print to press it well and turn the film over', () => {
     const input = { traits: traits('classic-cyanotype'), symptoms: ['soft'], observed: [], confirmed: [] }
-    const [first] = rankTests(faults, diagnose(faults, input), input.traits)
+    const [first] = rankTests(faults, diagnose(faults, input), input)
     expect(first?.test.id).toBe('pressed')
     expect(first?.cures[0]?.id).toBe('contact')
   })

@@ -6,6 +6,8 @@ export interface Observed {
   is: boolean
   /** In plain words with its figures: `fixed 2 min where 4 is due`. */
   said: string
+  /** Measured or written while the print was made, and not answered from memory. */
+  isRecorded?: boolean
 }
 
 /** What spoke for or against a cause. */
@@ -42,6 +44,9 @@ const BOOK_PRINTS = 20
 const SILENCE = 0.35
 /** What a cause does not make shows beside it by chance: in so much of the prints that show it at all. */
 const BESIDE = 0.25
+/** What a record proves of a cause is not outweighed by one look that the cause is not known for. */
+const BESIDE_PROVEN = 0.75
+const PROVEN = 0.8
 /** By chance alone nothing is certain. */
 const LEAST = 0.01
 /** Evidence this near to 1 is not worth a line. */
@@ -91,10 +96,14 @@ function evidenceFor(
   cause: Cause,
   { traits, symptoms, observed }: DiagnosisInput,
 ): Evidence[] {
+  const isProven = observed.some(
+    ({ factId, is, isRecorded }) => isRecorded && is && (cause.facts[factId] ?? 0) >= PROVEN,
+  )
+  const beside = isProven ? BESIDE_PROVEN : BESIDE
   const seen = book.symptoms
     .filter((symptom) => belongs(symptom.needs, traits))
     .map((symptom): Evidence => {
-      const [share, base] = [sure(cause.shows[symptom.id] ?? BESIDE * symptom.base), sure(symptom.base)]
+      const [share, base] = [sure(cause.shows[symptom.id] ?? beside * symptom.base), sure(symptom.base)]
       return symptoms.includes(symptom.id)
         ? { said: `you see it: ${lower(symptom.name)}`, ratio: share / base }
         : {
@@ -102,13 +111,24 @@ function evidenceFor(
             ratio: ((1 - share) / (1 - base)) ** SILENCE,
           }
     })
-  const known = observed.flatMap((one): Evidence[] => {
+  const known = observed.flatMap((one): (Evidence & { group: string })[] => {
     const fact = book.facts.find((each) => each.id === one.factId)
     if (!fact) return []
     const [share, base] = [sure(cause.facts[fact.id] ?? fact.base), sure(fact.base)]
-    return [{ said: one.said, ratio: one.is ? share / base : (1 - share) / (1 - base) }]
+    const ratio = one.is ? share / base : (1 - share) / (1 - base)
+    return [{ said: one.said, ratio, group: fact.group ?? fact.id }]
   })
-  return [...seen, ...known]
+  return [...seen, ...strongestOfGroups(known)]
+}
+
+/** Of facts that say the same thing the one that says most, so that nothing counts twice. */
+function strongestOfGroups(known: readonly (Evidence & { group: string })[]): Evidence[] {
+  const best = new Map<string, Evidence>()
+  for (const { group, ...one } of known) {
+    const before = best.get(group)
+    if (!before || Math.abs(Math.log(one.ratio)) > Math.abs(Math.log(before.ratio))) best.set(group, one)
+  }
+  return [...best.values()]
 }
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
@@ -145,19 +165,38 @@ export interface RankedTest {
   bits: number
   /** Causes it would point to, likeliest first. */
   cures: readonly Cause[]
+  /** The likeliest cause that it takes away and the likeliest that it leaves: what it tells apart. */
+  separates: readonly [Cause, Cause] | null
+}
+
+/** What a scrap, a sheet and a new solution cost in time and material, against each other. */
+const COST = { 1: 1, 2: 1.5, 3: 2.5 } as const
+/** A test that tells less than this is none. */
+const LEAST_TOLD = 0.01
+
+/** What is known of the print that a test is chosen for. */
+export interface TestedPrint {
+  traits: ReadonlySet<Trait>
+  symptoms?: readonly string[]
+  /** Tests that the sheet was already made by: a rod for a sheet that was coated by rod. */
+  done?: readonly string[]
 }
 
 /**
- * Tests for the next sheet, the one first that is expected to tell most about the cause; where two tell as much to a
- * hundredth of a bit, the one of less effort.
+ * Tests for the next sheet, the one first that is expected to tell most about the cause for what it costs. Left out are
+ * those that cannot show what is seen, tell nothing, or were done already.
  */
 export function rankTests(
   book: FaultBook,
   ranked: readonly RankedCause[],
-  traits: ReadonlySet<Trait>,
+  { traits, symptoms = [], done = [] }: TestedPrint,
 ): RankedTest[] {
+  const canShow = ({ shows }: FaultTest) =>
+    !shows || !symptoms.length || shows.some((one) => symptoms.includes(one))
+  const isCured = (test: FaultTest, cause: Cause) => (test.cures[cause.id] ?? 0) >= 0.5
+  const worth = ({ test, bits }: RankedTest) => bits / COST[test.effort]
   return book.tests
-    .filter((test) => belongs(test.needs, traits))
+    .filter((test) => belongs(test.needs, traits) && canShow(test) && !done.includes(test.id))
     .map((test) => ({
       test,
       bits: expectedBits(
@@ -165,11 +204,19 @@ export function rankTests(
         ranked.map(({ cause }) => test.cures[cause.id] ?? BY_CHANCE),
       ),
       cures: ranked.filter(({ cause }) => cause.id in test.cures).map(({ cause }) => cause),
+      separates: separatedBy(ranked, (cause) => isCured(test, cause)),
     }))
-    .sort((a, b) => {
-      const [x, y] = [Math.round(100 * a.bits), Math.round(100 * b.bits)]
-      return y - x || a.test.effort - b.test.effort || b.bits - a.bits
-    })
+    .filter(({ bits }) => bits >= LEAST_TOLD)
+    .sort((a, b) => worth(b) - worth(a) || b.bits - a.bits)
+}
+
+function separatedBy(
+  ranked: readonly RankedCause[],
+  isCured: (cause: Cause) => boolean,
+): readonly [Cause, Cause] | null {
+  const gone = ranked.find(({ cause }) => isCured(cause))
+  const left = ranked.find(({ cause }) => !isCured(cause))
+  return gone && left ? [gone.cause, left.cause] : null
 }
 
 /** Ranking after a test of its own came out one way or the other. */
@@ -191,7 +238,7 @@ export function afterTest(
 /** An answer worth less than this is not worth the asking. */
 const LEAST_BITS = 0.02
 
-/** Questions that no record answers, the most telling first. */
+/** Questions that no record answers, first those that tell most and can be known most easily. */
 export function rankQuestions(
   book: FaultBook,
   ranked: readonly RankedCause[],
@@ -208,6 +255,6 @@ export function rankQuestions(
       ),
     }))
     .filter(({ bits }) => bits >= LEAST_BITS)
-    .sort((a, b) => b.bits - a.bits)
+    .sort((a, b) => b.bits * (b.fact.ease ?? 1) - a.bits * (a.fact.ease ?? 1))
     .map(({ fact }) => fact)
 }

@@ -66,6 +66,10 @@ export interface FaultFact {
   no: string
   /** Share of faulty prints of which it is true, whatever their cause. */
   base: number
+  /** Facts of one group say the same thing twice: the stronger counts. */
+  group?: string
+  /** How easily one can know it, 0 to 1; 1 where nothing is said. */
+  ease?: number
   needs?: readonly Trait[]
 }
 
@@ -98,6 +102,8 @@ export interface FaultTest {
   change?: { stops?: number; coverage?: number; coats?: number }
   /** What it costs: 1 a scrap of paper, 2 a sheet, 3 a new solution. */
   effort: 1 | 2 | 3
+  /** Looks that it can show at all; every look where nothing is said. */
+  shows?: readonly string[]
   needs?: readonly Trait[]
 }
 

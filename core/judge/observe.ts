@@ -8,7 +8,7 @@ import { digits, formatSpan } from '../quantity/format'
 import type { Observed } from './diagnosis'
 import { exposureOf, secondsGiven, type PrintRecord, wordsOf } from './printRecord'
 import { slackOf } from '../run/shortened'
-import { fact, wetSteps, bathsMet } from './observeWetSide'
+import { fact, wetSteps, bathsMet, waited } from './observeWetSide'
 
 /** A sixth of a stop, the least change one gives on purpose. */
 const SIXTH = 2 ** (1 / 6)
@@ -22,17 +22,20 @@ const REGISTER_SEEN = 0.2
  * Everything the record of a print says of known faults: what was wrong, and what was in order. What it does not tell is
  * left out.
  */
-export const observe = (record: PrintRecord): Observed[] => [
-  ...exposure(record),
-  ...lampFacts(record),
-  ...paper(record),
-  ...coat(record),
-  ...air(record),
-  ...lots(record),
-  ...wetSteps(record),
-  ...bathsMet(record),
-  ...picture(record),
-]
+export const observe = (record: PrintRecord): Observed[] =>
+  [
+    ...exposure(record),
+    ...lampFacts(record),
+    ...paper(record),
+    ...coat(record),
+    ...air(record),
+    ...lots(record),
+    ...wetSteps(record),
+    ...bathsMet(record),
+    ...waited(record),
+    ...contrast(record),
+    ...picture(record),
+  ].map((one) => ({ ...one, isRecorded: true }))
 
 function exposure({ state, base }: PrintRecord): Observed[] {
   const step = exposureOf(state)
@@ -232,4 +235,12 @@ function picture({ registerWorst, films, sheet }: PrintRecord): Observed[] {
     )
   }
   return known
+}
+
+/** Whether a means of contrast was chosen for the coat or the developer. */
+function contrast({ definition, sheet }: PrintRecord): Observed[] {
+  const choice = definition.choices.find(({ id }) => id === 'contrast')
+  const option = choice?.options.find(({ id }) => id === sheet.choices.contrast)
+  if (!choice || !option) return []
+  return [fact('contrast-added', option.id !== choice.startsWith, `contrast: ${option.name.toLowerCase()}`)]
 }

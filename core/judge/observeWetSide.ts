@@ -8,6 +8,11 @@ import { wordsOf, type PrintRecord } from './printRecord'
 /** Carry-over has thinned a bath visibly under this share of its strength. */
 const THINNED = 0.7
 
+/** Washing for more than this takes something of a fine picture, s: common practice. */
+const LONG_WASH = 3600
+/** From here on a sheet has waited for its first bath, s: a fact of the trade, the limit from memory. */
+const LONG_WAIT = 3600
+
 /** A fact that the record says is so, or is not so. @param said the evidence, as the user reads it. */
 export const fact = (factId: string, is: boolean, said: string): Observed => ({ factId, is, said })
 
@@ -42,8 +47,11 @@ export function wetSteps({ state, definition }: PrintRecord): Observed[] {
           `${DONE[words.role]} ${formatSpan(took)}, minimum ${formatSpan(least)}`,
         ),
       )
-    if (words.role === 'wash' && least !== undefined)
-      keep(fact('washed-short', isShort, `washed ${formatSpan(took)}, minimum ${formatSpan(least)}`))
+    if (words.role === 'wash' && least !== undefined) {
+      const said = `washed ${formatSpan(took)}, minimum ${formatSpan(least)}`
+      keep(fact('washed-short', isShort, said))
+      keep(fact('washed-long', took > Math.max(LONG_WASH, 3 * least), said))
+    }
     const ceiling = words.late?.afterSeconds ?? step.planned.mostSeconds
     if (words.role === 'fix' && ceiling !== undefined)
       keep(
@@ -91,4 +99,18 @@ export function bathsMet({ baths, definition }: PrintRecord): Observed[] {
       : VERDICT[standing.verdict]
     return [fact(SPENT[role], isSpent, `${bath.name} ${how}${had}`)]
   })
+}
+
+/** How long the exposed sheet waited for its first bath. */
+export function waited({ state }: PrintRecord): Observed[] {
+  const at = state.steps.findIndex(({ planned }) => planned.kind === 'expose')
+  const [exposed, first] = [
+    state.steps[at],
+    state.steps.find((one, i) => i > at && one.planned.kind === 'bath'),
+  ]
+  if (exposed?.finishedAt === undefined || first?.startedAt === undefined) return []
+  const seconds = (first.startedAt - exposed.finishedAt) / 1000
+  return [
+    fact('waited', seconds > LONG_WAIT, `first bath ${formatSpan(Math.max(0, seconds))} after the exposure`),
+  ]
 }

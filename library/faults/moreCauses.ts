@@ -188,7 +188,7 @@ export const moreCauses: readonly Cause[] = [
     facts: { 'mount-alkaline': 0.93, 'weeks-later': 0.95, 'washed-short': 0.03, 'fixed-short': 0.03 },
   },
   {
-    id: 'coat-reacted', name: 'The coat reacted before the light', weight: 3, needs: ['coated'],
+    id: 'coat-reacted', name: 'The coat reacted before the light', weight: 2, needs: ['coated'],
     why: 'Chalk, metal, a dirty brush or an old mix changes the coat while it is still in the dark.',
     cure: 'A clean brush, fresh mix and a treated or unbuffered paper; look at the coat on a white scrap.',
     shows: { 'odd-coat': 0.9, fogged: 0.4, pale: 0.2 },

@@ -22,6 +22,7 @@ export const tests: readonly FaultTest[] = [
   {
     id: 'bare-coat', name: 'A coated scrap, never exposed', effort: 1,
     doing: 'Coat a scrap, dry it cool in full darkness, and take it at once through all the baths without any light.',
+    shows: ['fogged', 'whites-yellow', 'whites-blue', 'whites-brown', 'whites-grey', 'whites-pink', 'odd-coat', 'specks-dark', 'heavy'],
     cures: { 'room-light': 0.95, 'heat-dried': 0.95, 'coat-old': 0.95, 'air-damp': 0.5, 'over-exposed': 0.9, 'film-thin': 0.9 },
     needs: ['coated'],
   },

@@ -9,6 +9,9 @@ import { useNotice } from '../../state/notice.store'
 import { beginDiagnosis } from '../../state/actions/print.actions'
 import { useDiagnosis } from './useDiagnosis'
 
+/** Questions that are asked at a time. */
+const ASKED = 3
+
 /** A talk with a print about what went wrong: what is seen, what its record knows, what it asks, what to try next. */
 export function useDiagnosePage() {
   const [route, router, workroom, notice] = [useRoute(), useRouter(), useWorkroom(), useNotice()]
@@ -30,7 +33,13 @@ export function useDiagnosePage() {
   )
   const opened = ref<string | null>(null)
   watch(ranked, ([first]) => (opened.value ??= first?.cause.id ?? null), { immediate: true })
-  const question = computed(() => questions.value[0] ?? null)
+  /** Questions that were put aside here; they can still be answered further down. */
+  const skipped = ref<string[]>([])
+  const asked = computed(() =>
+    questions.value.filter(({ id }) => !skipped.value.includes(id)).slice(0, ASKED),
+  )
+  const question = computed(() => asked.value[0] ?? null)
+  const skip = (id: string) => (skipped.value = [...skipped.value, id])
   const best = computed(() => tests.value[0] ?? null)
   const testSheet = computed(() => {
     const id = current.value?.test?.sheetId
@@ -81,8 +90,11 @@ export function useDiagnosePage() {
       : []),
     { key: 'escape', name: 'Back to the print', run: () => void router.push({ name: 'print', params: { sheetId: sheetId.value } }) },
   ]) // prettier-ignore
-  const answer = (said: 'yes' | 'no') =>
-    question.value && void done(talk.answer(question.value.id, said), `Answered: ${said}.`)
+  const answerTo = (factId: string, said: 'yes' | 'no') =>
+    void done(talk.answer(factId, said), `Answered: ${said}.`)
+  const answer = (said: 'yes' | 'no') => question.value && answerTo(question.value.id, said)
+  /** None of the causes that are shown. */
+  const noneOf = (causeIds: string[]) => void done(talk.ruleOut(...causeIds), texts.noneOfThese)
 
   useMarginNotes(() => [
     {
@@ -119,7 +131,10 @@ export function useDiagnosePage() {
     picked,
     isPicking,
     opened,
-    question,
+    asked,
+    skip,
+    answerTo,
+    noneOf,
     best,
     testSheet,
     done,
@@ -127,6 +142,5 @@ export function useDiagnosePage() {
     toggle,
     plan,
     nameOf,
-    answer,
   }
 }

@@ -2,15 +2,18 @@ import { computed } from 'vue'
 import { afterTest, diagnose, rankQuestions, rankTests, type Observed } from '@core/judge/diagnosis'
 import { belongs } from '@core/judge/faultBook'
 import { observe } from '@core/judge/observe'
+import { testsDone } from '@core/judge/testsDone'
 import { traitsOf } from '@core/judge/traits'
 import { faults } from '@library/faults'
 import { useDiagnosisRows } from '../../state/queries'
 import { changeDiagnosis } from '../../state/actions/print.actions'
+import { usePreferences } from '../../state/preferences.store'
+import { texts } from './words'
 import { useRoomRecords } from '../../state/useRoomRecords'
 
 /** What the book of faults makes of one print: its symptoms, its record, the answers, and one's own earlier cases. */
 export function useDiagnosis(sheetId: () => string) {
-  const { recordOf, isReady } = useRoomRecords()
+  const [{ recordOf, isReady }, preferences] = [useRoomRecords(), usePreferences()]
   const all = useDiagnosisRows()
   const standing = computed(() => (all.value ?? []).filter((one) => one.takenBackAt === undefined))
   const current = computed(
@@ -25,7 +28,25 @@ export function useDiagnosis(sheetId: () => string) {
     record.value ? traitsOf(record.value.definition, record.value.sheet) : new Set<never>(),
   )
   const symptoms = computed(() => faults.symptoms.filter((one) => belongs(one.needs, traits.value)))
-  const recorded = computed(() => (record.value ? observe(record.value) : []))
+  /** The record of the print, and what was said of the tap in this room. */
+  const recorded = computed((): Observed[] => {
+    if (!record.value) return []
+    const { alkaline } = preferences.chosen.water
+    const isSoured = record.value.sheet.choices.firstWater === 'acid'
+    return [
+      ...observe(record.value),
+      ...(alkaline === 'unknown' || !traits.value.has('iron')
+        ? []
+        : [
+            {
+              factId: 'alkaline-water',
+              is: alkaline === 'yes' && !isSoured,
+              said: isSoured ? texts.firstWaterSoured : texts.tapIs[alkaline],
+              isRecorded: true,
+            },
+          ]),
+    ]
+  })
   const answered = computed((): Observed[] =>
     Object.entries(current.value?.answers ?? {}).flatMap(([factId, answer]) => {
       const fact = faults.facts.find((one) => one.id === factId)
@@ -58,7 +79,30 @@ export function useDiagnosis(sheetId: () => string) {
   const questions = computed(() =>
     rankQuestions(faults, ranked.value, { traits: traits.value, observed: observed.value }),
   )
-  const tests = computed(() => rankTests(faults, ranked.value, traits.value))
+  const tests = computed(() =>
+    rankTests(faults, ranked.value, {
+      traits: traits.value,
+      symptoms: current.value?.symptoms ?? [],
+      done: [
+        ...(record.value ? testsDone(record.value.sheet) : []),
+        ...(current.value?.test?.outcome ? [current.value.test.testId] : []),
+      ],
+    }),
+  )
+  /** Everything that could be said of such a print and is not known yet, whether or not it is asked. */
+  const untold = computed(() => {
+    const known = new Set(observed.value.map(({ factId }) => factId))
+    return faults.facts.filter(
+      ({ id, ask, needs }) => ask !== undefined && !known.has(id) && belongs(needs, traits.value),
+    )
+  })
+  /** What was answered so far, each of which can be changed. */
+  const answers = computed(() =>
+    Object.entries(current.value?.answers ?? {}).flatMap(([factId, said]) => {
+      const fact = faults.facts.find(({ id }) => id === factId)
+      return fact ? [{ fact, said }] : []
+    }),
+  )
   const confirmedCause = computed(
     () => faults.causes.find((one) => one.id === current.value?.confirmed) ?? null,
   )
@@ -66,9 +110,14 @@ export function useDiagnosis(sheetId: () => string) {
   const id = () => current.value?.id ?? ''
   const answer = (factId: string, said: 'yes' | 'no') =>
     changeDiagnosis(id(), (one) => ({ ...one, answers: { ...one.answers, [factId]: said } }))
+  const forget = (factId: string) =>
+    changeDiagnosis(id(), (one) => ({
+      ...one,
+      answers: Object.fromEntries(Object.entries(one.answers).filter(([known]) => known !== factId)),
+    }))
   const confirm = (causeId: string) => changeDiagnosis(id(), (one) => ({ ...one, confirmed: causeId }))
-  const ruleOut = (causeId: string) =>
-    changeDiagnosis(id(), (one) => ({ ...one, ruledOut: [...new Set([...one.ruledOut, causeId])] }))
+  const ruleOut = (...causeIds: string[]) =>
+    changeDiagnosis(id(), (one) => ({ ...one, ruledOut: [...new Set([...one.ruledOut, ...causeIds])] }))
   const see = (seen: string[]) => changeDiagnosis(id(), (one) => ({ ...one, symptoms: seen }))
   const cameOut = (outcome: 'changed' | 'same') =>
     changeDiagnosis(id(), (one) => (one.test ? { ...one, test: { ...one.test, outcome } } : one))
@@ -86,7 +135,10 @@ export function useDiagnosis(sheetId: () => string) {
     questions,
     tests,
     test,
+    untold,
+    answers,
     answer,
+    forget,
     confirm,
     ruleOut,
     see,

@@ -46,6 +46,11 @@ export const texts = {
   whatDoYouSeeChoose: 'What do you see? Choose everything that applies.',
   resultOfTest: ({ outcome }: { outcome: string }) =>
     `Result: ${outcome}. The causes above include this result.`,
+  firstWaterSoured: 'the first water had acid in it',
+  tapIs: { yes: 'tap water here is alkaline', no: 'tap water here is not alkaline' },
+  noneOfThese: 'Ruled out. The next causes are below.',
+  testSeparates: ({ gone, left }: { gone: string; left: string }) =>
+    `It tells “${gone.toLowerCase()}” from “${left.toLowerCase()}”: with the first the fault is gone, with the other it stays.`,
   faultGonePointsTo: ({ causes, bits }: { causes: string; bits: string }) =>
     `If the fault disappears, it points to ${causes}. Expected information: ${bits} bits.`,
 

@@ -6,6 +6,7 @@ import BigTarget from '../../../kit/BigTarget.vue'
 import EmptyPage from '../../../kit/EmptyPage.vue'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import CauseList from '../parts/CauseList.vue'
+import DiagnosisQuestions from '../parts/DiagnosisQuestions.vue'
 import SymptomSwatch from '../parts/SymptomSwatch.vue'
 import { useDiagnosePage } from '../useDiagnosePage'
 
@@ -21,7 +22,10 @@ const {
   picked,
   isPicking,
   opened,
-  question,
+  asked,
+  skip,
+  answerTo,
+  noneOf,
   best,
   testSheet,
   done,
@@ -29,7 +33,6 @@ const {
   toggle,
   plan,
   nameOf,
-  answer,
 } = useDiagnosePage()
 </script>
 
@@ -82,14 +85,15 @@ const {
       <p v-if="confirmedCause" class="DiagnosePage-found" role="status">
         It was: {{ confirmedCause.name.toLowerCase() }}. {{ confirmedCause.cure }}
       </p>
-      <section v-else-if="question" class="DiagnosePage-question" aria-labelledby="asks">
-        <h2 id="asks">{{ question.ask }}</h2>
-        <div class="DiagnosePage-acts">
-          <BigTarget quiet label="Yes" hint="y" @press="answer('yes')" />
-          <BigTarget quiet label="No" hint="x" @press="answer('no')" />
-          <span class="es-quiet">Skip if you’re not sure.</span>
-        </div>
-      </section>
+      <DiagnosisQuestions
+        v-else
+        :asked="asked"
+        :untold="talk.untold.value"
+        :answers="talk.answers.value"
+        @answer="answerTo"
+        @skip="skip"
+        @forget="done(talk.forget($event), 'Answer removed.')"
+      />
 
       <CauseList
         v-model:opened="opened"
@@ -97,6 +101,7 @@ const {
         :is-settled="confirmedCause !== null"
         @confirm="done(talk.confirm($event), texts.causeConfirmed)"
         @rule-out="done(talk.ruleOut($event), 'Ruled out.')"
+        @none="noneOf"
       />
 
       <section v-if="test && !confirmedCause" class="DiagnosePage-test" aria-labelledby="under-way">
@@ -126,17 +131,23 @@ const {
       >
         <h2 id="next">Best next test: {{ best.test.name.toLowerCase() }}</h2>
         <p>{{ best.test.doing }}</p>
-        <p class="es-quiet">
-          {{
-            texts.faultGonePointsTo({
-              causes: best.cures
-                .slice(0, 3)
-                .map((cause) => cause.name.toLowerCase())
-                .join(', '),
-              bits: best.bits.toFixed(2),
-            })
-          }}
+        <p v-if="best.separates">
+          {{ texts.testSeparates({ gone: best.separates[0].name, left: best.separates[1].name }) }}
         </p>
+        <details>
+          <summary>How much it tells</summary>
+          <p class="es-quiet">
+            {{
+              texts.faultGonePointsTo({
+                causes: best.cures
+                  .slice(0, 3)
+                  .map((cause) => cause.name.toLowerCase())
+                  .join(', '),
+                bits: best.bits.toFixed(2),
+              })
+            }}
+          </p>
+        </details>
         <BigTarget label="Plan this sheet" @press="plan" />
       </section>
       <BigTarget plain label="Delete this diagnosis" @press="done(talk.undoLast(), 'Diagnosis deleted.')" />
@@ -218,7 +229,6 @@ section {
   background: var(--es-page);
 }
 
-.DiagnosePage-question,
 .DiagnosePage-test {
   padding: var(--es-space-5) var(--es-space-6);
   border-left: 3px solid var(--es-line);
@@ -227,6 +237,12 @@ section {
 
 .DiagnosePage-test {
   justify-items: start;
+}
+
+summary {
+  min-height: 1.5rem;
+  color: var(--es-quiet);
+  cursor: pointer;
 }
 
 .DiagnosePage-found {

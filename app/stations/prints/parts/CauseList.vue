@@ -7,7 +7,11 @@ import PressCard from '../../../kit/PressCard.vue'
 
 /** Causes in the order of their probability, each with what speaks for and against it. */
 const props = defineProps<{ causes: readonly RankedCause[]; isSettled: boolean }>()
-const emit = defineEmits<{ confirm: [causeId: string]; ruleOut: [causeId: string] }>()
+const emit = defineEmits<{
+  confirm: [causeId: string]
+  ruleOut: [causeId: string]
+  none: [causeIds: string[]]
+}>()
 const opened = defineModel<string | null>('opened', { required: true })
 
 const SHOWN = 4
@@ -69,12 +73,25 @@ const times = (ratio: number) =>
         </div>
       </li>
     </ol>
-    <BigTarget
-      v-if="!showsAll && causes.length > SHOWN"
-      plain
-      label="Less likely causes"
-      @press="showsAll = true"
-    />
+    <div class="CauseList-acts">
+      <BigTarget
+        v-if="!isSettled && causes.length > shown.length"
+        plain
+        label="None of these"
+        @press="
+          emit(
+            'none',
+            shown.map(({ cause }) => cause.id),
+          )
+        "
+      />
+      <BigTarget
+        v-if="!showsAll && causes.length > SHOWN"
+        plain
+        label="Less likely causes"
+        @press="showsAll = true"
+      />
+    </div>
   </section>
 </template>
 
