@@ -241,6 +241,7 @@ function picture({ registerWorst, films, sheet }: PrintRecord): Observed[] {
 function contrast({ definition, sheet }: PrintRecord): Observed[] {
   const choice = definition.choices.find(({ id }) => id === 'contrast')
   const option = choice?.options.find(({ id }) => id === sheet.choices.contrast)
-  if (!choice || !option) return []
+  // Where something is always chosen for contrast, as the dichromate of a gum, nothing is added.
+  if (choice?.startsWith !== 'plain' || !option) return []
   return [fact('contrast-added', option.id !== choice.startsWith, `contrast: ${option.name.toLowerCase()}`)]
 }

@@ -75,7 +75,7 @@ export const texts = {
   emptyWhenNotStated: 'leave empty if the label does not say',
   notStatedMeans: 'Not stated. The usual strength is assumed, and the record says so.',
   kitGoesFar:
-    'Two bottles of 100 ml make several dozen prints of 8 × 10 in; a tablespoon of each part covers about 9 × 12 in. Keep them cool, dark and dry, never beside food. Where the label says no strength, the app counts it as assumed.',
+    'Two bottles of 100 ml make several dozen prints of 8 × 10 in. Keep them cool, dark and dry, never beside food. Where the label says no strength, the app counts it as assumed.',
   emptyIfNotInKit: 'leave empty if it is not in the kit',
   kitRests: ({ span }: { span: string }) =>
     `Shake each bottle until everything has dissolved, and let it rest ${span}. Until then it counts as not ready.`,
