@@ -4,7 +4,7 @@ import { gear } from './gear'
 import { processes } from './index'
 import { classicCyanotype } from './processes/classicCyanotype'
 import { kallitype } from './processes/kallitype'
-import { albumen } from './processes/silverPapers'
+import { albumen } from './processes/albumen'
 
 const of = (definition: typeof kallitype) => gearFor(definition, startingChoices(definition), gear)
 

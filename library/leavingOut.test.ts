@@ -6,7 +6,7 @@ import { incompatibilities, processes, substances } from './index'
 import { classicCyanotype } from './processes/classicCyanotype'
 import { withHandwork } from './processes/handwork'
 import { kallitype } from './processes/kallitype'
-import { albumen } from './processes/silverPapers'
+import { albumen } from './processes/albumen'
 
 function of(definition: ProcessDefinition, stepId: string, changes: Record<string, string> = {}) {
   const choices = { ...startingChoices(definition), ...changes }

@@ -1,4 +1,5 @@
 import type { FaultBook } from '@core/judge/faultBook'
+import { bathCauses } from './bathCauses'
 import { causes } from './causes'
 import { facts } from './facts'
 import { moreCauses } from './moreCauses'
@@ -10,7 +11,7 @@ import { tests } from './tests'
 export const faults: FaultBook = {
   symptoms,
   facts,
-  causes: [...causes, ...moreCauses],
+  causes: [...causes, ...bathCauses, ...moreCauses],
   tests: [...tests, ...moreTests],
   standing: 'practice',
   source: 'Faults and their causes are common practice; how often each occurs is an estimate from memory',

@@ -21,7 +21,8 @@ import {
   deeper,
 } from './blocks'
 import { ammoniumIron, dryness, humidify, metalLights } from './printingOutMetals'
-import { bindInEdta, clearInSulfite, edtaBath, madeUp, serves, sulfiteBath, washBetween } from './wetSteps'
+import { bindInEdta, clearInSulfite, madeUp, washBetween } from './wetSteps'
+import { edtaBath, serves, sulfiteBath } from './wetBaths'
 import { objectsOnPrintingOut, subjectChoice, throughEither } from './photograms'
 
 const acid: StepDefinition = {

@@ -2,7 +2,7 @@ import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import { cautions } from '../cautions'
 import { bath, DAY, finalWash, hanging, LIGHTING, looks, memory, MINUTE, practice, starts } from './blocks'
 import { gumChoices, gumComponents, gumLights, gumMixes, gumSteps } from './gumParts'
-import { serves } from './wetSteps'
+import { serves } from './wetBaths'
 
 const pigment = (percentWv: number) => ({
   gum: [

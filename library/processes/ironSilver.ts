@@ -23,8 +23,10 @@ import {
 } from './blocks'
 import { subjectChoice, throughEither } from './photograms'
 import { dryness, humidify } from './printingOutMetals'
-import { tonedAfter, tonedBefore, tonerBaths, tonerChoice } from './toners'
-import { fixAgain, fixes, fixingChoice, madeUp, second } from './wetSteps'
+import { tonedAfter, tonedBefore, tonerChoice } from './toners'
+import { tonerBaths } from './tonerBaths'
+import { fixAgain, madeUp } from './wetSteps'
+import { fixes, fixingChoice, second } from './wetBaths'
 
 const hypo: ProcessDefinition['baths'][number] = {
   id: 'hypo',

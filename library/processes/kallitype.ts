@@ -1,4 +1,4 @@
-import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
+import type { ProcessDefinition } from '@core/schema/definition'
 import { cautions } from '../cautions'
 import {
   bath,
@@ -21,50 +21,9 @@ import {
   YEAR,
 } from './blocks'
 import { kallitypeBaths } from './kallitypeBaths'
-import {
-  clearHypo,
-  clearHypoOrWashAnHour,
-  clearInCitric,
-  fixInHypo,
-  rinse,
-  toneInGold,
-  washBetween,
-} from './wetSteps'
-
-const BEFORE = { choice: 'toned', is: ['before'] }
-const AFTER = { choice: 'toned', is: ['after'] }
-
-/** Toned when it is fixed: the fixer is washed out first, or the toner stains. */
-const tonedAfter: StepDefinition[] = [
-  {
-    ...washBetween,
-    id: 'wash-fixer',
-    title: 'Wash the fixer out',
-    why: 'Hypo carried into the toner makes it patchy.',
-    time: { leastSeconds: 10 * MINUTE, ...starts('Until the fixer is out; ten minutes') },
-    when: [{ choice: 'toner', is: ['selenium', 'gold', 'palladium', 'platinum'] }, AFTER],
-  },
-  {
-    ...toneInGold,
-    id: 'tone-after',
-    title: 'Tone',
-    tray: undefined,
-    trays: ['selenium', 'gold', 'palladium', 'platinum'],
-    doing: 'Rock the tray under extraction, and take the print out at the colour you want.',
-    why: 'Only the finished image is toned, and you see its final colour.',
-    time: { leastSeconds: 1 * MINUTE, ...starts('By eye; at least a minute') },
-    cautions: ['selenium', 'noble', 'platinum'],
-    begins: 'press',
-    press: { start: 'Start toning', finish: 'Right colour: take the print out' },
-    when: [{ choice: 'toner', is: ['selenium', 'gold', 'palladium', 'platinum'] }, AFTER],
-  },
-  {
-    ...rinse,
-    id: 'rinse-after',
-    title: 'Brief rinse',
-    when: [{ choice: 'toner', is: ['selenium', 'gold', 'palladium', 'platinum'] }, AFTER],
-  },
-]
+import { clearHypo, clearHypoOrWashAnHour, clearInCitric, fixInHypo, rinse, toneInGold } from './wetSteps'
+import { kallitypeChoices } from './kallitypeChoices'
+import { BEFORE, tonedAfter } from './kallitypeToning'
 
 /** Kallitype: ferric oxalate and silver, developed out in citrate, cleared in citric acid, toned before fixing. */
 export const kallitype: ProcessDefinition = {
@@ -128,98 +87,7 @@ export const kallitype: ProcessDefinition = {
     bears: false,
     why: 'Chalk spoils ferric oxalate: weak prints and yellow whites that do not clear.',
   },
-  choices: [
-    {
-      id: 'rinse',
-      name: 'After the developer',
-      startsWith: 'acid',
-      options: [
-        {
-          id: 'acid',
-          name: 'Straight into the acid',
-          reason: 'A neutral rinse can stain. Default because a stain cannot be removed.',
-          standing: 'practice',
-        },
-        {
-          id: 'rinse',
-          name: 'Rinse first',
-          reason: 'Keeps the acid clean for more prints, where the water is not alkaline.',
-          standing: 'practice',
-        },
-      ],
-    },
-    {
-      id: 'contrast',
-      name: 'Contrast',
-      startsWith: 'plain',
-      options: [
-        {
-          id: 'plain',
-          name: 'From the negative',
-          reason: 'A plain developer. Default because it needs no chromium.',
-          standing: 'practice',
-        },
-        {
-          id: 'dichromate',
-          name: 'Dichromate in the developer',
-          reason:
-            'A few drops shorten the scale for a thin negative. It is poisonous and goes into the chromium jar, first rinse included.',
-          standing: 'memory',
-        },
-      ],
-    },
-    {
-      id: 'toner',
-      name: 'Toned in',
-      startsWith: 'selenium',
-      options: [
-        {
-          id: 'selenium',
-          name: 'Selenium',
-          reason: 'Silver selenide: warm, permanent, timed by eye. Default because it costs least.',
-          standing: 'practice',
-        },
-        { id: 'gold', name: 'Gold', reason: 'Cooler; replaces silver.', standing: 'practice' },
-        {
-          id: 'palladium',
-          name: 'Palladium',
-          reason: 'Warm and lasting; replaces silver.',
-          standing: 'practice',
-        },
-        {
-          id: 'platinum',
-          name: 'Platinum',
-          reason: 'Neutral and lasting; replaces silver.',
-          standing: 'practice',
-        },
-        {
-          id: 'none',
-          name: 'Untoned',
-          reason: 'The plain silver brown. It is the least lasting.',
-          standing: 'practice',
-        },
-      ],
-    },
-    {
-      id: 'toned',
-      name: 'Toned',
-      startsWith: 'before',
-      options: [
-        {
-          id: 'before',
-          name: 'Before fixing',
-          reason: 'The fixer cannot bleach toned silver. Default because weak shadows survive it.',
-          standing: 'practice',
-        },
-        {
-          id: 'after',
-          name: 'After fixing',
-          reason: 'No toner is lost to silver that the fixer removes, and you see the final colour.',
-          standing: 'practice',
-        },
-      ],
-    },
-  ],
+  choices: kallitypeChoices,
   lights: [
     {
       kind: 'uvBox',

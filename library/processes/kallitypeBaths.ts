@@ -1,7 +1,7 @@
 import type { ProcessDefinition } from '@core/schema/definition'
 import { DAY, memory, practice, starts, WEEK, YEAR } from './blocks'
-import { palladiumToner, platinumToner } from './toners'
-import { fixes, hypoClearBath, serves } from './wetSteps'
+import { palladiumToner, platinumToner } from './tonerBaths'
+import { fixes, hypoClearBath, serves } from './wetBaths'
 
 /** What is in the trays of a kallitype: developer, acid, toners, fixer, hypo clear. */
 export const kallitypeBaths: ProcessDefinition['baths'] = [

@@ -19,7 +19,7 @@ import {
   YEAR,
 } from './blocks'
 import { subjectChoice, throughEither } from './photograms'
-import { serves } from './wetSteps'
+import { serves } from './wetBaths'
 
 /** A quarter of the classic cyanotype's time or less; from memory. */
 const QUARTER = {

@@ -20,15 +20,8 @@ import {
   deeper,
 } from './blocks'
 import { ammoniumIron, dryness, humidify, metalLights } from './printingOutMetals'
-import {
-  bindInEdta,
-  citricBath,
-  clearInCitric,
-  clearInSulfite,
-  edtaBath,
-  sulfiteBath,
-  washBetween,
-} from './wetSteps'
+import { bindInEdta, clearInCitric, clearInSulfite, washBetween } from './wetSteps'
+import { citricBath, edtaBath, sulfiteBath } from './wetBaths'
 import { objectsOnPrintingOut, subjectChoice, throughEither } from './photograms'
 
 /** Palladium, printing out, dry. */

@@ -19,7 +19,10 @@ import {
   starts,
   YEAR,
 } from './blocks'
-import { bindInEdta, clearInCitric, madeUp, rinse, serves, washBetween } from './wetSteps'
+import { bindInEdta, clearInCitric, madeUp, rinse, washBetween } from './wetSteps'
+import { serves } from './wetBaths'
+import { platinumPalladiumChoices } from './platinumPalladiumChoices'
+import { platinumPalladiumStocks } from './platinumPalladiumStocks'
 
 /** One of three trays of acid: the first is poured away when it is spent, and the others move up. */
 const acidTray = (id: string, name: string, followedBy?: string): ProcessDefinition['baths'][number] => ({
@@ -43,79 +46,7 @@ export const platinumPalladium: ProcessDefinition = {
   summary: 'Ferric oxalate with platinum and palladium in equal drops, developed out in potassium oxalate.',
   mark: 'graphite',
   kind: 'process',
-  components: [
-    {
-      id: 'oxalate',
-      name: 'Ferric oxalate',
-      letter: 'A',
-      cautions: ['oxalate'],
-      stock: {
-        solutes: [{ substanceId: 'ferric-oxalate', percentWv: 27 }],
-        making: [
-          'Sprinkle on hot water (50 °C) and stir now and then; the solution clears within a day.',
-          'Brown glass, cool. Test it before a large print once it is two months old.',
-        ],
-        ripensSeconds: DAY,
-        keepsSeconds: 90 * DAY,
-        ...memory,
-      },
-    },
-    {
-      id: 'oxalate-chlorate',
-      name: 'Ferric oxalate with chlorate',
-      letter: 'C',
-      cautions: ['oxalate', 'oxidiser'],
-      stock: {
-        solutes: [
-          { substanceId: 'ferric-oxalate', percentWv: 27 },
-          { substanceId: 'potassium-chlorate', percentWv: 0.6 },
-        ],
-        making: ['Make it like the plain one, and stir the chlorate in last. Never grind chlorate.'],
-        ripensSeconds: DAY,
-        keepsSeconds: 90 * DAY,
-        ...memory,
-      },
-    },
-    {
-      id: 'platinum',
-      name: 'Platinum',
-      letter: 'P',
-      cautions: ['platinum'],
-      stock: {
-        solutes: [{ substanceId: 'potassium-chloroplatinite', percentWv: 20 }],
-        making: [
-          'Dissolve in hot water; crystals form as it cools. Warm the bottle until clear before each use.',
-        ],
-        ripensSeconds: DAY,
-        keepsSeconds: 5 * YEAR,
-        ...memory,
-      },
-    },
-    {
-      id: 'palladium',
-      name: 'Palladium',
-      letter: 'D',
-      cautions: ['noble'],
-      stock: {
-        solutes: [{ substanceId: 'sodium-chloropalladite', percentWv: 15 }],
-        making: ['In warm distilled water.'],
-        keepsSeconds: 5 * YEAR,
-        ...memory,
-      },
-    },
-    {
-      id: 'contrast',
-      name: 'Platinum contrast drops',
-      letter: 'N',
-      cautions: ['platinum'],
-      stock: {
-        solutes: [{ substanceId: 'sodium-hexachloroplatinate', percentWv: 5 }],
-        making: ['In distilled water, 1 to 20 %. Weaker drops give less contrast.'],
-        keepsSeconds: 5 * YEAR,
-        ...memory,
-      },
-    },
-  ],
+  components: platinumPalladiumStocks,
   mixes: [
     {
       id: 'sensitizer',
@@ -171,60 +102,7 @@ export const platinumPalladium: ProcessDefinition = {
     bears: false,
     why: 'Chalk destroys ferric oxalate: weak, blotchy prints. Treat a buffered paper with acid first.',
   },
-  choices: [
-    {
-      id: 'metal',
-      name: 'Metal',
-      startsWith: 'both',
-      options: [
-        {
-          id: 'both',
-          name: 'Half and half',
-          reason:
-            'Between warm and neutral, at half of the price of platinum. Default because it tolerates the most errors.',
-          standing: 'memory',
-        },
-        {
-          id: 'palladium',
-          name: 'Palladium',
-          reason: 'Warm, long scale, needs a contrasty negative.',
-          standing: 'memory',
-        },
-        {
-          id: 'platinum',
-          name: 'Platinum',
-          reason: 'Neutral and cool; grainier with contrast drops.',
-          standing: 'memory',
-        },
-      ],
-    },
-    {
-      id: 'contrast',
-      name: 'Contrast',
-      startsWith: 'plain',
-      options: [
-        {
-          id: 'plain',
-          name: 'From the negative',
-          reason:
-            'Nothing added: the smoothest coat. Default because contrast is best controlled in the negative.',
-          standing: 'memory',
-        },
-        {
-          id: 'chlorate',
-          name: 'Chlorate in the oxalate',
-          reason: 'Part of the oxalate contains chlorate: more contrast, a little grainier.',
-          standing: 'memory',
-        },
-        {
-          id: 'platinate',
-          name: 'Platinate drops',
-          reason: 'Drops of sodium hexachloroplatinate, mainly for palladium.',
-          standing: 'memory',
-        },
-      ],
-    },
-  ],
+  choices: platinumPalladiumChoices,
   lights: [
     {
       kind: 'uvBox',

@@ -20,19 +20,12 @@ import {
   YEAR,
   deeper,
 } from './blocks'
-import {
-  clearHypo,
-  fixAgain,
-  fixingChoice,
-  fixInHypo,
-  hypoClearBath,
-  plainHypo,
-  second,
-  waxChoice,
-  waxing,
-} from './wetSteps'
-import { tonedAfter, tonedBefore, tonerBaths, tonerChoice } from './toners'
-import { objectsOnPrintingOut, subjectChoice, throughEither } from './photograms'
+import { clearHypo, fixAgain, fixInHypo, waxing } from './wetSteps'
+import { hypoClearBath, plainHypo, second } from './wetBaths'
+import { tonedAfter, tonedBefore } from './toners'
+import { tonerBaths } from './tonerBaths'
+import { objectsOnPrintingOut, throughEither } from './photograms'
+import { saltedPaperChoices } from './saltedPaperChoices'
 
 const brushSilver: StepDefinition = {
   ...spreading,
@@ -121,64 +114,7 @@ export const saltedPaper: ProcessDefinition = {
   lighting: SILVER_LIGHTING,
   film: WET_SPOT,
   chalk: { bears: true, why: 'Silver chloride tolerates chalk; sizing and salt matter more.' },
-  choices: [
-    {
-      id: 'salting',
-      name: 'Salted',
-      startsWith: 'brush',
-      options: [
-        {
-          id: 'brush',
-          name: 'Brushed on one side',
-          reason:
-            'Uses little, and the image stays on the surface. Default because you can make single sheets.',
-          standing: 'practice',
-        },
-        {
-          id: 'soak',
-          name: 'Soaked 5 min',
-          reason: 'Both sides take salt evenly: slower, and the image sinks in.',
-          standing: 'practice',
-        },
-        {
-          id: 'gelatin',
-          name: 'Warm gelatin and salt',
-          reason: 'A sharper image that sinks in less.',
-          standing: 'practice',
-        },
-        {
-          id: 'already',
-          name: 'Salted before',
-          reason: 'Use a sheet you salted earlier.',
-          standing: 'practice',
-        },
-      ],
-    },
-    {
-      id: 'silver',
-      name: 'Silver',
-      startsWith: 'citric',
-      options: [
-        {
-          id: 'citric',
-          name: '12 % with citric acid',
-          reason: 'Default because the coated sheet keeps longer and its whites stay clean.',
-          standing: 'practice',
-        },
-        {
-          id: 'plain',
-          name: '12 % plain',
-          reason: 'Prints a little faster. The solution keeps for years; the coated sheet lasts only hours.',
-          standing: 'practice',
-          stocks: { silver: [{ substanceId: 'silver-nitrate', percentWv: 12 }] },
-        },
-      ],
-    },
-    tonerChoice('gold', 'plain silver fades'),
-    fixingChoice,
-    waxChoice,
-    subjectChoice,
-  ],
+  choices: saltedPaperChoices,
   lights: [
     {
       kind: 'sun',

@@ -21,9 +21,11 @@ import {
   YEAR,
   deeper,
 } from './blocks'
-import { fixAgain, fixes, fixingChoice, madeUp, serves } from './wetSteps'
-import { tonedAfter, tonedBefore, tonerBaths, tonerChoice } from './toners'
+import { fixAgain, madeUp } from './wetSteps'
+import { fixingChoice } from './wetBaths'
+import { tonedAfter, tonedBefore, tonerChoice } from './toners'
 import { subjectChoice, throughEither } from './photograms'
+import { vanDykeBaths } from './vanDykeBaths'
 
 /** Whether the first water is soured, where the tap is alkaline. */
 const firstWaterChoice: ProcessDefinition['choices'][number] = {
@@ -79,49 +81,7 @@ export const vanDyke: ProcessDefinition = {
     },
   ],
   mixes: [{ id: 'sensitizer', name: 'Sensitizer', parts: [{ component: 'sensitizer', parts: 1 }] }],
-  baths: [
-    {
-      id: 'hypo',
-      name: 'Weak plain hypo',
-      stock: {
-        solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 3 }],
-        making: ['Dissolve the crystals in warm water, let it cool. No rapid fixer.'],
-        keepsSeconds: 2 * DAY,
-        standing: 'practice',
-        source: 'Four heaped teaspoons of crystals a litre, common practice; about 3 % by weight in this app',
-      },
-      cautions: ['thiosulfate'],
-      use: fixes('hypo-2'),
-    },
-    {
-      id: 'hypo-2',
-      name: 'Weak plain hypo, second bath',
-      stock: {
-        solutes: [{ substanceId: 'sodium-thiosulfate', percentWv: 3 }],
-        making: ['As the first.'],
-        keepsSeconds: 2 * DAY,
-        ...starts('As the first bath; 3 %'),
-      },
-      cautions: ['thiosulfate'],
-      use: serves(2.5),
-      when: [{ choice: 'fixing', is: ['two'] }],
-    },
-    {
-      id: 'acid-water',
-      name: 'Weak citric acid',
-      stock: {
-        solutes: [{ substanceId: 'citric-acid', percentWv: 0.3 }],
-        making: ['3 g of citric acid in a litre of water: half a level teaspoon.'],
-        keepsSeconds: DAY,
-        standing: 'memory',
-        source: '0.1 to 0.5 % citric acid where tap water is alkaline, from memory; the app uses 0.3 %',
-      },
-      cautions: ['acid'],
-      use: serves(0.5),
-      when: [{ choice: 'firstWater', is: ['acid'] }],
-    },
-    ...tonerBaths,
-  ],
+  baths: vanDykeBaths,
   ...deeper(
     -0.25,
     'Dries about 25 % darker',
