@@ -2,18 +2,20 @@ import { computed } from 'vue'
 import { afterTest, diagnose, rankQuestions, rankTests, type Observed } from '@core/judge/diagnosis'
 import { belongs } from '@core/judge/faultBook'
 import { observe } from '@core/judge/observe'
+import { outcomeOf } from '@core/judge/testOutcome'
 import { testsDone } from '@core/judge/testsDone'
 import { traitsOf } from '@core/judge/traits'
 import { faults } from '@library/faults'
 import { useDiagnosisRows } from '../../state/queries'
 import { changeDiagnosis } from '../../state/actions/print.actions'
+import { useWorkroom } from '../../state/workroom.store'
 import { usePreferences } from '../../state/preferences.store'
 import { texts } from './words'
 import { useRoomRecords } from '../../state/useRoomRecords'
 
 /** What the book of faults makes of one print: its symptoms, its record, the answers, and one's own earlier cases. */
 export function useDiagnosis(sheetId: () => string) {
-  const [{ recordOf, isReady }, preferences] = [useRoomRecords(), usePreferences()]
+  const [{ recordOf, isReady }, preferences, workroom] = [useRoomRecords(), usePreferences(), useWorkroom()]
   const all = useDiagnosisRows()
   const standing = computed(() => (all.value ?? []).filter((one) => one.takenBackAt === undefined))
   const current = computed(
@@ -72,9 +74,16 @@ export function useDiagnosis(sheetId: () => string) {
       : [],
   )
   const test = computed(() => faults.tests.find((one) => one.id === current.value?.test?.testId) ?? null)
+  /** What the test showed: as it was said, or as its print was judged. */
+  const judged = computed(() => {
+    const { test: made, symptoms: seen } = current.value ?? {}
+    const state = made?.sheetId ? workroom.find(made.sheetId)?.state : undefined
+    return state && seen ? outcomeOf(seen, state.judgements) : null
+  })
+  const outcome = computed(() => current.value?.test?.outcome ?? judged.value)
   const ranked = computed(() => {
-    const outcome = current.value?.test?.outcome
-    return test.value && outcome ? afterTest(before.value, test.value, outcome) : before.value
+    const came = outcome.value
+    return test.value && came ? afterTest(before.value, test.value, came) : before.value
   })
   const questions = computed(() =>
     rankQuestions(faults, ranked.value, { traits: traits.value, observed: observed.value }),
@@ -85,7 +94,7 @@ export function useDiagnosis(sheetId: () => string) {
       symptoms: current.value?.symptoms ?? [],
       done: [
         ...(record.value ? testsDone(record.value.sheet) : []),
-        ...(current.value?.test?.outcome ? [current.value.test.testId] : []),
+        ...(current.value?.test && outcome.value ? [current.value.test.testId] : []),
       ],
     }),
   )
@@ -135,6 +144,7 @@ export function useDiagnosis(sheetId: () => string) {
     questions,
     tests,
     test,
+    outcome,
     untold,
     answers,
     answer,

@@ -44,8 +44,8 @@ export const texts = {
 
   // DiagnosePage
   whatDoYouSeeChoose: 'What do you see? Choose everything that applies.',
-  resultOfTest: ({ outcome }: { outcome: string }) =>
-    `Result: ${outcome}. The causes above include this result.`,
+  resultOfTest: ({ outcome, isJudged }: { outcome: string; isJudged: boolean }) =>
+    `Result: ${outcome}${isJudged ? ', as its print was judged' : ''}. The causes above include this result.`,
   firstWaterSoured: 'the first water had acid in it',
   tapIs: { yes: 'tap water here is alkaline', no: 'tap water here is not alkaline' },
   noneOfThese: 'Ruled out. The next causes are below.',

@@ -112,20 +112,21 @@ const {
             Sheet {{ testSheet.sheet.number }} {{ testSheet.sheet.title }}
           </RouterLink>
         </p>
+        <p v-if="talk.outcome.value">
+          {{
+            texts.resultOfTest({
+              outcome: talk.outcome.value === 'changed' ? 'without the fault' : 'the same',
+              isJudged: !current.test?.outcome,
+            })
+          }}
+        </p>
         <div v-if="!current.test?.outcome" class="DiagnosePage-acts">
           <BigTarget quiet label="The fault is gone" @press="done(talk.cameOut('changed'), 'Saved.')" />
           <BigTarget quiet label="The fault is still there" @press="done(talk.cameOut('same'), 'Saved.')" />
         </div>
-        <p v-else class="es-quiet">
-          {{
-            texts.resultOfTest({
-              outcome: current.test.outcome === 'changed' ? 'without the fault' : 'the same',
-            })
-          }}
-        </p>
       </section>
       <section
-        v-if="best && !confirmedCause && (!test || current.test?.outcome)"
+        v-if="best && !confirmedCause && (!test || talk.outcome.value)"
         class="DiagnosePage-test"
         aria-labelledby="next"
       >

@@ -1,0 +1,38 @@
+import type { Judged } from '../schema/event'
+
+type Aspect = 'shadows' | 'highlights' | 'whites'
+/** Looks that a judgement speaks of in its own words. */
+const SAID: Readonly<Record<string, readonly [Aspect, string]>> = {
+  pale: ['shadows', 'thin'],
+  sunken: ['shadows', 'thin'],
+  heavy: ['shadows', 'blocked'],
+  fogged: ['highlights', 'veiled'],
+  flat: ['highlights', 'veiled'],
+  harsh: ['highlights', 'blank'],
+  'whites-yellow': ['whites', 'yellow'],
+  'whites-blue': ['whites', 'blue'],
+  'whites-pink': ['whites', 'pink'],
+  'whites-brown': ['whites', 'brown'],
+  'whites-grey': ['whites', 'grey'],
+}
+
+/**
+ * What the judgement of a test print says of the fault that it was made for.
+ *
+ * @param symptoms looks of the print that went wrong.
+ * @param judgements of the test print; wet ones are left out, since a print changes as it dries.
+ * @returns `null` where they say nothing of these looks.
+ */
+export function outcomeOf(
+  symptoms: readonly string[],
+  judgements: readonly Pick<Judged, 'moment' | 'verdict' | Aspect>[],
+): 'changed' | 'same' | null {
+  const last = judgements.filter(({ moment }) => moment !== 'wet').at(-1)
+  if (!last) return null
+  const asked = symptoms.flatMap((id) => (SAID[id] ? [SAID[id]] : []))
+  if (asked.some(([aspect, fault]) => last[aspect] === fault)) return 'same'
+  if (last.verdict === 'keep') return 'changed'
+  const isToldOfAll =
+    asked.length === symptoms.length && asked.every(([aspect]) => last[aspect] !== undefined)
+  return isToldOfAll && asked.length > 0 ? 'changed' : null
+}
