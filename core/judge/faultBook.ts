@@ -40,6 +40,15 @@ export type Drawing =
   | 'rings'
   | 'patches'
   | 'washed'
+  | 'blank'
+  | 'mirrored'
+  | 'ruled'
+  | 'finger'
+  | 'tide'
+  | 'halo'
+  | 'grain'
+  | 'flakes'
+  | 'frills'
 
 /** Something the eye sees. */
 export interface Symptom {

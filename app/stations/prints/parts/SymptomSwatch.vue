@@ -23,7 +23,8 @@ const SPECKS = [
     <g :clip-path="`url(#${id}-sheet)`">
       <rect width="80" height="56" fill="var(--es-drawing-paper)" />
       <g
-        :opacity="drawing === 'pale' ? 0.35 : 1"
+        :opacity="drawing === 'pale' ? 0.35 : drawing === 'blank' ? 0 : 1"
+        :transform="drawing === 'mirrored' ? 'translate(80 0) scale(-1 1)' : undefined"
         :filter="drawing === 'soft' ? `url(#${id}-soft)` : undefined"
         class="SymptomSwatch-scene"
         :class="`is-${drawing}`"
@@ -112,6 +113,69 @@ const SPECKS = [
           stroke="var(--es-drawing-edge)"
           stroke-width="0.8"
         />
+      </template>
+      <path
+        v-if="drawing === 'mirrored'"
+        d="M30 50h-16m5-5l-5 5 5 5M50 50h16m-5-5l5 5-5 5"
+        fill="none"
+        stroke="var(--es-drawing-paper)"
+        stroke-width="2"
+      />
+      <path
+        v-if="drawing === 'ruled'"
+        d="M0 6h80M0 13h80M0 20h80M0 27h80M0 34h80M0 41h80M0 48h80"
+        stroke="var(--es-drawing-paper)"
+        stroke-width="1.2"
+        opacity="0.8"
+      />
+      <path
+        v-if="drawing === 'finger'"
+        d="M56 44c-6-14 14-22 18-6M59 46c-4-10 9-15 11-4M52 42c-8-20 24-28 26-6M62 47c-2-6 4-8 5-2"
+        fill="none"
+        stroke="var(--es-drawing-paper)"
+        stroke-width="1.6"
+      />
+      <path
+        v-if="drawing === 'tide'"
+        d="M0 18c10-6 16 5 26 1s18-8 28-2 18 2 26-3"
+        fill="none"
+        stroke="var(--es-drawing-stain)"
+        stroke-width="2.6"
+        opacity="0.9"
+      />
+      <template v-if="drawing === 'halo'">
+        <path
+          d="M0 37L18 21l14 12 18-20 30 24"
+          fill="none"
+          stroke="var(--es-drawing-paper)"
+          stroke-width="2.4"
+        />
+        <path d="M0 42L18 26l14 12 18-20 30 24" fill="none" stroke="currentColor" stroke-width="2.4" />
+      </template>
+      <template v-if="drawing === 'grain'">
+        <circle
+          v-for="i in 90"
+          :key="i"
+          :cx="(i * 37) % 80"
+          :cy="(i * 23 + Math.floor(i / 8) * 5) % 56"
+          r="0.9"
+          :fill="i % 3 ? 'var(--es-drawing-paper)' : 'currentColor'"
+          opacity="0.75"
+        />
+      </template>
+      <path
+        v-if="drawing === 'flakes'"
+        d="M8 40l9-3 4 6-8 4zM30 44l7-5 5 5-6 6zM52 38l10-2 3 7-9 3zM68 48l7-3 4 5-7 4zM22 30l5-3 4 4-5 3z"
+        fill="var(--es-drawing-paper)"
+      />
+      <template v-if="drawing === 'frills'">
+        <path
+          d="M0 50q4-7 8 0t8 0 8 0 8 0 8 0 8 0 8 0 8 0 8 0 8 0v6H0z"
+          fill="var(--es-drawing-paper)"
+          opacity="0.9"
+        />
+        <ellipse cx="24" cy="38" rx="5" ry="4" fill="var(--es-drawing-paper)" opacity="0.55" />
+        <ellipse cx="56" cy="34" rx="7" ry="5" fill="var(--es-drawing-paper)" opacity="0.55" />
       </template>
       <path
         v-if="drawing === 'washed'"
