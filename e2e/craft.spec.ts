@@ -74,6 +74,7 @@ test('a lamp, a paper, a fixer and the ink of a film are tested, and say what fo
   await main.getByText('Test strip: how fast it clears').click()
   for (const [seconds, says] of [
     ['0', 'must be above zero'],
+    ['2 h', 'at most an hour'],
     ['40', 'spent at 80 s'],
     ['85', 'this fixer is spent'],
   ] as const) {

@@ -15,6 +15,8 @@ import { texts } from './words'
 
 /** How strong a fixer still is, by the time in which a test strip clears. */
 const props = defineProps<{ bath: Bath }>()
+/** A strip that takes longer than this is no test, s. */
+const LONGEST = 3600
 const notice = useNotice()
 const { faults, attempt } = useAttempt()
 const seconds = ref('')
@@ -23,11 +25,11 @@ const said = computed(() => clearingOf(props.bath))
 const save = () =>
   attempt('clearing', async () => {
     const value = parseQuantity(seconds.value, 'time', { field: 'clearing', bareUnit: 's' })
-    if (!(value > 0))
+    if (!(value > 0 && value <= LONGEST))
       throw new CoreError({
         code: 'nothing',
         field: 'clearing',
-        problem: 'The time must be above zero.',
+        problem: 'The time must be above zero and at most an hour.',
         remedy: 'Enter how long the strip took, for example 45 s.',
       })
     await testFixer(props.bath.id, value)

@@ -56,7 +56,7 @@ const missing = computed(
         :fault="weighed?.fault"
         :hint="texts.hydrometer"
       />
-      <FigureValue v-if="weighed?.figure" label="by weight of the bath" :figure="weighed.figure" />
+      <FigureValue v-if="weighed?.figure" label="silver nitrate by hydrometer" :figure="weighed.figure" />
       <FigureValue v-if="missing && missing.value > 0" label="silver nitrate to add" :figure="missing" />
     </div>
   </details>

@@ -58,7 +58,7 @@ export const Diagnosis = z.strictObject({
   /** Facts that no record shows, as the user answered them. */
   answers: z.record(Key, z.enum(['yes', 'no'])),
   confirmed: Key.optional(),
-  ruledOut: z.array(Key).max(60),
+  ruledOut: z.array(Key).max(200),
   /** Sheet that was planned to tell the causes apart, the test it makes, and what it showed. */
   test: z
     .strictObject({ testId: Key, sheetId: Id.optional(), outcome: z.enum(['changed', 'same']).optional() })
