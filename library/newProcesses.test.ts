@@ -104,7 +104,7 @@ describe('gum on sized paper', () => {
   }) // prettier-ignore
 })
 
-it('palladium printing out has the same palladium whatever its salt', () => {
+it('palladium printing out has the same palladium in each of its salts', () => {
   const definition = processes['palladium-printing-out']!
   const formulas = { potassium: 'K2PdCl4', sodium: 'Na2PdCl4', lithium: 'Li2PdCl4' }
   const molar = Object.entries(formulas).map(([palladium, formula]) => {

@@ -34,13 +34,14 @@ describe('a lamp by its peak', () => {
     ])
     expect(said(spectrumNotes(salted, startingChoices(salted), lamp(450)))).toMatch(/hardly/)
   })
-  it('is silent where it prints well, or nobody knows its peak', () => {
+  it('is silent where it prints well, or its peak is not known', () => {
     expect(spectrumNotes(cyanotype, startingChoices(cyanotype), lamp(405))).toEqual([])
     expect(spectrumNotes(salted, startingChoices(salted), lamp(365))).toEqual([])
     expect(spectrumNotes(salted, startingChoices(salted), lamp())).toEqual([])
   })
   it('warns of violet light in the eye, and not of black light', () => {
     expect(blueLightLines(20, 405)[0]).toMatch(/reached in 2.s/)
+    expect(blueLightLines(60, 405)[0]).toMatch(/reached in less than a second/)
     expect(blueLightLines(5, 365)).toEqual([])
     expect(blueLightLines(20, undefined)).toEqual([])
   })

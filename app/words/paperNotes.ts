@@ -20,7 +20,7 @@ export function paperNotes(
   const lines: string[] = []
   if (paper?.dropSeconds !== undefined && absorbencyOf(paper.dropSeconds) === 'thirsty')
     lines.push(
-      `A drop sank in after ${formatSpan(paper.dropSeconds)}: this paper drinks. The coat sinks in and prints weak, and washing takes longer. Size it first in Paper, or lay two coats.`,
+      `A drop sank in after ${formatSpan(paper.dropSeconds)}: this paper drinks (limit from memory). The coat sinks in and prints weak, and washing takes longer. Size it first in Paper, or lay two coats.`,
     )
   const wet = wetSeconds(definition, choices)
   const strength = paper?.soaked && wetStrengthFor(paper.soaked, wet)

@@ -36,7 +36,7 @@ export function blueLightLines(milliwattsPerCm2: number, peakNanometres: number 
   const limit = peakNanometres && blueLightSeconds(milliwattsPerCm2, peakNanometres)
   return limit
     ? [
-        `Its violet light also reaches the retina: looking straight into it, the blue-light limit is reached in ${formatSpan(Math.max(1, Math.floor(limit.value)))} (ICNIRP 2013, from memory). Clear UV glasses do not stop it: wear glasses rated for its wavelength.`,
+        `Its violet light also reaches the retina: looking straight into it, the blue-light limit is reached in ${limit.value < 1 ? 'less than a second' : formatSpan(Math.floor(limit.value))} (ICNIRP 2013, from memory). Clear UV glasses do not stop it: wear glasses rated for its wavelength.`,
       ]
     : []
 }

@@ -127,7 +127,7 @@ export const inSourToner: StepDefinition = {
   },
 }
 
-/** Gold is sour or spoiled by hypo, and hypo throws sulfur with acid: whatever toner it is, it is rinsed out. */
+/** Gold is sour or spoiled by hypo, and hypo throws sulfur with acid: every toner is rinsed out. */
 export const rinseToner: StepDefinition = {
   ...rinse,
   id: 'rinse-tone',

@@ -1,37 +1,21 @@
 import type { ProcessDefinition, StepDefinition } from '@core/schema/definition'
 import { cautions } from '../cautions'
-import { bath, DAY, drying, MINUTE, starts } from '../processes/blocks'
+import { DAY, MINUTE, starts } from '../processes/blocks'
+import * as shared from './treatmentSteps'
 
 // What is done to a paper before it is coated, besides taking its chalk out and sizing it with gelatin.
 
-const step: StepDefinition = { ...bath, station: 'paper', place: 'bench' }
 const hang: StepDefinition = {
-  ...drying,
-  station: 'paper',
-  place: 'line',
-  perCoat: false,
-  id: 'hang',
-  title: 'Drain and hang',
-  meanwhile: 'hanging to dry',
+  ...shared.hang,
   doing:
     'Drain by a corner and hang the sheets so that they do not touch, or dry them flat between blotters.',
-  why: 'A damp sheet takes the next coat unevenly.',
   time: { leastSeconds: 60 * MINUTE, ...starts('Dry through; an hour') },
-  press: { start: 'Hang them', finish: 'Dry' },
-  endpoint: { good: 'Completely dry and flat.', doubt: 'Cool to the cheek: leave longer.', swatch: [] },
-  habit: undefined,
 }
 const base = {
+  ...shared.base,
   version: 1,
-  kind: 'treatment',
   mark: 'graphite',
-  mixes: [],
-  baths: [],
-  tools: [],
-  lights: [],
-  secondLooks: [],
-  colours: {},
-  chalk: { bears: true, why: 'A treatment, not a print.' },
+  chalk: shared.none,
 } satisfies Partial<ProcessDefinition>
 
 /** Paper soaked and dried once, so that later layers stay in register. */
@@ -45,7 +29,7 @@ export const preShrinking: ProcessDefinition = {
   choices: [],
   steps: [
     {
-      ...step,
+      ...shared.step,
       id: 'soak',
       title: 'Soak in hot water',
       meanwhile: 'soaking',
@@ -94,7 +78,7 @@ export const starchSize: ProcessDefinition = {
   choices: [],
   steps: [
     {
-      ...step,
+      ...shared.step,
       id: 'soak-starch',
       title: 'In the starch',
       meanwhile: 'in the starch',

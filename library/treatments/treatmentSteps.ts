@@ -20,7 +20,7 @@ export const inSalt: StepDefinition = {
   ...step,
   title: 'Soak',
   meanwhile: 'soaking in salt',
-  doing: 'Start bath one behind the other, no bubbles, turn the pile once.',
+  doing: 'Slide the sheets in one behind the other without bubbles, and turn the pile once.',
   why: 'Uneven salt prints as pale grey-red patches.',
   press: { start: 'Start bath', finish: 'Drain them' },
   endpoint: {

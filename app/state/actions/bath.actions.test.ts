@@ -131,7 +131,7 @@ describe('a tray', () => {
   })
 })
 
-it('a fixer keeps its clearing times, and the last is taken back', async () => {
+it('a fixer keeps its clearing times, and the last can be undone', async () => {
   const id = await act.fillTray(fill)
   await act.testFixer(id, 40)
   await act.testFixer(id, 85)

@@ -107,7 +107,7 @@ export async function testFixer(id: string, seconds: number): Promise<void> {
   })
 }
 
-/** Takes the last test of a fixer back. */
+/** Removes the last test of a fixer. */
 export async function undoTestFixer(id: string): Promise<void> {
   const bath = await db.baths.get(id)
   if (bath) await db.baths.update(id, { clearing: (bath.clearing ?? []).slice(0, -1), changedAt: Date.now() })

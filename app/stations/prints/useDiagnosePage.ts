@@ -39,6 +39,7 @@ export function useDiagnosePage() {
     questions.value.filter(({ id }) => !skipped.value.includes(id)).slice(0, ASKED),
   )
   const question = computed(() => asked.value[0] ?? null)
+  watch(sheetId, () => (skipped.value = []))
   const skip = (id: string) => (skipped.value = [...skipped.value, id])
   const best = computed(() => tests.value[0] ?? null)
   const testSheet = computed(() => {
