@@ -95,6 +95,20 @@ test('a lamp, a paper, a fixer and the ink of a film are tested, and say what fo
   await expect(main).toContainText('#009900')
 })
 
+test('a tray is not called empty before what is in it has been read', async ({ page }) => {
+  await page.addInitScript(() => {
+    const seen = Object.assign(window, { seenAtTrays: new Set<string>() }).seenAtTrays
+    new MutationObserver(() => {
+      for (const tray of document.querySelectorAll('.TrayRow-bath'))
+        seen.add(tray.getAttribute('aria-label') ?? '')
+    }).observe(document, { subtree: true, childList: true, characterData: true, attributes: true })
+  })
+  await open(page, `${DEMO_ADDRESS}/wet`)
+  await expect(page.getByRole('button', { name: /^Citrate developer: 3 prints/ })).toBeVisible()
+  const seen = await page.evaluate(() => [...(window as unknown as { seenAtTrays: Set<string> }).seenAtTrays])
+  expect(seen.filter((said) => said.startsWith('Citrate developer'))).toHaveLength(1)
+})
+
 test('what the tap is like is said once, and the first water of an iron print asks for acid', async ({
   page,
 }) => {

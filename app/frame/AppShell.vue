@@ -5,6 +5,8 @@ import { useRouter } from 'vue-router'
 import { formatSpan } from '@core/quantity/format'
 import { watchSystemClock } from '../storage/time'
 import { useNow } from '../state/useNow'
+import { useBaths } from '../state/baths.store'
+import { useLights } from '../state/lights.store'
 import { useWorkroom } from '../state/workroom.store'
 import { stations } from '../state/stations'
 import { clocksOf } from '@core/run/deadlines'
@@ -27,6 +29,9 @@ const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'))
 const router = useRouter()
 const keys = useKeys()
 const workroom = useWorkroom()
+const [baths, lights] = [useBaths(), useLights()]
+/** No page speaks, and nothing can be pressed, before what it goes by is read: a tray is not empty because it is unread. */
+const isReady = computed(() => workroom.isReady && baths.isReady && lights.isReady)
 const now = useNow()
 const preferences = usePreferences()
 const notice = useNotice()
@@ -41,7 +46,7 @@ useAwakeScreen(() => isClockRunning.value)
 watch(
   () => now.now,
   () => {
-    const move = workroom.isReady ? watchSystemClock(isClockRunning.value) : null
+    const move = isReady.value ? watchSystemClock(isClockRunning.value) : null
     if (!move) return
     const { milliseconds, isCounted, change } = move
     const how = `The system clock moved ${milliseconds < 0 ? 'back' : 'forward'} by ${formatSpan(Math.abs(milliseconds) / 1000)}`
@@ -82,9 +87,9 @@ document.addEventListener('pointerdown', openVoice)
 <template>
   <div class="AppShell" :class="{ 'has-folded-notes': !preferences.chosen.notes }" @click="releaseFocus">
     <main id="page" class="AppShell-page" tabindex="-1">
-      <StationNav v-if="workroom.isReady" />
+      <StationNav v-if="isReady" />
       <StandingNotices :is-clock-running="isClockRunning" />
-      <RouterView v-if="workroom.isReady" v-slot="{ Component, route }">
+      <RouterView v-if="isReady" v-slot="{ Component, route }">
         <!-- Another recipe in the address is another form, also where a form is open already. -->
         <component :is="Component" :key="route.name === 'make' ? route.fullPath : undefined" />
       </RouterView>

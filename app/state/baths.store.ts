@@ -25,6 +25,7 @@ export const useBaths = defineStore('baths', () => {
   const [workroom, now] = [useWorkroom(), useNow()]
   const rows = useLiveQuery(() => db.baths.toArray(), null)
   const all = computed(() => rows.value ?? [])
+  const isReady = computed(() => rows.value !== null)
   /** The bath that is in use in each tray where several stand for it, by its id; the freshest until one is chosen. */
   const inUse = useSessionStorage<Record<string, string>>(`ember-sheet/${whichWorkroom()}/baths`, {})
   // Nothing about a bath need be asked more often than this.
@@ -112,5 +113,5 @@ export const useBaths = defineStore('baths', () => {
     )
   })
   const standingOf = (bath: Bath): BathCondition | null => standings.value.get(bath.id) ?? null
-  return { all, solutesOf, standing, standingFor, use, standingOf, solutionOf, bathUnder, withBath }
+  return { isReady, all, solutesOf, standing, standingFor, use, standingOf, solutionOf, bathUnder, withBath }
 })
