@@ -1,4 +1,6 @@
-import { diagnose, rankQuestions, rankTests, type Observed } from '@core/judge/diagnosis'
+import { diagnose, type Observed } from '@core/judge/diagnosis'
+import { rankQuestions } from '@core/judge/questions'
+import { rankTests } from '@core/judge/nextTest'
 import { traitsOf } from '@core/judge/traits'
 import { startingChoices } from '@core/process/plan'
 import { faults } from './faults'

@@ -1,6 +1,7 @@
 import { uuid, logOf, SHEET, T0 } from '@core/fixtures/logs'
 import { sheet } from '@core/fixtures/workroom'
-import { observe, paper as chalkFacts } from '@core/judge/observe'
+import { paper as chalkFacts } from '@core/judge/observeCoat'
+import { observe } from '@core/judge/observe'
 import { materialsOf } from '@core/judge/materials'
 import { printRecord, type RoomRecords } from '@core/judge/printRecord'
 import { lotsFor } from '@core/chemistry/lots'

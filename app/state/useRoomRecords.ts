@@ -13,6 +13,7 @@ export function useRoomRecords() {
     async () => ({
       baths: await db.baths.toArray(),
       negatives: await db.negatives.toArray(),
+      calibrations: await db.calibrations.toArray(),
       registerChecks: await db.registerChecks.toArray(),
     }),
     null,
@@ -28,6 +29,7 @@ export function useRoomRecords() {
     bases: lights.bases,
     baths: rows.value?.baths ?? [],
     negatives: rows.value?.negatives ?? [],
+    calibrations: rows.value?.calibrations ?? [],
     registerChecks: rows.value?.registerChecks ?? [],
     substances,
   }))

@@ -1,9 +1,11 @@
 import fc from 'fast-check'
-import { afterTest, diagnose, entropy, expectedBits, rankTests, type RankedCause } from './diagnosis'
+import { afterTest, rankTests } from './nextTest'
+import { diagnose, type RankedCause } from './diagnosis'
+import { entropy, expectedBits } from './information'
 import type { Cause, FaultBook } from './faultBook'
 
 const cause = (id: string, weight: number, parts: Partial<Cause> = {}): Cause => ({
-  id, name: id, why: '', cure: '', weight, shows: {}, facts: {}, ...parts,
+  id, name: id, why: '', cure: '', when: ['light'], weight, shows: {}, facts: {}, ...parts,
 }) // prettier-ignore
 const book: FaultBook = {
   symptoms: [

@@ -1,4 +1,4 @@
-import { belongs, type Cause, type FaultBook, type FaultFact, type FaultTest, type Trait } from './faultBook'
+import { belongs, shareOf, type Cause, type FaultBook, type FaultFact, type Trait } from './faultBook'
 
 /** A fact about a print that is known: from its record, or as the user answered. */
 export interface Observed {
@@ -53,7 +53,7 @@ const LEAST = 0.01
 const TELLING = 1.25
 
 /** Every share is kept off 0 and 1, where one odd fact would settle everything. */
-const sure = (share: number): number => Math.min(1 - LEAST, Math.max(LEAST, share))
+export const sure = (share: number): number => Math.min(1 - LEAST, Math.max(LEAST, share))
 
 /**
  * Ranks the causes of a fault: the book's weights, moved by one's own confirmed cases, times how much likelier each cause
@@ -111,15 +111,21 @@ function evidenceFor(
             ratio: ((1 - share) / (1 - base)) ** SILENCE,
           }
     })
+  const moment = momentKnown(book, observed)
   const known = observed.flatMap((one): (Evidence & { group: string })[] => {
     const fact = book.facts.find((each) => each.id === one.factId)
-    if (!fact) return []
-    const [share, base] = [sure(cause.facts[fact.id] ?? fact.base), sure(fact.base)]
+    // Where the moment is known, a no to another one says nothing more.
+    if (!fact || (moment && fact.moment && fact !== moment)) return []
+    const [share, base] = [sure(shareOf(fact, cause, traits)), sure(fact.base)]
     const ratio = one.is ? share / base : (1 - share) / (1 - base)
     return [{ said: one.said, ratio, group: fact.group ?? fact.id }]
   })
   return [...seen, ...strongestOfGroups(known)]
 }
+
+/** When the fault was first seen, where that is known. */
+export const momentKnown = (book: FaultBook, observed: readonly Observed[]): FaultFact | undefined =>
+  book.facts.find(({ id, moment }) => moment && observed.some(({ factId, is }) => is && factId === id))
 
 /** Of facts that say the same thing the one that says most, so that nothing counts twice. */
 function strongestOfGroups(known: readonly (Evidence & { group: string })[]): Evidence[] {
@@ -132,129 +138,3 @@ function strongestOfGroups(known: readonly (Evidence & { group: string })[]): Ev
 }
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
-
-/** Information in a split of probabilities, bits. */
-export const entropy = (probabilities: readonly number[]): number =>
-  -probabilities.reduce((sum, p) => (p > 0 ? sum + p * Math.log2(p) : sum), 0)
-
-/**
- * What one yes or no is expected to tell of the causes, in bits: how much less is open after it, each answer weighed by
- * how likely it is.
- *
- * @param yes probability of a yes for each cause, in the order of `ranked`.
- */
-export function expectedBits(
-  ranked: readonly Pick<RankedCause, 'probability'>[],
-  yes: readonly number[],
-): number {
-  const before = ranked.map((one) => one.probability)
-  const after = [true, false].map((answer) => {
-    const joint = before.map((p, i) => p * (answer ? (yes[i] as number) : 1 - (yes[i] as number)))
-    const likely = joint.reduce((sum, one) => sum + one, 0)
-    return likely > 0 ? likely * entropy(joint.map((one) => one / likely)) : 0
-  })
-  return entropy(before) - after.reduce((sum, one) => sum + one, 0)
-}
-
-/** Chance that a fault goes away with a change that has nothing to do with it. */
-const BY_CHANCE = 0.08
-
-export interface RankedTest {
-  test: FaultTest
-  /** Expected information, bits. */
-  bits: number
-  /** Causes it would point to, likeliest first. */
-  cures: readonly Cause[]
-  /** The likeliest cause that it takes away and the likeliest that it leaves: what it tells apart. */
-  separates: readonly [Cause, Cause] | null
-}
-
-/** What a scrap, a sheet and a new solution cost in time and material, against each other. */
-const COST = { 1: 1, 2: 1.5, 3: 2.5 } as const
-/** A test that tells less than this is none. */
-const LEAST_TOLD = 0.01
-
-/** What is known of the print that a test is chosen for. */
-export interface TestedPrint {
-  traits: ReadonlySet<Trait>
-  symptoms?: readonly string[]
-  /** Tests that the sheet was already made by: a rod for a sheet that was coated by rod. */
-  done?: readonly string[]
-}
-
-/**
- * Tests for the next sheet, the one first that is expected to tell most about the cause for what it costs. Left out are
- * those that cannot show what is seen, tell nothing, or were done already.
- */
-export function rankTests(
-  book: FaultBook,
-  ranked: readonly RankedCause[],
-  { traits, symptoms = [], done = [] }: TestedPrint,
-): RankedTest[] {
-  const canShow = ({ shows }: FaultTest) =>
-    !shows || !symptoms.length || shows.some((one) => symptoms.includes(one))
-  const isCured = (test: FaultTest, cause: Cause) => (test.cures[cause.id] ?? 0) >= 0.5
-  const worth = ({ test, bits }: RankedTest) => bits / COST[test.effort]
-  return book.tests
-    .filter((test) => belongs(test.needs, traits) && canShow(test) && !done.includes(test.id))
-    .map((test) => ({
-      test,
-      bits: expectedBits(
-        ranked,
-        ranked.map(({ cause }) => test.cures[cause.id] ?? BY_CHANCE),
-      ),
-      cures: ranked.filter(({ cause }) => cause.id in test.cures).map(({ cause }) => cause),
-      separates: separatedBy(ranked, (cause) => isCured(test, cause)),
-    }))
-    .filter(({ bits }) => bits >= LEAST_TOLD)
-    .sort((a, b) => worth(b) - worth(a) || b.bits - a.bits)
-}
-
-function separatedBy(
-  ranked: readonly RankedCause[],
-  isCured: (cause: Cause) => boolean,
-): readonly [Cause, Cause] | null {
-  const gone = ranked.find(({ cause }) => isCured(cause))
-  const left = ranked.find(({ cause }) => !isCured(cause))
-  return gone && left ? [gone.cause, left.cause] : null
-}
-
-/** Ranking after a test of its own came out one way or the other. */
-export function afterTest(
-  ranked: readonly RankedCause[],
-  test: FaultTest,
-  outcome: 'changed' | 'same',
-): RankedCause[] {
-  const weighed = ranked.map((one) => {
-    const share = test.cures[one.cause.id] ?? BY_CHANCE
-    return { ...one, probability: one.probability * (outcome === 'changed' ? share : 1 - share) }
-  })
-  const sum = weighed.reduce((all, one) => all + one.probability, 0)
-  return weighed
-    .map((one) => ({ ...one, probability: one.probability / sum }))
-    .sort((a, b) => b.probability - a.probability)
-}
-
-/** An answer worth less than this is not worth the asking. */
-const LEAST_BITS = 0.02
-
-/** Questions that no record answers, first those that tell most and can be known most easily. */
-export function rankQuestions(
-  book: FaultBook,
-  ranked: readonly RankedCause[],
-  { traits, observed }: Pick<DiagnosisInput, 'traits' | 'observed'>,
-): FaultFact[] {
-  const known = new Set(observed.map((one) => one.factId))
-  return book.facts
-    .filter((fact) => fact.ask !== undefined && !known.has(fact.id) && belongs(fact.needs, traits))
-    .map((fact) => ({
-      fact,
-      bits: expectedBits(
-        ranked,
-        ranked.map(({ cause }) => sure(cause.facts[fact.id] ?? fact.base)),
-      ),
-    }))
-    .filter(({ bits }) => bits >= LEAST_BITS)
-    .sort((a, b) => b.bits * (b.fact.ease ?? 1) - a.bits * (a.fact.ease ?? 1))
-    .map(({ fact }) => fact)
-}

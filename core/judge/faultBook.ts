@@ -18,6 +18,11 @@ export type Trait =
   | 'layers'
   | 'negative'
   | 'coated'
+  | 'lamp'
+  | 'sun'
+
+/** When a fault is first to be seen: on the dry coat, in the light, in the first water or developer, in a later bath, dry. */
+export type Moment = 'coat' | 'light' | 'water' | 'bath' | 'dry' | 'weeks'
 
 /** How a symptom is drawn, so that it is known by sight. */
 export type Drawing =
@@ -79,6 +84,8 @@ export interface FaultFact {
   group?: string
   /** How easily one can know it, 0 to 1; 1 where nothing is said. */
   ease?: number
+  /** It says when the fault was first seen: one of these facts is true of a print, and a yes to one is a no to the others. */
+  moment?: Moment
   needs?: readonly Trait[]
 }
 
@@ -88,8 +95,12 @@ export interface Cause {
   name: string
   /** How it makes what is seen, in plain words. */
   why: string
-  /** What to do about it. */
+  /** How to prevent it. */
   cure: string
+  /** How to save the print that has it; absent where nothing does. */
+  rescue?: string
+  /** When it is first to be seen. */
+  when: readonly Moment[]
   /** How often it is the cause, against the others. */
   weight: number
   needs?: readonly Trait[]
@@ -129,3 +140,22 @@ export interface FaultBook {
 /** Whether something belongs to a print of these traits. */
 export const belongs = (needs: readonly Trait[] | undefined, traits: ReadonlySet<Trait>): boolean =>
   !needs || needs.every((trait) => traits.has(trait))
+
+/** Share of a cause's prints in which the fault is first seen when it says so; the rest is shared by the other moments. */
+const SEEN_THEN = 0.85
+const MOMENTS = 6
+
+/** When a cause is first to be seen in a print of these traits: what does not print out shows in the developer. */
+export const momentsOf = ({ when }: Pick<Cause, 'when'>, traits: ReadonlySet<Trait>): readonly Moment[] => [
+  ...new Set(when.map((moment) => (moment === 'light' && !traits.has('printsOut') ? 'water' : moment))),
+]
+
+/** Share of the prints of a cause of which a fact is true, 0 to 1. */
+export function shareOf(fact: FaultFact, cause: Cause, traits: ReadonlySet<Trait>): number {
+  const own = cause.facts[fact.id]
+  if (own !== undefined || !fact.moment) return own ?? fact.base
+  const moments = momentsOf(cause, traits)
+  return moments.includes(fact.moment)
+    ? SEEN_THEN / moments.length
+    : (1 - SEEN_THEN) / (MOMENTS - moments.length)
+}

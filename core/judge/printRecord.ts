@@ -4,6 +4,7 @@ import { saltBalance, USUAL_UPTAKE, type SaltBalance } from '../chemistry/saltBa
 import { solutesIn, solutesOf, type SubstanceBook } from '../chemistry/lots'
 import { baseFor, type FoundBase } from '../light/bases'
 import { healthOf, historyOf } from '../light/lightLedger'
+import { heatOf, type BathHeat } from '../process/bathHeat'
 import { bathCondition, passesOf, useOf, type BathCondition } from '../process/baths'
 import { schoolStocks } from '../process/plan'
 import { exchangeOf, type Exchange } from '../process/trayExchange'
@@ -11,7 +12,7 @@ import { elapsedSeconds } from '../run/clock'
 import { clockOf, wordsIdOf, type RunState, type StepState } from '../run/runState'
 import type { Bath } from '../schema/bath'
 import type { ProcessDefinition, StepDefinition } from '../schema/definition'
-import type { Base, Light, LightEntry, MadeNegative } from '../schema/light'
+import type { Base, Calibration, Light, LightEntry, MadeNegative } from '../schema/light'
 import type { Bottle, Paper, Piece, Sheet } from '../schema/records'
 import { inTray } from './laidFromTray'
 import { glassesOf } from './mixed'
@@ -38,6 +39,7 @@ export interface RoomRecords {
   bases: readonly Base[]
   baths: readonly Bath[]
   negatives: readonly MadeNegative[]
+  calibrations: readonly Calibration[]
   registerChecks: readonly RegisterCheck[]
   substances: SubstanceBook
 }
@@ -48,6 +50,10 @@ export interface BathMet {
   at: number
   bath: Bath
   standing: BathCondition
+  /** Its temperature against the bath before it, where that is known. */
+  heat: BathHeat | null
+  /** How strong it was made, times what the process means for its tray; `null` where it holds something else. */
+  timesStrength: number | null
   /** What the sheet took along, and brought in. */
   exchange: Exchange
 }
@@ -71,6 +77,10 @@ export interface PrintRecord extends PrintWork {
   mixedAt: number
   baths: readonly BathMet[]
   films: readonly MadeNegative[]
+  /** The calibrations whose curves these have. */
+  curves: readonly Calibration[]
+  /** The print that it is a layer over. */
+  below: PrintWork | null
   balance: SaltBalance | null
   /** Worst mark of the last register check, mm. */
   registerWorst: number | null
@@ -110,6 +120,7 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
   )
   const check = checks.sort((a, b) => a.at - b.at).at(-1)
   const baths = bathsMet({ sheet, state, definition }, room)
+  const films = room.negatives.filter((one) => one.sheetId === sheet.id && one.takenBackAt === undefined)
   return {
     sheet,
     state,
@@ -135,7 +146,9 @@ export function printRecord({ sheet, state, definition }: PrintWork, room: RoomR
     bottles: [...new Map(bottles.map((one) => [one.component, one])).values()],
     mixedAt: state.steps.find((step) => step.drawn.length)?.finishedAt ?? state.begunAt ?? sheet.createdAt,
     baths,
-    films: room.negatives.filter((one) => one.sheetId === sheet.id && one.takenBackAt === undefined),
+    films,
+    curves: room.calibrations.filter(({ id }) => films.some(({ calibrationId }) => calibrationId === id)),
+    below: room.prints.find((one) => one.sheet.id === sheet.over) ?? null,
     balance: balanceOf({ sheet, definition }, bottles, baths, room),
     registerWorst: check ? registerOf(check.marks).worst : null,
   }
@@ -177,6 +190,8 @@ function bathsMet({ sheet, state, definition }: PrintWork, room: RoomRecords): B
         at,
         bath: known,
         exchange: exchangeOf({ sheet, state, definition }, step, bath, room.substances, gramsPerM2),
+        heat: heatOf(bath, room.baths),
+        timesStrength: timesStrength(bath, meantFor(definition, sheet, bath.bath)),
         standing: bathCondition(known, use, passes, keepsSeconds, at, {
           isFirstOfTwo: room.baths.some(
             (other) =>
@@ -187,6 +202,24 @@ function bathsMet({ sheet, state, definition }: PrintWork, room: RoomRecords): B
       },
     ]
   })
+}
+
+/** What a process means for a tray, by what was chosen. */
+const meantFor = (definition: ProcessDefinition, { choices }: Pick<Sheet, 'choices'>, trayId: string) =>
+  schoolStocks(definition, choices)[trayId] ??
+  definition.baths.find(({ id }) => id === trayId)?.stock.solutes ??
+  []
+
+function timesStrength(
+  bath: Bath,
+  meant: readonly { substanceId: string; percentWv: number }[],
+): number | null {
+  const shares = meant.map(
+    ({ substanceId, percentWv }) =>
+      (bath.contents.find((one) => one.substanceId === substanceId)?.percent ?? NaN) / percentWv,
+  )
+  const most = Math.max(...shares)
+  return shares.length > 0 && !bath.isAssumed && Number.isFinite(most) ? most : null
 }
 
 function balanceOf(

@@ -1,15 +1,21 @@
 import { isChosen } from '../process/mixPlan'
 import { stepsFor } from '../process/plan'
 import type { ProcessDefinition } from '../schema/definition'
+import type { Light } from '../schema/light'
 import type { Sheet } from '../schema/records'
 import type { Trait } from './faultBook'
 
 const NOBLE = /platinate|platinite|palladite|gold-chloride/
 
-/** What a print is made of and by, from its process and what was chosen of it. */
+/**
+ * What a print is made of and by, from its process and what was chosen of it.
+ *
+ * @param light it was exposed under; where that is not known, it may have been a lamp or the sun.
+ */
 export function traitsOf(
   definition: ProcessDefinition,
   sheet: Pick<Sheet, 'choices' | 'over'>,
+  light: Pick<Light, 'kind'> | null = null,
 ): ReadonlySet<Trait> {
   const parts = definition.mixes.flatMap((mix) =>
     mix.parts.filter((part) => isChosen(part.when, sheet.choices)).map((part) => part.component),
@@ -40,5 +46,7 @@ export function traitsOf(
   note('layers', sheet.over !== undefined || steps.filter((step) => step.kind === 'expose').length > 1)
   note('negative', sheet.choices.subject !== 'photogram')
   note('coated', parts.length > 0)
+  note('lamp', light?.kind !== 'sun')
+  note('sun', !light || light.kind === 'sun')
   return traits
 }

@@ -6,6 +6,7 @@ export const moreTests: readonly FaultTest[] = [
     id: 'read-lamp', name: 'Read the lamp', effort: 1,
     doing: 'Look at every tube on white paper, warm the lamp up, and read it at the frame, with and without the glass.',
     cures: { 'lamp-dim': 0.9, 'tube-dead': 0.95, 'lamp-cold': 0.85, 'glass-blocks': 0.9 },
+    needs: ['lamp'],
   },
   {
     id: 'without-glass', name: 'Half without the glass', effort: 1,

@@ -5,7 +5,7 @@ export const tests: readonly FaultTest[] = [
   {
     id: 'more-light', name: 'Twice the light', effort: 1,
     doing: 'Print the same on a scrap, with one stop more exposure.',
-    cures: { 'under-exposed': 0.93, 'lamp-dim': 0.93, 'film-dense': 0.2, 'developed-short': 0.1, 'air-dry': 0.2, 'warm-wash': 0.25 },
+    cures: { 'under-exposed': 0.93, 'lamp-dim': 0.93, 'solution-weak': 0.2, 'film-dense': 0.2, 'developed-short': 0.1, 'air-dry': 0.2, 'warm-wash': 0.25 },
     change: { stops: 1 },
   },
   {
@@ -29,7 +29,7 @@ export const tests: readonly FaultTest[] = [
   {
     id: 'fresh-lot', name: 'From a fresh bottle', effort: 3,
     doing: 'Make fresh sensitizer solutions, and change nothing else.',
-    cures: { 'lot-old': 0.95, 'tap-water': 0.6, 'ratio-off': 0.7, metal: 0.5, 'silver-unfiltered': 0.9 },
+    cures: { 'lot-old': 0.95, 'tap-water': 0.6, 'ratio-off': 0.7, metal: 0.5, 'silver-unfiltered': 0.9, 'solution-weak': 0.93 },
   },
   {
     id: 'filtered', name: 'Filtered silver', effort: 1,
@@ -106,6 +106,7 @@ export const tests: readonly FaultTest[] = [
     id: 'turned', name: 'Turn the frame', effort: 1,
     doing: 'Turn the frame by 180° at half the exposure.',
     cures: { 'light-uneven': 0.9 },
+    needs: ['lamp'],
   },
   {
     id: 'by-marks', name: 'Pre-shrunk paper, register marks', effort: 2,
@@ -162,6 +163,6 @@ export const tests: readonly FaultTest[] = [
   {
     id: 'cool-water', name: 'In cool still water', effort: 1,
     doing: 'Wash a scrap in cool still water, changed gently.',
-    cures: { 'warm-wash': 0.93 },
+    cures: { 'warm-wash': 0.93, 'layer-lifts': 0.7 },
   },
 ] // prettier-ignore

@@ -31,6 +31,7 @@ const acid: StepDefinition = {
   title: 'Acid',
   meanwhile: 'in the acid',
   tray: 'acid',
+  role: 'clear',
   doing: 'Put goggles on. Rock the tray now and then.',
   why: 'Acid removes the iron that sulfite leaves.',
   time: { leastSeconds: 15 * MINUTE, ...practice },

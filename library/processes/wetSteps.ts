@@ -153,6 +153,7 @@ export const bindInEdta: StepDefinition = {
   title: 'EDTA',
   meanwhile: 'in the EDTA',
   tray: 'edta',
+  role: 'clear',
   ...ROCKED,
   early: 'The last iron is not bound: the print turns pink in weeks, then dark.',
   doing: 'Rinse, then rock the tray now and then.',

@@ -1,5 +1,7 @@
 import { computed } from 'vue'
-import { afterTest, diagnose, rankQuestions, rankTests, type Observed } from '@core/judge/diagnosis'
+import { afterTest, rankTests } from '@core/judge/nextTest'
+import { diagnose, type Observed } from '@core/judge/diagnosis'
+import { rankQuestions } from '@core/judge/questions'
 import { belongs } from '@core/judge/faultBook'
 import { observe } from '@core/judge/observe'
 import { outcomeOf } from '@core/judge/testOutcome'
@@ -27,7 +29,9 @@ export function useDiagnosis(sheetId: () => string) {
   )
   const record = computed(() => recordOf(sheetId()))
   const traits = computed(() =>
-    record.value ? traitsOf(record.value.definition, record.value.sheet) : new Set<never>(),
+    record.value
+      ? traitsOf(record.value.definition, record.value.sheet, record.value.light)
+      : new Set<never>(),
   )
   const symptoms = computed(() => faults.symptoms.filter((one) => belongs(one.needs, traits.value)))
   /** The record of the print, and what was said of the tap in this room. */
