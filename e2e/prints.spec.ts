@@ -121,6 +121,22 @@ test('a talk with a print that went wrong: looks, record, question, test, and wh
     .click()
   await expect(heat).toBeVisible()
 
+  // When it was first seen is one question; the answer moves the causes and can be removed.
+  await pick(page, 'Something else that you know', 'When did you first see it?', 'When did')
+  await page.getByRole('button', { name: 'on the dry coat' }).click()
+  await expect(answers).toContainText('first seen on the dry coat')
+  await expect(first).toContainText('first seen on the dry coat')
+  await answers
+    .getByRole('listitem')
+    .filter({ hasText: 'first seen' })
+    .getByRole('button', { name: 'remove' })
+    .click()
+  await expect(answers).not.toContainText('first seen')
+  // A cause says what looks the same, how to prove it, and what can be done for this print.
+  await expect(first).toContainText('Solution past its shelf life but then: the coat was fresh')
+  await expect(first).toContainText('A coated scrap, never exposed.')
+  await expect(first).toContainText('This print cannot be fixed. Print it again.')
+
   // What is seen is picked by look.
   await page.getByRole('button', { name: 'edit' }).click()
   await page.getByRole('checkbox', { name: /Not sharp/ }).check()

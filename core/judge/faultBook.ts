@@ -54,6 +54,15 @@ export type Drawing =
   | 'grain'
   | 'flakes'
   | 'frills'
+  | 'slow'
+  | 'covered'
+  | 'paler'
+  | 'wedge'
+  | 'dull'
+  | 'coat'
+  | 'stuck'
+  | 'split'
+  | 'cloudy'
 
 /** Something the eye sees. */
 export interface Symptom {

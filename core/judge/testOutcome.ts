@@ -1,20 +1,5 @@
 import type { Judged } from '../schema/event'
-
-type Aspect = 'shadows' | 'highlights' | 'whites'
-/** Looks that a judgement speaks of in its own words. */
-const SAID: Readonly<Record<string, readonly [Aspect, string]>> = {
-  pale: ['shadows', 'thin'],
-  sunken: ['shadows', 'thin'],
-  heavy: ['shadows', 'blocked'],
-  fogged: ['highlights', 'veiled'],
-  flat: ['highlights', 'veiled'],
-  harsh: ['highlights', 'blank'],
-  'whites-yellow': ['whites', 'yellow'],
-  'whites-blue': ['whites', 'blue'],
-  'whites-pink': ['whites', 'pink'],
-  'whites-brown': ['whites', 'brown'],
-  'whites-grey': ['whites', 'grey'],
-}
+import { LOOKS_JUDGED, type Aspect } from './judgedLooks'
 
 /**
  * What the judgement of a test print says of the fault that it was made for.
@@ -29,7 +14,7 @@ export function outcomeOf(
 ): 'changed' | 'same' | null {
   const last = judgements.filter(({ moment }) => moment !== 'wet').at(-1)
   if (!last) return null
-  const asked = symptoms.flatMap((id) => (SAID[id] ? [SAID[id]] : []))
+  const asked = symptoms.flatMap((id) => (LOOKS_JUDGED[id] ? [LOOKS_JUDGED[id]] : []))
   if (asked.some(([aspect, fault]) => last[aspect] === fault)) return 'same'
   if (last.verdict === 'keep') return 'changed'
   const isToldOfAll =

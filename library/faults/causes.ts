@@ -77,7 +77,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'solution-weak', name: 'A solution weaker than the recipe', weight: 2, when: ['light'],
-    why: 'The coat holds less of one component than the recipe has, whatever the drops say.',
+    why: 'The coat holds less of one component than the recipe has, though the drops were right.',
     cure: 'Enter the strength on the label of each bottle, and let the app work out the drops.',
     shows: { pale: 0.75, flat: 0.15, 'whites-yellow': 0.15, slow: 0.2, harsh: 0.1 },
     facts: { 'solution-weak': 0.93, 'bare-coat-weak': 0.85, 'same-film': 0.04, 'same-day': 0.6 },

@@ -72,6 +72,7 @@ export const facts: readonly FaultFact[] = [
   { id: 'washed-long', ask: 'Was it in the wash for much longer than planned, an hour or more?', yes: 'washed for very long', no: 'not over-washed', base: 0.08 },
   { id: 'toned-long', ask: 'Was the toner stronger than usual, or the print in it for very long?', yes: 'toner strong or long', no: 'toned as usual', base: 0.08, needs: ['tones'] },
   { id: 'developer-cold', ease: 0.8, ask: 'Was the developer clearly colder or hotter than usual?', yes: 'developer at another temperature', no: 'developer as warm as usual', base: 0.1, needs: ['develops'] },
+  { id: 'developer-alkaline', ease: 0.5, ask: 'Does pH paper show the developer at 7 or above?', yes: 'developer neutral or alkaline', no: 'developer acid', base: 0.1, needs: ['develops', 'iron'] },
   { id: 'tray-shared', ease: 0.7, ask: 'Was a tray or were tongs used for another bath before, without being washed?', yes: 'a tray was shared', no: 'each bath had its tray', base: 0.08 },
   { id: 'contrast-added', ask: 'Was there a contrast agent in the coat or the developer, or more of it than meant?', yes: 'contrast agent used', no: 'no contrast agent', base: 0.08, needs: ['iron'] },
   { id: 'salt-weak', group: 'salt', ask: 'Was the salt bath weak or used for many sheets, or the salting forgotten?', yes: 'little salt', no: 'salted as usual', base: 0.08, needs: ['halide'] },

@@ -8,7 +8,7 @@ export const moreCauses: readonly Cause[] = [
     why: 'Alkaline tap water fixes iron in the fibres before it can wash out, and bleaches blues.',
     cure: 'Give the first water a little citric acid, 3 g to the litre. A stain that is there seldom goes.',
     rescue: 'A blue comes back a little in weak citric acid. A yellow stain that has dried in stays.',
-    shows: { 'whites-yellow': 0.6, 'whites-brown': 0.35, 'paler-in-wash': 0.35, pale: 0.1 },
+    shows: { 'cloudy-bath': 0.15, 'whites-yellow': 0.6, 'whites-brown': 0.35, 'paler-in-wash': 0.35, pale: 0.1 },
     facts: { 'alkaline-water': 0.93, 'same-day': 0.6 },
   },
   {
@@ -31,14 +31,14 @@ export const moreCauses: readonly Cause[] = [
     id: 'toner-strong', name: 'Toner too strong or too long', weight: 3, when: ['bath'], needs: ['tones'],
     why: 'A strong toner bleaches light tones faster than it covers them with metal.',
     cure: 'Dilute it, and take the print out when the middle tones have turned.',
-    shows: { 'paler-in-toner': 0.75, 'too-cold': 0.45 },
+    shows: { 'colour-split': 0.25, 'paler-in-toner': 0.75, 'too-cold': 0.45 },
     facts: { 'toned-long': 0.92 },
   },
   {
     id: 'developer-cold', name: 'Developer at another temperature', weight: 3, when: ['water'], needs: ['develops'],
     why: 'A cold developer works slower and prints colder and harder; a hot one faster, warmer and softer.',
     cure: 'Warm it to the same temperature each time, and note it.',
-    shows: { 'too-cold': 0.7, pale: 0.2, harsh: 0.15, flat: 0.1 },
+    shows: { slow: 0.3, 'too-cold': 0.7, pale: 0.2, harsh: 0.15, flat: 0.1 },
     facts: { 'developer-cold': 0.93, 'same-day': 0.6 },
   },
   {
@@ -46,7 +46,7 @@ export const moreCauses: readonly Cause[] = [
     why: 'A little fixer in the developer or toner, or acid in the fixer, changes what it does.',
     cure: 'A tray and tongs for each bath, washed and marked. Discard the bath that was spoiled.',
     rescue: 'Put it through fresh baths from the wash on; a veil often stays.',
-    shows: { 'tone-patchy': 0.3, 'whites-grey': 0.45, 'whites-brown': 0.3, bleached: 0.2, 'too-cold': 0.2, tide: 0.15 },
+    shows: { 'cloudy-bath': 0.5, 'colour-split': 0.15, 'tone-patchy': 0.3, 'whites-grey': 0.45, 'whites-brown': 0.3, bleached: 0.2, 'too-cold': 0.2, tide: 0.15 },
     facts: { 'tray-shared': 0.9, 'same-day': 0.6 },
   },
   {

@@ -54,6 +54,18 @@ export const moreTests: readonly FaultTest[] = [
     needs: ['develops'],
   },
   {
+    id: 'sour-developer', name: 'Developer made acid again', effort: 1,
+    doing: 'Add a little of its own acid to a part of the developer until pH paper shows 5 to 6, and develop a scrap in it.',
+    cures: { 'developer-alkaline': 0.92 },
+    needs: ['develops', 'iron'],
+  },
+  {
+    id: 'unexposed-piece', name: 'An unexposed piece of the same sheet', effort: 1,
+    doing: 'Cover a strip of the next coated sheet in the frame, or cut one off, and take it through all the baths with the rest.',
+    shows: ['fogged', 'whites-yellow', 'whites-blue', 'whites-brown', 'whites-grey', 'heavy', 'pigment-stain'],
+    cures: { 'over-exposed': 0.93, 'film-thin': 0.93, 'gum-over-exposed': 0.9, 'waited-after': 0.5 },
+  },
+  {
     id: 'fresh-baths', name: 'Fresh baths in clean trays', effort: 3,
     doing: 'Wash all trays and tongs, make every bath fresh, and take one scrap through.',
     cures: { 'tray-contaminated': 0.93, 'toner-spent': 0.7, 'fixer-spent': 0.7, 'clearing-spent': 0.7, 'developer-spent': 0.7 },

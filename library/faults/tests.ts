@@ -146,7 +146,7 @@ export const tests: readonly FaultTest[] = [
   {
     id: 'fresh-developer', name: 'In a fresh developer', effort: 1,
     doing: 'Print a scrap and develop it in fresh developer for the full time.',
-    cures: { 'developer-spent': 0.94, 'developed-short': 0.94 },
+    cures: { 'developer-spent': 0.94, 'developed-short': 0.94, 'developer-alkaline': 0.9 },
     needs: ['develops'],
   },
   {

@@ -26,7 +26,7 @@ export function useDiagnosePage() {
     [current, talk.isReady],
     () => {
       if (!talk.isReady.value) return
-      picked.value = [...(current.value?.symptoms ?? [])]
+      picked.value = [...(current.value?.symptoms ?? talk.judgedAs.value)]
       isPicking.value = current.value === null
     },
     { immediate: true },
@@ -38,7 +38,8 @@ export function useDiagnosePage() {
   const asked = computed(() =>
     questions.value.filter(({ id }) => !skipped.value.includes(id)).slice(0, ASKED),
   )
-  const question = computed(() => asked.value[0] ?? null)
+  /** The one that is answered by keys; when the fault was first seen has more answers than two. */
+  const question = computed(() => (asked.value[0]?.moment ? null : (asked.value[0] ?? null)))
   watch(sheetId, () => (skipped.value = []))
   const skip = (id: string) => (skipped.value = [...skipped.value, id])
   const best = computed(() => tests.value[0] ?? null)
@@ -97,29 +98,32 @@ export function useDiagnosePage() {
   /** None of the causes that are shown. */
   const noneOf = (causeIds: string[]) => void done(talk.ruleOut(...causeIds), texts.noneOfThese)
 
-  useMarginNotes(() => [
-    {
-      title: 'What the record says',
-      lines: recorded.value.filter((fact) => fact.is).length
-        ? recorded.value.filter((fact) => fact.is).map((fact) => fact.said)
-        : [texts.nothingInRecordPointsFault],
-      tone: recorded.value.some((fact) => fact.is) ? 'caution' : 'plain',
-    },
-    {
-      title: 'Nothing unusual',
-      lines: [...new Set(recorded.value.filter((fact) => !fact.is).map((fact) => fact.said))].slice(0, 8),
-    },
-    {
-      title: 'How causes are ranked',
-      lines: [
-        texts.eachCauseStartsWithHow,
-        `${faults.source}.`,
-        confirmed.value.length
-          ? texts.ownCasesIncluded({ count: confirmed.value.length })
-          : texts.causesYouConfirmAdjustRanking,
-      ],
-    },
-  ])
+  /** What is true of many prints is nothing unusual, though it may speak for a cause. */
+  const ORDINARY = 0.25
+  const isUnusual = ({ factId, is }: { factId: string; is: boolean }) =>
+    is && (faults.facts.find(({ id }) => id === factId)?.base ?? 0) < ORDINARY
+  useMarginNotes(() => {
+    const unusual = recorded.value.filter(isUnusual).map(({ said }) => said)
+    const usual = recorded.value.filter((one) => !isUnusual(one)).map(({ said }) => said)
+    return [
+      {
+        title: 'What the record says',
+        lines: unusual.length ? unusual : [texts.nothingInRecordPointsFault],
+        tone: unusual.length ? 'caution' : 'plain',
+      },
+      { title: 'Nothing unusual', lines: [...new Set(usual)].slice(0, 8) },
+      {
+        title: 'How causes are ranked',
+        lines: [
+          texts.eachCauseStartsWithHow,
+          `${faults.source}.`,
+          confirmed.value.length
+            ? texts.ownCasesIncluded({ count: confirmed.value.length })
+            : texts.causesYouConfirmAdjustRanking,
+        ],
+      },
+    ]
+  })
   return {
     router,
     one,

@@ -1,8 +1,10 @@
 import { computed } from 'vue'
 import { afterTest, rankTests } from '@core/judge/nextTest'
 import { diagnose, type Observed } from '@core/judge/diagnosis'
-import { rankQuestions } from '@core/judge/questions'
-import { belongs } from '@core/judge/faultBook'
+import { rankQuestions, untoldFacts } from '@core/judge/questions'
+import { alikeTo, proofOf } from '@core/judge/aboutCause'
+import { belongs, momentsOf, type Cause } from '@core/judge/faultBook'
+import { judgedLooks } from '@core/judge/judgedLooks'
 import { observe } from '@core/judge/observe'
 import { outcomeOf } from '@core/judge/testOutcome'
 import { testsDone } from '@core/judge/testsDone'
@@ -89,6 +91,18 @@ export function useDiagnosis(sheetId: () => string) {
     const came = outcome.value
     return test.value && came ? afterTest(before.value, test.value, came) : before.value
   })
+  const done = computed(() => (record.value ? testsDone(record.value.sheet) : []))
+  /** What else is known of a cause: what looks the same, and what proves it. */
+  const about = (cause: Cause) => ({
+    alike: alikeTo(faults, cause, traits.value),
+    proof: proofOf(faults, cause, traits.value, done.value),
+    moments: momentsOf(cause, traits.value),
+  })
+  /** What the eye said of it already. */
+  const judgedAs = computed(() => {
+    const own = new Set(symptoms.value.map(({ id }) => id))
+    return judgedLooks(record.value?.state.judgements ?? []).filter((id) => own.has(id))
+  })
   const questions = computed(() =>
     rankQuestions(faults, ranked.value, { traits: traits.value, observed: observed.value }),
   )
@@ -96,19 +110,11 @@ export function useDiagnosis(sheetId: () => string) {
     rankTests(faults, ranked.value, {
       traits: traits.value,
       symptoms: current.value?.symptoms ?? [],
-      done: [
-        ...(record.value ? testsDone(record.value.sheet) : []),
-        ...(current.value?.test && outcome.value ? [current.value.test.testId] : []),
-      ],
+      done: [...done.value, ...(current.value?.test && outcome.value ? [current.value.test.testId] : [])],
     }),
   )
   /** Everything that could be said of such a print and is not known yet, whether or not it is asked. */
-  const untold = computed(() => {
-    const known = new Set(observed.value.map(({ factId }) => factId))
-    return faults.facts.filter(
-      ({ id, ask, needs }) => ask !== undefined && !known.has(id) && belongs(needs, traits.value),
-    )
-  })
+  const untold = computed(() => untoldFacts(faults, { traits: traits.value, observed: observed.value }))
   /** What was answered so far, each of which can be changed. */
   const answers = computed(() =>
     Object.entries(current.value?.answers ?? {}).flatMap(([factId, said]) => {
@@ -150,6 +156,8 @@ export function useDiagnosis(sheetId: () => string) {
     test,
     outcome,
     untold,
+    about,
+    judgedAs,
     answers,
     answer,
     forget,

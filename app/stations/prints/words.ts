@@ -1,3 +1,4 @@
+import type { Moment } from '@core/judge/faultBook'
 import { counted } from '../../words/counted'
 
 /** Sentences of Prints, page by page. */
@@ -46,6 +47,10 @@ export const texts = {
   whatDoYouSeeChoose: 'What do you see? Choose everything that applies.',
   resultOfTest: ({ outcome, isJudged }: { outcome: string; isJudged: boolean }) =>
     `Result: ${outcome}${isJudged ? ', as its print was judged' : ''}. The causes above include this result.`,
+  chosenAsJudged: 'What you said when you judged it is chosen already. Change it if it is not so.',
+  whenFirstSeen: 'When did you first see it?',
+  toldApartBy: ({ fact }: { fact: string }) => `but then: ${fact}`,
+  printCannotBeFixed: 'This print cannot be fixed. Print it again.',
   firstWaterSoured: 'the first water had acid in it',
   tapIs: { yes: 'tap water here is alkaline', no: 'tap water here is not alkaline' },
   noneOfThese: 'Ruled out. The next causes are below.',
@@ -162,4 +167,14 @@ export const texts = {
     if (prints === onThisPaper) return `${count} on this paper`
     return onThisPaper ? `${count}, ${onThisPaper} of them on this paper,` : count
   },
+}
+
+/** When a fault is first to be seen, as a button or a line has it. */
+export const momentNames: Readonly<Record<Moment, string>> = {
+  coat: 'on the dry coat',
+  light: 'in the frame',
+  water: 'in the developer or first water',
+  bath: 'in a later bath',
+  dry: 'when it was dry',
+  weeks: 'after days or weeks',
 }

@@ -55,6 +55,9 @@ const {
 
     <section v-if="isPicking" aria-labelledby="seen">
       <h2 id="seen">{{ texts.whatDoYouSeeChoose }}</h2>
+      <p v-if="!current && talk.judgedAs.value.length" class="es-quiet">
+        {{ texts.chosenAsJudged }}
+      </p>
       <ul class="DiagnosePage-symptoms">
         <li v-for="symptom in symptoms" :key="symptom.id">
           <ChoiceCard :picked="picked.includes(symptom.id)" @pick="toggle(symptom.id)">
@@ -99,6 +102,7 @@ const {
         v-model:opened="opened"
         :causes="ranked"
         :is-settled="confirmedCause !== null"
+        :about-of="talk.about"
         @confirm="done(talk.confirm($event), texts.causeConfirmed)"
         @rule-out="done(talk.ruleOut($event), 'Ruled out.')"
         @none="noneOf"

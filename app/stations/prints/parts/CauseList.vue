@@ -1,12 +1,17 @@
 <script setup lang="ts">
-import { texts } from '../words'
 import { computed, ref } from 'vue'
 import type { RankedCause } from '@core/judge/diagnosis'
+import type { Cause } from '@core/judge/faultBook'
 import BigTarget from '../../../kit/BigTarget.vue'
 import PressCard from '../../../kit/PressCard.vue'
+import CauseAbout from './CauseAbout.vue'
 
 /** Causes in the order of their probability, each with what speaks for and against it. */
-const props = defineProps<{ causes: readonly RankedCause[]; isSettled: boolean }>()
+const props = defineProps<{
+  causes: readonly RankedCause[]
+  isSettled: boolean
+  aboutOf: (cause: Cause) => InstanceType<typeof CauseAbout>['$props']['about']
+}>()
 const emit = defineEmits<{
   confirm: [causeId: string]
   ruleOut: [causeId: string]
@@ -21,10 +26,6 @@ const shown = computed(() => props.causes.slice(0, showsAll.value ? MOST_SHOWN :
 
 const share = ({ probability }: RankedCause) =>
   probability < 0.005 ? 'under 1 in 100' : `${Math.round(100 * probability)} in 100`
-const times = (ratio: number) =>
-  ratio >= 1
-    ? `${ratio >= 9.5 ? Math.round(ratio) : ratio.toFixed(1)} times more likely`
-    : `${1 / ratio >= 9.5 ? Math.round(1 / ratio) : (1 / ratio).toFixed(1)} times less likely`
 </script>
 
 <template>
@@ -42,30 +43,7 @@ const times = (ratio: number) =>
           <span class="CauseList-bar" :style="{ width: `${100 * each.probability}%` }" />
         </PressCard>
         <div v-if="opened === each.cause.id" class="CauseList-why">
-          <p>{{ each.cause.why }}</p>
-          <ul v-if="each.for.length" aria-label="Evidence for">
-            <li v-for="line in each.for.slice(0, 5)" :key="line.said">
-              <span aria-hidden="true">+</span>
-              {{ line.said }}
-              <span class="es-quiet">{{ times(line.ratio) }}</span>
-            </li>
-          </ul>
-          <ul v-if="each.against.length" aria-label="Evidence against">
-            <li v-for="line in each.against.slice(0, 4)" :key="line.said">
-              <span aria-hidden="true">−</span>
-              {{ line.said }}
-              <span class="es-quiet">{{ times(line.ratio) }}</span>
-            </li>
-          </ul>
-          <p v-if="each.own.confirmed" class="es-quiet">
-            {{
-              texts.confirmedInYourPrints({ count: each.own.confirmed, factor: each.own.factor.toFixed(2) })
-            }}
-          </p>
-          <p>
-            <strong>What to do:</strong>
-            {{ each.cause.cure }}
-          </p>
+          <CauseAbout :ranked="each" :about="aboutOf(each.cause)" />
           <div v-if="!isSettled" class="CauseList-acts">
             <BigTarget quiet label="Confirm this cause" @press="emit('confirm', each.cause.id)" />
             <BigTarget plain label="Rule out" @press="emit('ruleOut', each.cause.id)" />
@@ -137,12 +115,6 @@ ol {
   display: grid;
   gap: var(--es-space-3);
   padding: var(--es-space-4) var(--es-space-2) var(--es-space-5);
-}
-
-.CauseList-why ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .CauseList-acts {

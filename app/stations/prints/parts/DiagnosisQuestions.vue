@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import { computed, ref } from 'vue'
 import type { FaultFact } from '@core/judge/faultBook'
 import KitButton from '../../../kit/KitButton.vue'
 import SelectField from '../../../kit/SelectField.vue'
+import WhenSeen from './WhenSeen.vue'
 
 /** What is asked of the printer: a few questions at a time, in any order, and everything else that can be told. */
 const props = defineProps<{
@@ -18,15 +20,25 @@ const emit = defineEmits<{
 }>()
 
 const chosenId = ref('')
-const others = computed(() =>
-  props.untold
-    .filter(({ id }) => !props.asked.some((one) => one.id === id))
-    .map(({ id, ask }) => ({ id, name: ask ?? id })),
-)
+/** The moments are one question, whichever of them is asked. */
+const moments = computed(() => props.untold.filter(({ moment }) => moment))
+const asks = ({ moment, ask }: FaultFact) => (moment ? texts.whenFirstSeen : ask)
+const others = computed(() => {
+  const isAsked = (fact: FaultFact) =>
+    fact.moment
+      ? fact !== moments.value[0] || props.asked.some(({ moment }) => moment)
+      : props.asked.includes(fact)
+  // What can be answered of every fault comes first.
+  const open = props.untold.filter((fact) => !isAsked(fact))
+  return [...open.filter(({ moment }) => moment), ...open.filter(({ moment }) => !moment)].map((fact) => ({
+    id: fact.id,
+    name: asks(fact) ?? '',
+  }))
+})
 const chosen = computed(() => props.untold.find(({ id }) => id === chosenId.value))
 function tell(factId: string, said: 'yes' | 'no'): void {
   emit('answer', factId, said)
-  if (factId === chosenId.value) chosenId.value = ''
+  if (factId === chosenId.value || chosen.value?.moment) chosenId.value = ''
 }
 </script>
 
@@ -34,9 +46,13 @@ function tell(factId: string, said: 'yes' | 'no'): void {
   <section v-if="asked.length || untold.length || answers.length" aria-label="Questions">
     <ul v-if="asked.length" class="DiagnosisQuestions-asked">
       <li v-for="(fact, i) in asked" :key="fact.id">
-        <h2 v-if="i === 0">{{ fact.ask }}</h2>
-        <p v-else>{{ fact.ask }}</p>
-        <span class="DiagnosisQuestions-acts">
+        <component :is="i === 0 ? 'h2' : 'p'">{{ asks(fact) }}</component>
+        <WhenSeen v-if="fact.moment" :facts="moments" @answer="tell($event, 'yes')">
+          <KitButton kind="quiet" :aria-label="`Not sure: ${asks(fact)}`" @click="emit('skip', fact.id)">
+            Not sure
+          </KitButton>
+        </WhenSeen>
+        <span v-else class="DiagnosisQuestions-acts">
           <KitButton :aria-label="`Yes: ${fact.ask}`" @click="tell(fact.id, 'yes')">Yes</KitButton>
           <KitButton :aria-label="`No: ${fact.ask}`" @click="tell(fact.id, 'no')">No</KitButton>
           <KitButton kind="quiet" :aria-label="`Not sure: ${fact.ask}`" @click="emit('skip', fact.id)">
@@ -53,7 +69,8 @@ function tell(factId: string, said: 'yes' | 'no'): void {
         clearable
         placeholder="choose a question"
       />
-      <span v-if="chosen" class="DiagnosisQuestions-acts">
+      <WhenSeen v-if="chosen?.moment" :facts="moments" @answer="tell($event, 'yes')" />
+      <span v-else-if="chosen" class="DiagnosisQuestions-acts">
         <KitButton @click="tell(chosen.id, 'yes')">Yes</KitButton>
         <KitButton @click="tell(chosen.id, 'no')">No</KitButton>
       </span>
@@ -61,7 +78,11 @@ function tell(factId: string, said: 'yes' | 'no'): void {
     <ul v-if="answers.length" aria-label="Your answers" class="DiagnosisQuestions-answers">
       <li v-for="{ fact, said } in answers" :key="fact.id">
         {{ said === 'yes' ? fact.yes : fact.no }}
-        <KitButton kind="quiet" @click="emit('answer', fact.id, said === 'yes' ? 'no' : 'yes')">
+        <KitButton
+          v-if="!fact.moment"
+          kind="quiet"
+          @click="emit('answer', fact.id, said === 'yes' ? 'no' : 'yes')"
+        >
           change to {{ said === 'yes' ? 'no' : 'yes' }}
         </KitButton>
         <KitButton kind="quiet" @click="emit('forget', fact.id)">remove</KitButton>
@@ -108,7 +129,11 @@ ul {
   flex-wrap: wrap;
   gap: var(--es-space-3) var(--es-space-5);
   align-items: end;
-  max-width: 40rem;
+}
+
+.DiagnosisQuestions-more > :first-child {
+  flex: 1 1 34rem;
+  max-width: none;
 }
 
 @media (width <= 51.25em) {

@@ -5,6 +5,10 @@ import type { Drawing } from '@core/judge/faultBook'
 /** A fault as the eye meets it: a small landscape printed with it. */
 defineProps<{ drawing: Drawing; colour?: string }>()
 const id = useId()
+/** How much of the scene is seen under the fault. */
+const OPACITY: Partial<Record<Drawing, number>> = { pale: 0.35, slow: 0.3, blank: 0, wedge: 0, coat: 0 }
+/** Tones of a step wedge whose ends are right and whose middle is not. */
+const WEDGE = [0, 0.16, 0.55, 0.72, 0.82, 0.9, 1]
 const SPECKS = [
   [12, 14], [31, 9], [52, 17], [66, 30], [22, 33], [44, 40], [70, 8], [9, 44], [59, 47], [37, 24],
 ] as const // prettier-ignore
@@ -23,7 +27,7 @@ const SPECKS = [
     <g :clip-path="`url(#${id}-sheet)`">
       <rect width="80" height="56" fill="var(--es-drawing-paper)" />
       <g
-        :opacity="drawing === 'pale' ? 0.35 : drawing === 'blank' ? 0 : 1"
+        :opacity="OPACITY[drawing] ?? 1"
         :transform="drawing === 'mirrored' ? 'translate(80 0) scale(-1 1)' : undefined"
         :filter="drawing === 'soft' ? `url(#${id}-soft)` : undefined"
         class="SymptomSwatch-scene"
@@ -185,6 +189,77 @@ const SPECKS = [
         stroke-width="5"
         opacity="0.8"
       />
+      <template v-if="drawing === 'slow'">
+        <rect width="80" height="56" fill="none" stroke="currentColor" stroke-width="7" />
+        <circle
+          cx="40"
+          cy="28"
+          r="11"
+          fill="var(--es-drawing-paper)"
+          stroke="currentColor"
+          stroke-width="1.6"
+        />
+        <path d="M40 20v8l6 4" fill="none" stroke="currentColor" stroke-width="1.6" />
+      </template>
+      <path
+        v-if="drawing === 'covered'"
+        d="M6 8l66-3 3 44-64 3z"
+        :fill="colour"
+        stroke="currentColor"
+        stroke-width="0.6"
+        opacity="0.86"
+      />
+      <template v-if="drawing === 'paler'">
+        <rect x="40" width="40" height="56" fill="var(--es-drawing-paper)" opacity="0.5" />
+        <path d="M40 0c5 6-4 10 0 18s5 8 0 18-4 12 1 20h39V0z" :fill="colour" opacity="0.55" />
+        <path
+          d="M40 0c5 6-4 10 0 18s5 8 0 18-4 12 1 20"
+          fill="none"
+          stroke="currentColor"
+          stroke-width="0.8"
+          opacity="0.5"
+        />
+      </template>
+      <template v-if="drawing === 'wedge'">
+        <rect
+          v-for="(tone, i) in WEDGE"
+          :key="i"
+          :x="i * 11.5"
+          y="12"
+          width="11.5"
+          height="32"
+          fill="currentColor"
+          :opacity="tone"
+        />
+        <rect y="12" width="80" height="32" fill="none" stroke="currentColor" stroke-width="0.8" />
+      </template>
+      <template v-if="drawing === 'dull'">
+        <path d="M8 4L0 14V4zM30 4L6 34h6L36 4z" fill="var(--es-drawing-paper)" opacity="0.55" />
+        <rect x="40" width="40" height="56" fill="var(--es-drawing-flat)" opacity="0.72" />
+      </template>
+      <path
+        v-if="drawing === 'coat'"
+        d="M10 9l9 2 8-4 11 3 9-4 10 4 11-3 2 9-3 9 4 9-3 9 2 7-12 1-9 3-10-3-11 2-9-3-8 3-9-4 3-9-4-9 4-8z"
+        :fill="colour"
+        opacity="0.85"
+      />
+      <template v-if="drawing === 'split'">
+        <path d="M0 40L18 24l14 12 18-20 30 24v6H0z" :fill="colour" opacity="0.75" />
+        <circle cx="62" cy="13" r="5" :fill="colour" opacity="0.6" />
+      </template>
+      <template v-if="drawing === 'cloudy'">
+        <rect width="80" height="56" :fill="colour" opacity="0.45" />
+        <path
+          d="M-2 22c8-8 14 2 21-4s14-6 20 0 14-4 20 2 12-6 24 2v12c-9 6-14-3-22 2s-14 4-21-1-13 4-21 0-12 4-21-2z"
+          :fill="colour"
+          opacity="0.9"
+        />
+      </template>
+      <template v-if="drawing === 'stuck'">
+        <path d="M18 14c6 6 14 2 18 9s-8 12-16 8-10-13-2-17z" :fill="colour" opacity="0.8" />
+        <path d="M30 0h50v40L58 30z" fill="var(--es-drawing-edge)" opacity="0.35" />
+        <path d="M30 0l28 30 22 10" fill="none" stroke="var(--es-drawing-edge)" stroke-width="1.6" />
+      </template>
       <rect v-if="drawing === 'pale' && colour" width="80" height="56" :fill="colour" opacity="0.5" />
     </g>
   </svg>
