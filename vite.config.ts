@@ -83,6 +83,14 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,woff2,svg,png}'],
         maximumFileSizeToCacheInBytes: 4 * 2 ** 20,
+        // The decoder of pictures is fetched when the first one is opened, and kept from then on.
+        runtimeCaching: [
+          {
+            urlPattern: /\/assets\/vips-.*\.wasm$/,
+            handler: 'CacheFirst',
+            options: { cacheName: 'decoder' },
+          },
+        ],
         navigateFallback: `${base}index.html`,
         navigateFallbackDenylist: [/^\/demo\//],
       },

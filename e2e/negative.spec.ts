@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Download, Page } from '@playwright/test'
 import sharp from 'sharp'
+import { tiffOf } from '../core/fixtures/tiffMaker.ts'
 import { expect, test } from './test.ts'
 import { DEMO_ADDRESS } from './browser.ts'
 import { filmOf } from './films.ts'
@@ -121,7 +122,7 @@ test('what is no picture is refused with a reason, and the work goes on', async 
     ['bomb.png', bomb(), 'pixels'],
     ['cut.tif', tiff.subarray(0, 3000), 'not a supported picture'],
     ['bomb.tif', tiffBomb(), 'pixels'],
-    ['inks.tif', await sharp(tiff).toColourspace('cmyk').tiff().toBuffer(), 'Save it'],
+    ['phone.heic', Buffer.from('\0\0\0\x18ftypheic'.padEnd(64, '\0')), 'HEIC pictures cannot be read here.'],
   ] as const) {
     await choose(page, buffer, name)
     await expect(page.getByRole('alert'), name).toContainText(words)
@@ -129,6 +130,13 @@ test('what is no picture is refused with a reason, and the work goes on', async 
   await choose(page, whole)
   await expect(page.getByRole('heading', { name: 'slope.jpg' })).toBeVisible()
   await expect(page.getByRole('alert')).toBeHidden()
+  // What was assumed of a picture is said beside it.
+  const inks = tiffOf([
+    { width: 60, height: 60, data: new Array(14_400).fill(90), channels: 4, photometric: 5 },
+  ])
+  await choose(page, Buffer.from(inks), 'inks.tif')
+  await expect(page.getByRole('heading', { name: 'inks.tif' })).toBeVisible()
+  await expect(page.getByRole('main').getByRole('status')).toContainText('CMYK without a profile')
   await page.getByLabel('Picture size').fill('big')
   await expect(page.getByText('Enter a size such as 8 x 10 in or 20 x 25 cm.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Make negative' })).toBeDisabled()

@@ -32,6 +32,13 @@ const CONTENT_POLICY = {
   frameAncestors: ["'none'"],
 }
 
+/**
+ * The worker that decodes pictures is WebAssembly, whose glue makes its calls from text. It has no page, and reads what the user
+ * chose and what this server sends; everything else keeps the stricter policy.
+ */
+const DECODER_POLICY = { ...CONTENT_POLICY, scriptSrc: ["'self'", "'wasm-unsafe-eval'", "'unsafe-eval'"] }
+const DECODERS = /^\/assets\/(negative\.worker|vips)-[^/]*\.js$/
+
 /** Powers of the browser that the clocks use; all others stay off. */
 const PERMISSIONS = 'screen-wake-lock=(self), camera=(), microphone=(), geolocation=(), payment=(), usb=()'
 
@@ -51,11 +58,14 @@ export function createServer({
   app.use(
     helmet({
       contentSecurityPolicy: { useDefaults: false, directives: CONTENT_POLICY },
+      // Nothing is embedded from elsewhere; a page that says so may have threads, which the decoder of pictures wants.
+      crossOriginEmbedderPolicy: { policy: 'require-corp' },
       referrerPolicy: { policy: 'no-referrer' },
       // Plain http on the loopback address: there is nothing to upgrade to.
       strictTransportSecurity: false,
     }),
   )
+  app.use(DECODERS, helmet.contentSecurityPolicy({ useDefaults: false, directives: DECODER_POLICY }))
   app.use((request, response, next) => {
     response.setHeader('Permissions-Policy', PERMISSIONS)
     if (!isKnownHost(request.headers.host, isOpen))

@@ -53,7 +53,7 @@ export interface MadeFilm {
 
 /** What each question is answered with. News of the work is the share that is done. */
 export interface NegativeAnswers {
-  look: { preview: GreyPicture; width: number; height: number; bits: number }
+  look: { preview: GreyPicture; width: number; height: number; bits: number; notes: string[] }
   make: MadeFilm
   chart: MadeFilm
   scan: ChartScan
@@ -77,10 +77,10 @@ async function answer(
 ): Promise<NegativeAnswers[keyof NegativeAnswers]> {
   switch (question.act) {
     case 'look': {
-      const { picture, bits } = await decodePicture(question.file, question.mix)
+      const { picture, bits, notes } = await decodePicture(question.file, question.mix)
       const preview = shrunkTo(picture, question.longestSide)
       call.handOver(preview.data.buffer)
-      return { preview, width: picture.width, height: picture.height, bits }
+      return { preview, width: picture.width, height: picture.height, bits, notes }
     }
     case 'scan': {
       const { picture, codes } = await decodePicture(question.file, null, true)

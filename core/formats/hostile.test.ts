@@ -15,7 +15,11 @@ import { readArchive } from '../archive/archiveReading'
 import { eventsIn } from '../archive/logs'
 import { Holdings } from '../schema/records'
 import { readReadings } from './chartText'
-import { readProfile } from './icc'
+import { colourHint } from './colourHint'
+import { pictureKind } from './pictureKind'
+import { tiffPages } from './tiffTags'
+import { tiffOf } from '../fixtures/tiffMaker'
+import { matrixProfile } from './icc'
 import { withWords } from './pictureWords'
 
 /** Runs a reader over spoilt input: it may take it or refuse it in words, and nothing else. */
@@ -137,7 +141,21 @@ describe('spoilt files', () => {
 
   it('100 colour profiles and 100 pictures that are given words: no crash', () => {
     const profile = new Uint8Array(400).fill(7)
-    outcomes(100, (seed) => readProfile(mutated(profile, seed)))
+    outcomes(100, (seed) => matrixProfile(mutated(profile, seed)))
+    const page = { width: 3, height: 2, data: [1, 2, 3, 4, 5, 6], channels: 1, photometric: 1 }
+    for (const isBig of [false, true])
+      outcomes(200, (seed) => tiffPages(mutated(tiffOf([page, { ...page, below: page }], { isBig }), seed)))
+    for (const kind of ['jpeg', 'png', 'webp'] as const)
+      outcomes(100, (seed) =>
+        colourHint(
+          kind,
+          mutated(
+            Uint8Array.from({ length: 90 }, (_, i) => i),
+            seed,
+          ),
+        ),
+      )
+    outcomes(100, (seed) => pictureKind(mutated(new Uint8Array(64).fill(0x49), seed)))
     const jpeg = Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, ...new Array<number>(14).fill(1), 0xff, 0xda, 1, 2, 3, 0xff, 0xd9]) // prettier-ignore
     outcomes(100, (seed) => withWords(mutated(jpeg, seed), { title: 'x', description: '', createdAt: null }))
   })

@@ -1,6 +1,8 @@
 import sharp from 'sharp'
-import { greyFromSamples, linearFromSrgb, LUMINANCE } from '../negative/grey'
-import { readProfile } from './icc'
+import { LUMINANCE } from '../negative/grey'
+import { linearFromSrgb } from '../tone/srgb'
+import { isSrgb } from './colourHint'
+import { matrixProfile } from './icc'
 
 /** Profiles of the picture library, which are free to use, as it writes them into a file. */
 async function profileOf(name: 'srgb' | 'p3'): Promise<Uint8Array> {
@@ -66,86 +68,64 @@ const parametric = (kind: number, ...values: number[]) => [
 const xyz = (...values: number[]) => [...word('XYZ '), 0, 0, 0, 0, ...values.flatMap(fixed)]
 
 describe('colour profiles', () => {
-  it('of sRGB is what the standard says', async () => {
-    const profile = readProfile(await profileOf('srgb'))
+  it('of sRGB is what the standard says, and is known for it', async () => {
+    const bytes = await profileOf('srgb')
+    const profile = matrixProfile(bytes)!
     for (const coded of [0, 0.02, 0.2, 0.5, 0.9, 1])
       expect(profile.toLight[0]!(coded)).toBeCloseTo(linearFromSrgb(coded), 3)
     // BT.709 weights, adapted to the white of profiles: within a hundredth and a half.
     ;[LUMINANCE.red, LUMINANCE.green, LUMINANCE.blue].forEach((weight, i) =>
       expect(Math.abs(profile.luminance[i]! - weight)).toBeLessThan(0.015),
     )
+    expect(isSrgb(bytes)).toBe(true)
   })
 
-  it('of Display-P3 has its own weights, and the same curve', async () => {
-    const profile = readProfile(await profileOf('p3'))
+  it('of Display-P3 has the same curve and other shares, and is not taken for sRGB', async () => {
+    const bytes = await profileOf('p3')
+    const profile = matrixProfile(bytes)!
     expect(profile.toLight[1]!(0.5)).toBeCloseTo(linearFromSrgb(0.5), 3)
-    expect(profile.luminance[0]).toBeGreaterThan(0.22)
-    const grey = greyFromSamples(
-      { width: 1, height: 1, channels: 3, bits: 16, data: Uint16Array.of(65_535, 65_535, 65_535) },
-      profile,
-    )
-    expect(grey.data[0]).toBeCloseTo(1, 5)
+    expect(profile.luminance[0]).toBeGreaterThan(0.23)
+    expect(isSrgb(bytes)).toBe(false)
   })
 
   it('of a wide RGB: gamma 2.2 and a matrix', () => {
-    const profile = readProfile(
-      made('RGB ', {
-        rXYZ: xyz(0.6097, 0.3111, 0.0195),
-        gXYZ: xyz(0.2053, 0.6257, 0.0609),
-        bXYZ: xyz(0.1492, 0.0632, 0.7446),
-        rTRC: gamma(2.19921875),
-        gTRC: gamma(2.19921875),
-        bTRC: gamma(2.19921875),
-      }),
-    )
+    const bytes = made('RGB ', {
+      rXYZ: xyz(0.6097, 0.3111, 0.0195),
+      gXYZ: xyz(0.2053, 0.6257, 0.0609),
+      bXYZ: xyz(0.1492, 0.0632, 0.7446),
+      rTRC: gamma(2.19921875),
+      gTRC: gamma(2.19921875),
+      bTRC: gamma(2.19921875),
+    })
+    const profile = matrixProfile(bytes)!
     expect(profile.toLight[0]!(0.5)).toBeCloseTo(0.5 ** 2.19921875, 6)
     expect(profile.luminance.map((one) => one.toFixed(3))).toEqual(['0.311', '0.626', '0.063'])
+    expect(isSrgb(bytes)).toBe(false)
   })
 
-  it.each<[string, number[], (coded: number) => number]>([
-    ['gamma', parametric(0, 1.8), (x) => x ** 1.8],
-    ['with an offset', parametric(1, 2, 0.9, 0.1), (x) => (0.9 * x + 0.1) ** 2],
-    ['with a foot that is level', parametric(2, 2, 0.9, 0.05, 0.02), (x) => (0.9 * x + 0.05) ** 2 + 0.02],
-    [
-      'with a straight foot',
-      parametric(3, 2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045),
-      linearFromSrgb,
-    ],
-    [
-      'of all seven',
-      parametric(4, 2, 1, 0, 0.5, 0.25, 0.01, 0.02),
-      (x) => (x >= 0.25 ? x ** 2 + 0.01 : 0.5 * x + 0.02),
-    ],
-  ])('of grey, curve %s', (_, curve, wanted) => {
-    const profile = readProfile(made('GRAY', { kTRC: curve }))
-    for (const coded of [0.01, 0.2, 0.3, 0.7, 1])
-      expect(profile.toLight[0]!(coded)).toBeCloseTo(wanted(coded), 4)
-  })
-
-  it('of grey with a table', () => {
+  it('of a table and of sRGB’s own formula', () => {
+    const rgb = (curve: number[]) =>
+      matrixProfile(
+        made('RGB ', {
+          rXYZ: xyz(0.436, 0.2225, 0.0139), gXYZ: xyz(0.385, 0.7169, 0.0971), bXYZ: xyz(0.143, 0.0606, 0.7141),
+          rTRC: curve, gTRC: curve, bTRC: curve,
+        }),
+      )!.toLight[0]! // prettier-ignore
     const table = [...word('curv'), 0, 0, 0, 0, 0, 0, 0, 3, 0, 0, 64, 0, 255, 255]
-    const { toLight } = readProfile(made('GRAY', { kTRC: table }))
-    expect(toLight[0]!(0.5)).toBeCloseTo(16_384 / 65_535, 9)
-    expect(toLight[0]!(0.75)).toBeCloseTo((16_384 / 65_535 + 1) / 2, 9)
+    expect(rgb(table)(0.5)).toBeCloseTo(16_384 / 65_535, 9)
+    expect(rgb(table)(0.75)).toBeCloseTo((16_384 / 65_535 + 1) / 2, 9)
+    const formula = rgb(parametric(3, 2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045))
+    for (const coded of [0.01, 0.2, 0.7, 1]) expect(formula(coded)).toBeCloseTo(linearFromSrgb(coded), 4)
   })
 
-  it.each<[string, Uint8Array, RegExp]>([
-    ['for printing inks', made('CMYK', { A2B0: [0, 0, 0, 0] }), /CMYK/],
-    ['by tables only', made('RGB ', { A2B0: [0, 0, 0, 0] }), /RGB/],
-    ['of nothing', new Uint8Array(10), /damaged|cut off/],
-    ['cut off', made('GRAY', { kTRC: gamma(2) }).slice(0, 147), /incomplete/],
-    ['with an unknown curve', made('GRAY', { kTRC: [...word('what'), 0, 0, 0, 0, 0, 0, 0, 0] }), /curve/],
-    ['without a matrix', made('RGB ', { rTRC: gamma(2) }), /RGB/],
-  ])('refuses one %s', (_, bytes, words) => {
-    expect(() => readProfile(bytes)).toThrow(expect.objectContaining({ code: 'profile' }))
-    expect(() => readProfile(bytes)).toThrow(words)
-  })
-
-  it('does not lay a grey profile on a picture in colour', () => {
-    const profile = readProfile(made('GRAY', { kTRC: gamma(2) }))
-    const samples = { width: 1, height: 1, channels: 3, bits: 8, data: Uint8Array.of(1, 2, 3) }
-    expect(() => greyFromSamples(samples, profile)).toThrow(expect.objectContaining({ code: 'profile' }))
-    const grey = greyFromSamples({ ...samples, channels: 1, data: Uint8Array.of(128) }, profile)
-    expect(grey.data[0]).toBeCloseTo((128 / 255) ** 2, 5)
+  it.each<[string, Uint8Array]>([
+    ['for printing inks', made('CMYK', { A2B0: [0, 0, 0, 0] })],
+    ['by tables only', made('RGB ', { A2B0: [0, 0, 0, 0] })],
+    ['of nothing', new Uint8Array(10)],
+    ['of grey', made('GRAY', { kTRC: gamma(2) })],
+    ['without a matrix', made('RGB ', { rTRC: gamma(2) })],
+  ])('says nothing of one %s', (_, bytes) => {
+    expect(matrixProfile(bytes)).toBe(null)
+    expect(isSrgb(bytes)).toBe(false)
   })
 })

@@ -1,4 +1,4 @@
-import { srgbFromLinear } from '../negative/grey'
+import { srgbFromLinear } from '../tone/srgb'
 import { readPhoto, stepSpots, type PhotoPixels, type Spot } from './photoReading'
 
 /** A photograph of three fields, each 20 wide, in light of some colour and strength. */

@@ -1,6 +1,6 @@
 import { median } from '../quantity/statistics'
 import { refusalAt } from '../errors'
-import { linearFromSrgb } from '../negative/grey'
+import { linearFromSrgb } from '../tone/srgb'
 import type { Reading } from '../schema/judgement'
 import { labOfLinear } from '../tone/colour'
 

@@ -3,7 +3,8 @@ import { seededRandom } from '../quantity/random'
 import { inkOf, PLAIN_INVERSION } from '../tone/curve'
 import { NO_BORDER } from './film'
 import { MIDDLE } from './frame'
-import { greyFromSamples, linearFromSrgb, rowsFromRgba, type ChannelMix } from './grey'
+import { rowsFromRgba, type ChannelMix } from './grey'
+import { linearFromSrgb } from '../tone/srgb'
 import { histogramOf, negativeSize, renderNegative, type NegativePlan } from './render'
 import { resampled, wholeOf, type GreyPicture } from './resample'
 import { AS_IT_IS, threePoints, toneCurve } from './tone'
@@ -58,32 +59,6 @@ describe('grey', () => {
     expect(own).toBeCloseTo(0.2126 * r + 0.7152 * g + 0.0722 * b, 6)
     expect(greyFromRgba(Uint8ClampedArray.of(0, 0, 0, 0))[0]).toBe(1)
     expect(greyFromRgba(Uint8ClampedArray.of(255, 0, 0, 255), { red: 1, green: 0, blue: 0 })[0]).toBe(1)
-  })
-
-  it('is the same from 16 bits as from 8, in grey and in colour', () => {
-    const eight = Uint8ClampedArray.of(12, 200, 99, 255)
-    const sixteen = Uint16Array.from(eight, (value) => value * 257)
-    const of = (data: Uint16Array | Uint8ClampedArray, channels: number, bits: number) =>
-      greyFromSamples({ width: 1, height: 1, channels, bits, data }).data[0]!
-    const wanted = greyFromRgba(eight)[0]!
-    expect(of(sixteen, 4, 16)).toBeCloseTo(wanted, 6)
-    expect(of(sixteen.slice(0, 3), 3, 16)).toBeCloseTo(wanted, 6)
-    expect(of(eight, 4, 8)).toBeCloseTo(wanted, 6)
-    expect(of(Uint16Array.of(32_768), 1, 16)).toBeCloseTo(linearFromSrgb(32_768 / 65_535), 6)
-    expect(of(Uint16Array.of(0, 0), 2, 16)).toBe(1)
-  })
-
-  it('comes near a picture library’s grey', async () => {
-    const rgb = Uint8Array.from({ length: 3 * 64 }, (_, i) => (i * 97 + ((i * i) % 53)) % 256)
-    const { data } = await sharp(Buffer.from(rgb), { raw: { width: 8, height: 8, channels: 3 } })
-      .toColourspace('b-w')
-      .raw()
-      .toBuffer({ resolveWithObject: true })
-    const own = greyFromSamples({ width: 8, height: 8, channels: 3, bits: 8, data: rgb }).data
-    own.forEach((light, i) => {
-      const coded = light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055
-      expect(Math.abs(255 * coded - data[i]!)).toBeLessThan(3)
-    })
   })
 
   it('comes row by row as it comes whole', () => {

@@ -1,4 +1,4 @@
-import { srgbFromLinear } from './grey'
+import { srgbFromLinear } from '../tone/srgb'
 import { densityFromLightness, lightnessFromDensity } from '../tone/density'
 import { densityOf, trueBaseDose, type VirtualCoat } from '../tone/printResponse'
 

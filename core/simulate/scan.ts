@@ -1,6 +1,6 @@
 import { chartLayout, type ChartPlan } from '../chart/chart'
 import { drawChart } from '../chart/chartFilm'
-import { linearFromSrgb, srgbFromLinear } from '../negative/grey'
+import { linearFromSrgb, srgbFromLinear } from '../tone/srgb'
 import { homographyOf, mapped, type Point } from '../negative/homography'
 import type { GreyPicture } from '../negative/resample'
 import { lightAt } from '../scan/findChart'

@@ -59,6 +59,7 @@ const {
       accept="image/png,image/jpeg,image/webp,image/tiff,.tif,.tiff"
       @chosen="take"
     />
+    <p v-for="note in desk.picture?.notes" :key="note" role="status">{{ note }}</p>
     <p v-if="desk.fault" role="alert" class="NegativeStation-fault">
       {{ desk.fault.problem }} {{ desk.fault.remedy }}
     </p>

@@ -21,6 +21,8 @@ export interface OpenedPicture {
   width: number
   height: number
   bits: number
+  /** What of its file one would not expect. */
+  notes: readonly string[]
 }
 
 /** The picture in hand and what is decided for it; it is there until another one comes. */
@@ -59,8 +61,8 @@ export const useNegativeDesk = defineStore('negativeDesk', () => {
     work = own
     try {
       const question = { act: 'look' as const, file, mix, longestSide: PREVIEW_SIDE }
-      const { preview, width, height, bits } = await workOn(question, own)
-      picture.value = { name: file.name, file, preview, width, height, bits }
+      const { preview, width, height, bits, notes } = await workOn(question, own)
+      picture.value = { name: file.name, file, preview, width, height, bits, notes }
       return true
     } catch (error) {
       const refusal = refusalOfWork(error)

@@ -1,4 +1,4 @@
-import { srgbFromLinear } from '@core/negative/grey'
+import { srgbFromLinear } from '@core/tone/srgb'
 import { lightOf } from '@core/negative/tone'
 
 /** A grey of some L*, as a colour of the page. */

@@ -1,6 +1,6 @@
 import { LEAST_MARKED } from '@core/negative/film'
 import { partOf, turnedBy } from '@core/negative/frame'
-import { srgbFromLinear } from '@core/negative/grey'
+import { srgbFromLinear } from '@core/tone/srgb'
 import { colourOf, srgbOf, wetLightness, type PrintColours } from '@core/negative/proof'
 import { renderNegative, type NegativePlan } from '@core/negative/render'
 import { resampled, type GreyPicture } from '@core/negative/resample'
