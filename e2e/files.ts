@@ -15,7 +15,16 @@ export async function readPdf(
   context: BrowserContext,
   pdf: Uint8Array,
   scale: number,
-): Promise<{ pages: number; view: number[]; words: string; width: number; height: number; data: number[] }> {
+): Promise<{
+  pages: number
+  view: number[]
+  words: string
+  /** What the document says of itself, and how it is to be printed. */
+  info: Record<string, unknown>
+  width: number
+  height: number
+  data: number[]
+}> {
   const reader = await context.newPage()
   const serve = { 'pdf.mjs': 'pdf.mjs', 'worker.mjs': 'pdf.worker.mjs' }
   for (const [name, file] of Object.entries(serve))
@@ -44,6 +53,7 @@ export async function readPdf(
       await sheet.render({ canvasContext: drawing, canvas, viewport }).promise
       const pixels = drawing.getImageData(0, 0, canvas.width, canvas.height)
       return {
+        info: { ...(await file.getMetadata()).info, ...(await file.getViewerPreferences()) },
         pages: file.numPages,
         view: sheet.view,
         words,

@@ -216,10 +216,48 @@ test('TIFF in, with its profile; TIFF and PDF out, with border, marks, strip and
   const read = await readPdf(context, pdf, 1)
   // 6 × 5 in with its border: 432 × 360 points.
   expect([read.pages, ...read.view]).toEqual([1, 0, 0, 432, 360])
+  expect(read.info).toMatchObject({ Title: 'deep.tif', Creator: 'Ember Sheet', PrintScaling: 'None' })
+  expect(String(read.info.Subject)).toContain('curve: plain inversion; 200 ppi; mirrored')
   const greyAt = (x: number, y: number) => read.data[4 * (y * read.width + x)] ?? Number.NaN
   expect(greyAt(8, 8)).toBeLessThan(10)
   // On the film the picture's black lies at the right.
   expect(greyAt(385, 180)).toBeGreaterThan(greyAt(50, 180) + 150)
+})
+
+test('the whole picture is kept unless it is to fill the size; a drawing is offered its own way', async ({
+  page,
+}) => {
+  await open(page, '/negative')
+  await choose(page, await slope(900, 600))
+  await expect(page.getByText(/2880 × 1920 at 360 ppi/)).toBeVisible()
+  const settings = page.getByRole('group', { name: 'Settings for' })
+  await settings.getByText('the picture', { exact: true }).click()
+  await page.getByText('fill the size, crop the rest', { exact: true }).click()
+  await expect(page.getByText(/2880 × 3600 at 360 ppi/)).toBeVisible()
+  await expect(page.getByText('47 % of the picture is cropped.')).toBeVisible()
+  // Plain controls set the ladder.
+  await page.getByRole('slider', { name: 'Contrast', exact: true }).fill('50')
+  await expect(page.getByRole('slider', { name: /^What point / })).toHaveCount(3)
+
+  const lines = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#fff' } })
+    .composite([
+      { input: { create: { width: 60, height: 40, channels: 3, background: '#000' } }, left: 30, top: 20 },
+    ])
+    .png()
+    .toBuffer()
+  await choose(page, lines, 'plan.png', 'image/png')
+  await page.getByRole('button', { name: 'Treat it as line art' }).click()
+  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText(
+    'Everything darker than the threshold is black',
+  )
+  await page.getByText('positive: light lines on a dark ground').click()
+  await settings.getByText('the print', { exact: true }).click()
+  await page.getByLabel('Resolution, ppi').fill('72')
+  const { meta, at } = await filmOf(await made(page))
+  expect([meta.width, meta.height]).toEqual([576, 384])
+  // On a positive film the lines are ink, here at the right, and the ground is clear.
+  expect(at(576 - 110, 76)).toBeLessThan(1000)
+  expect(at(300, 300)).toBeGreaterThan(64_000)
 })
 
 test('tones are pulled on the ladder by key and by mouse, and the film follows', async ({ page }) => {

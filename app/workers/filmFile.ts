@@ -1,5 +1,6 @@
 import { filmPdf } from '@core/formats/filmPdf'
-import { joined, pngChunk, pngHead, pngRow, pngTail } from '@core/formats/png16'
+import type { FilmWords } from '@core/formats/filmWords'
+import { joined, pngChunk, pngHead, pngRow, pngTail, pngWords } from '@core/formats/png16'
 import { tiffFrame } from '@core/formats/tiff16'
 import { startPacker } from './packer'
 
@@ -13,6 +14,7 @@ export interface FilmFile {
   pixelsPerInch: number
   /** Colour of all the ink, each channel of 0 to 1; black gives a file of grey alone. */
   tint: readonly [red: number, green: number, blue: number]
+  words?: FilmWords | undefined
 }
 
 type Bytes = Uint8Array<ArrayBuffer>
@@ -33,10 +35,10 @@ export async function writeFilm(
   heard: (share: number) => void,
 ): Promise<Blob> {
   const channels = file.tint.every((channel) => channel === 0) ? 1 : 3
-  const { width, height, pixelsPerInch } = file
+  const { width, height, pixelsPerInch, words } = file
   const samples = sampled(rows, channels, file)
   if (file.format === 'tiff') {
-    const { head, tail } = tiffFrame(width, height, channels, pixelsPerInch)
+    const { head, tail } = tiffFrame(width, height, channels, pixelsPerInch, words)
     const parts: BlobPart[] = [head as Bytes]
     let pieces: Uint8Array[] = []
     const rowsAPiece = Math.max(1, Math.floor(PIECE / (2 * channels * width)))
@@ -57,13 +59,15 @@ export async function writeFilm(
   }
   const packed = await pack(samples, channels * width, height, heard)
   if (file.format === 'pdf')
-    return new Blob([filmPdf(joined(packed), width, height, channels, pixelsPerInch) as Bytes], {
+    return new Blob([filmPdf(joined(packed), width, height, channels, pixelsPerInch, words) as Bytes], {
       type: MIME.pdf,
     })
   const chunks = packed.map((piece) => pngChunk('IDAT', piece) as Bytes)
-  return new Blob([pngHead(width, height, channels, pixelsPerInch) as Bytes, ...chunks, pngTail() as Bytes], {
-    type: MIME.png,
-  })
+  const head = [
+    pngHead(width, height, channels, pixelsPerInch),
+    ...(words ? [pngWords(words)] : []),
+  ] as Bytes[]
+  return new Blob([...head, ...chunks, pngTail() as Bytes], { type: MIME.png })
 }
 
 const nextTurn = () => new Promise((resolve) => setTimeout(resolve))

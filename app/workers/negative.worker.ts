@@ -2,6 +2,7 @@ import type { ChartPlan } from '@core/chart/chart'
 import { chartPixels, drawChart } from '@core/chart/chartFilm'
 import { scanChart, type Anchor, type ChartScan } from '@core/scan/chartScan'
 import { writingRoom } from '@core/negative/film'
+import type { FilmWords } from '@core/formats/filmWords'
 import type { ChannelMix } from '@core/negative/grey'
 import { negativeSize, renderNegative, type NegativePlan } from '@core/negative/render'
 import { resampled, wholeOf, type GreyPicture, type LightRows } from '@core/negative/resample'
@@ -21,6 +22,8 @@ export interface FilmWish {
   tint: readonly [number, number, number]
   /** A line in its border or label. */
   writing: string
+  /** What its file says of itself. */
+  words?: FilmWords
 }
 
 /** What the page asks: a small grey picture to look at, the negative itself, a chart's film, or a chart's readings. */
@@ -126,11 +129,11 @@ async function film(
   rows: Iterable<Float32Array>,
   size: { width: number; height: number },
   pixelsPerInch: number,
-  { format, tint }: FilmWish,
+  { format, tint, words }: FilmWish,
   { tell }: Call<number>,
 ): Promise<MadeFilm> {
   let toldAt = 0
-  const file = await writeFilm(rows, { format, tint, pixelsPerInch, ...size }, (share) => {
+  const file = await writeFilm(rows, { format, tint, words, pixelsPerInch, ...size }, (share) => {
     if (performance.now() - toldAt < TOLD_EVERY) return
     toldAt = performance.now()
     tell(share)

@@ -5,7 +5,8 @@ import { PNG } from 'pngjs'
 import sharp from 'sharp'
 import { decode as decodeTiff } from 'tiff'
 import { filmPdf } from './filmPdf'
-import { joined, pngChunk, pngHead, pngRow, pngTail } from './png16'
+import type { FilmWords } from './filmWords'
+import { joined, pngChunk, pngHead, pngRow, pngTail, pngWords } from './png16'
 import { tiffFrame } from './tiff16'
 
 type Channels = 1 | 3
@@ -124,5 +125,50 @@ describe.each<[Channels]>([[1], [3]])('files of %d channels', (channels) => {
     )
     expect([...own.data]).toEqual(flat(rows))
     expect(inflateSync(packed)).toHaveLength(72 * (1 + 2 * 36 * channels))
+  })
+})
+
+describe('what a film says of itself', () => {
+  const words: FilmWords = {
+    title: 'Λίμνη, “north”', description: 'Negative; curve: Heron rag; 360 ppi', software: 'Ember Sheet', at: Date.UTC(2026, 2, 8, 23, 30, 5), offsetMinutes: 90,
+  } // prettier-ignore
+  const rows = scene(40, 30, 1)
+
+  it('is read from a PNG by a picture library', async () => {
+    const file = joined([
+      pngHead(40, 30, 1, 360),
+      pngWords(words),
+      pngChunk('IDAT', packedOf(rows)),
+      pngTail(),
+    ])
+    const { comments } = await sharp(Buffer.from(file)).metadata()
+    expect(Object.fromEntries((comments ?? []).map(({ keyword, text }) => [keyword, text]))).toEqual({
+      Title: words.title,
+      Description: words.description,
+      Software: 'Ember Sheet',
+      'Creation Time': '2026-03-09T01:00:05+01:30',
+    })
+  })
+
+  it('is read from a TIFF by a reader of its own, and the picture with it', () => {
+    const { head, tail } = tiffFrame(40, 30, 1, 360, words)
+    const [read] = decodeTiff(joined([head, ...rows.map((row) => new Uint8Array(row.buffer)), tail]))
+    expect([...read!.data]).toEqual(flat(rows))
+    const field = (tag: number) => String(read!.fields.get(tag)).replace(/\0$/, '')
+    expect([field(270), field(305), field(306)]).toEqual([
+      words.description,
+      'Ember Sheet',
+      '2026:03:09 01:00:05',
+    ])
+  })
+
+  it('stands in a PDF, which is not to be scaled; a reader of its own reads it in the browser tests', () => {
+    const text = Buffer.from(filmPdf(packedOf(rows), 40, 30, 1, 360, words)).toString('latin1')
+    expect(text).toContain('/ViewerPreferences << /PrintScaling /None >>')
+    expect(text).toContain("/CreationDate (D:20260309010005+01'30')")
+    // UTF-16 with its mark: a Greek capital lambda is 039B.
+    expect(text).toContain('/Title <FEFF039b03af')
+    expect(/\/Info (\d+) 0 R/.exec(text)?.[1]).toBe('6')
+    expect(text).toContain('6 0 obj\n<< /Title')
   })
 })

@@ -1,3 +1,4 @@
+import { pdfDate, type FilmWords } from './filmWords'
 import { joined } from './png16'
 
 /**
@@ -7,6 +8,7 @@ import { joined } from './png16'
  * a picture and bring it to 8 bits.
  *
  * @param packed rows of the picture, filtered as PNG has it and deflated.
+ * @param words for the fields of the document.
  * @see ISO 32000-1: 7.4.4.4 (predictors 10 to 15 are PNG's), 8.9.5 (image dictionaries, 16 bits a component); from memory
  */
 export function filmPdf(
@@ -15,6 +17,7 @@ export function filmPdf(
   height: number,
   channels: 1 | 3,
   pixelsPerInch: number,
+  words?: FilmWords,
 ): Uint8Array {
   const text = (words: string) => new TextEncoder().encode(words)
   const points = (pixels: number) => ((72 * pixels) / pixelsPerInch).toFixed(4)
@@ -36,7 +39,8 @@ export function filmPdf(
   }
   add(text('%PDF-1.5\n'))
   add(Uint8Array.of(0x25, 0xe2, 0xe3, 0xcf, 0xd3, 0x0a))
-  object(text('<< /Type /Catalog /Pages 2 0 R >>'))
+  // A viewer that fits the page to its paper would make the film too small.
+  object(text('<< /Type /Catalog /Pages 2 0 R /ViewerPreferences << /PrintScaling /None >> >>'))
   object(text('<< /Type /Pages /Kids [3 0 R] /Count 1 >>'))
   object(
     text(
@@ -53,13 +57,24 @@ export function filmPdf(
     packed,
     text('\nendstream'),
   )
+  if (words)
+    object(
+      text(
+        `<< /Title ${written(words.title)} /Subject ${written(words.description)} /Creator ${written(words.software)} ` +
+          `/CreationDate (${pdfDate(words)}) >>`,
+      ),
+    )
   const table = length
   const line = (offset: number) => `${String(offset).padStart(10, '0')} 00000 n \n`
   add(
     text(
       `xref\n0 ${offsets.length + 1}\n0000000000 65535 f \n${offsets.map(line).join('')}` +
-        `trailer\n<< /Size ${offsets.length + 1} /Root 1 0 R >>\nstartxref\n${table}\n%%EOF\n`,
+        `trailer\n<< /Size ${offsets.length + 1} /Root 1 0 R${words ? ` /Info ${offsets.length} 0 R` : ''} >>\nstartxref\n${table}\n%%EOF\n`,
     ),
   )
   return joined(parts)
 }
+
+/** A text string of any letters. @see ISO 32000-1, 7.9.2.2 (UTF-16BE with a byte order mark) */
+const written = (text: string): string =>
+  `<FEFF${Array.from({ length: text.length }, (_, i) => text.charCodeAt(i).toString(16).padStart(4, '0')).join('')}>`

@@ -1,3 +1,5 @@
+import { isoDate, type FilmWords } from './filmWords'
+
 /** The eight bytes every PNG begins with. */
 const SIGNATURE = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]
 
@@ -53,6 +55,24 @@ export function pngHead(width: number, height: number, channels: 1 | 3, pixelsPe
   physical[8] = 1
   const parts = [new Uint8Array(SIGNATURE), pngChunk('IHDR', header), pngChunk('pHYs', physical)]
   return joined(parts)
+}
+
+/**
+ * Words of a PNG, each in a chunk of its own, in UTF-8.
+ *
+ * @see PNG (W3C Recommendation, third edition), 11.3.3.4 (iTXt and its keywords)
+ */
+export function pngWords(words: FilmWords): Uint8Array {
+  const chunk = (keyword: string, said: string) => {
+    const bytes = new TextEncoder().encode(`${keyword}\0\0\0\0\0${said}`)
+    return pngChunk('iTXt', bytes)
+  }
+  return joined([
+    chunk('Title', words.title),
+    chunk('Description', words.description),
+    chunk('Software', words.software),
+    chunk('Creation Time', isoDate(words)),
+  ])
 }
 
 /** What comes after the picture data. */

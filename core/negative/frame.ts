@@ -48,6 +48,32 @@ export function partOf(
   return { x: (size.width - w) * across, y: (size.height - h) * down, width: w, height: h }
 }
 
+/** A size in millimetres. */
+interface Size {
+  widthMillimetres: number
+  heightMillimetres: number
+}
+
+/**
+ * The largest size of a picture's own shape inside another, so that nothing of it is cropped.
+ *
+ * @param shape width over height of the picture, after its turns.
+ */
+export const wholeWithin = ({ widthMillimetres: w, heightMillimetres: h }: Size, shape: number): Size =>
+  w / h > shape
+    ? { widthMillimetres: h * shape, heightMillimetres: h }
+    : { widthMillimetres: w, heightMillimetres: w / shape }
+
+/** Share of a picture that a part of it leaves out, 0 to 1. */
+export const croppedShare = (size: { width: number; height: number }, part: Part): number =>
+  Math.max(0, 1 - (part.width * part.height) / (size.width * size.height))
+
+/** Sides of a picture after quarter turns. */
+export const turnedSize = (
+  { width, height }: { width: number; height: number },
+  turns: number,
+): { width: number; height: number } => (turns % 2 ? { width: height, height: width } : { width, height })
+
 /** A picture turned by quarters, clockwise. */
 export function turnedBy(picture: GreyPicture, turns: number): GreyPicture {
   const { width, height, data } = picture

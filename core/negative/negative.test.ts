@@ -156,6 +156,29 @@ describe('resampling', () => {
   })
 })
 
+describe('a positive film', () => {
+  it('is dark where the picture is dark, and the negative of the negative', () => {
+    const picture = {
+      width: 32,
+      height: 16,
+      data: Float32Array.from({ length: 512 }, (_, i) => (i % 32) / 31),
+    }
+    const own = {
+      ...plan,
+      widthMillimetres: 32,
+      heightMillimetres: 16,
+      pixelsPerInch: 36,
+      isMirrored: false,
+      border: NO_BORDER,
+    }
+    const rows = (isPositive: boolean) =>
+      Array.from(renderNegative(picture, { ...own, isPositive }), (row) => [...row])
+    const [negative, positive] = [rows(false), rows(true)]
+    negative.forEach((row, y) => row.forEach((ink, x) => expect(ink + positive[y]![x]!).toBeCloseTo(1, 4)))
+    expect(positive[0]!.at(0)).toBeGreaterThan(positive[0]!.at(-1)!)
+  })
+})
+
 describe('a negative', () => {
   it('has the size it is to have, with its border', () => {
     // 8 × 10 in at 360 to the inch.

@@ -18,6 +18,8 @@ export interface NegativePlan {
   localContrast: number
   sharpening: number
   curve: Pick<NegativeCurve, 'tones' | 'inks'>
+  /** Dark on the film where the picture is dark, for white lines on a dark print; a negative when left out. */
+  isPositive?: boolean
   border: Border
   /** Emulsion to emulsion: the film is seen from its back, so the picture on it is turned left to right. */
   isMirrored: boolean
@@ -102,9 +104,18 @@ export function* renderNegative(
   yield* filmOf(inks, { border, shapes, writing, isMirrored, pixelsPerInch, width, height })
 }
 
+/** Ink of a tone of 0 to 1, on a negative or a positive film. */
+export function filmInk({
+  curve,
+  isPositive,
+}: Pick<NegativePlan, 'curve' | 'isPositive'>): (tone: number) => number {
+  const ink = inkOf(curve)
+  return isPositive ? (tone) => ink(1 - tone) : ink
+}
+
 /** Straight from light to ink, by one table. */
 function* looked(light: Iterable<Float32Array>, width: number, plan: NegativePlan): Generator<Float32Array> {
-  const [tone, ink] = [toneCurve(plan.points), inkOf(plan.curve)]
+  const [tone, ink] = [toneCurve(plan.points), filmInk(plan)]
   const table = Float32Array.from({ length: TABLE + 2 }, (_, i) => ink(tone((i / TABLE) ** 2)))
   const out = new Float32Array(width)
   for (const row of light) {
@@ -132,7 +143,7 @@ function* adjusted(
   height: number,
   plan: NegativePlan,
 ): Generator<Float32Array> {
-  const [toneOf, inkOfTone] = [toneCurve(plan.points), inkOf(plan.curve)]
+  const [toneOf, inkOfTone] = [toneCurve(plan.points), filmInk(plan)]
   const tones = Float32Array.from({ length: TABLE + 2 }, (_, i) => toneOf((i / TABLE) ** 2))
   const inks = Float32Array.from({ length: TABLE + 2 }, (_, i) => inkOfTone(Math.min(1, i / TABLE)))
   const around = plan.localContrast > 0 ? neighbourhood(picture, part, toneOf) : null

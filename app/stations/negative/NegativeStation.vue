@@ -3,6 +3,7 @@ import { texts } from './words'
 import FileChoice from '../../kit/FileChoice.vue'
 import PressCard from '../../kit/PressCard.vue'
 import BigTarget from '../../kit/BigTarget.vue'
+import KitButton from '../../kit/KitButton.vue'
 import ChoiceRow from '../../kit/ChoiceRow.vue'
 import FilmAndPrint from './parts/FilmAndPrint.vue'
 import FilmFields from './parts/FilmFields.vue'
@@ -25,6 +26,9 @@ const {
   proof,
   rungs,
   histogram,
+  used,
+  seemsLines,
+  setControls,
   colours,
   dryDown,
   file,
@@ -60,6 +64,10 @@ const {
       @chosen="take"
     />
     <p v-for="note in desk.picture?.notes" :key="note" role="status">{{ note }}</p>
+    <p v-if="seemsLines" role="status">
+      {{ texts.looksLikeLines }}
+      <KitButton kind="quiet" @click="desk.draft.isLines = true">Treat it as line art</KitButton>
+    </p>
     <p v-if="desk.fault" role="alert" class="NegativeStation-fault">
       {{ desk.fault.problem }} {{ desk.fault.remedy }}
     </p>
@@ -77,7 +85,13 @@ const {
         :dry-down="dryDown"
         :tint="tintOf(desk.draft.tint)"
       />
-      <ToneLadder v-model="desk.draft.points" :rungs="rungs" :histogram="histogram" :colours="colours" />
+      <ToneLadder
+        v-if="!desk.draft.isLines"
+        v-model="desk.draft.points"
+        :rungs="rungs"
+        :histogram="histogram"
+        :colours="colours"
+      />
     </div>
 
     <div class="NegativeStation-acts">
@@ -100,7 +114,12 @@ const {
       :curves="curveOptions"
       :fault="read.fault"
     />
-    <PictureFields v-else-if="part === 'picture'" :draft="desk.draft" />
+    <PictureFields
+      v-else-if="part === 'picture'"
+      :draft="desk.draft"
+      :cropped="used.cropped"
+      @controls="setControls"
+    />
     <FilmFields v-else-if="part === 'film'" :draft="desk.draft" :fault="read.fault" />
     <LayerFields
       v-else

@@ -5,6 +5,7 @@ import { MIDDLE } from '@core/negative/frame'
 import type { ChannelMix } from '@core/negative/grey'
 import type { GreyPicture } from '@core/negative/resample'
 import { AS_IT_IS } from '@core/negative/tone'
+import { UNCHANGED } from '@core/negative/toneControls'
 import { formatSize } from '@core/quantity/format'
 import { refusalOfWork, workOn } from '../../workers/negativeWork'
 import { usePreferences } from '../../state/preferences.store'
@@ -47,6 +48,10 @@ export const useNegativeDesk = defineStore('negativeDesk', () => {
     const isOpen = await look(file, null)
     if (!isOpen) return false
     draft.points = AS_IT_IS.map((point) => ({ ...point }))
+    draft.controls = { ...UNCHANGED }
+    draft.isLines = false
+    draft.isPositive = false
+    draft.fit = 'whole'
     draft.framing = { ...MIDDLE }
     draft.mix = 'luminance'
     return true

@@ -4,11 +4,12 @@ import { numberOrNull, parseNumber, writtenNumber } from '@core/quantity/number'
 import { MOST_LAYERS } from '@core/negative/registerMarks'
 import { CoreError, type Refusal } from '@core/errors'
 import { LEAST_MARKED, NO_BORDER, type Border } from '@core/negative/film'
-import { MIDDLE, type Framing } from '@core/negative/frame'
+import { MIDDLE, turnedSize, wholeWithin, type Framing } from '@core/negative/frame'
 import type { ChannelMix } from '@core/negative/grey'
 import { pointsOfLayer, SEPARATIONS, type Layer } from '@core/negative/layers'
 import { negativeSize, type NegativePlan } from '@core/negative/render'
 import { AS_IT_IS, checkPoints, type TonePoint } from '@core/negative/tone'
+import { pointsOfLines, UNCHANGED, type ToneControls } from '@core/negative/toneControls'
 import { parseSize } from '@core/quantity/size'
 import { PLAIN_INVERSION, type NegativeCurve } from '@core/tone/curve'
 import type { FilmFormat } from '../../workers/filmFile'
@@ -35,6 +36,15 @@ export interface NegativeDraft {
   resolution: string
   curveId: string
   points: TonePoint[]
+  /** What the points were set by; all 0 where they were pulled by hand or not at all. */
+  controls: ToneControls
+  /** A drawing or writing: black or white at a threshold, in L*. */
+  isLines: boolean
+  threshold: number
+  /** A positive film prints lines white on a dark ground. */
+  isPositive: boolean
+  /** The whole picture as large as the size lets it be, or so much of it as fills the size. */
+  fit: 'whole' | 'fill'
   framing: Framing
   /** Per cent. */
   localContrast: number
@@ -60,6 +70,11 @@ export const emptyDraft = (size: string, tint = '#000000'): NegativeDraft => ({
   resolution: '360',
   curveId: 'plain',
   points: AS_IT_IS.map((point) => ({ ...point })),
+  controls: { ...UNCHANGED },
+  isLines: false,
+  threshold: 50,
+  isPositive: false,
+  fit: 'whole',
   framing: { ...MIDDLE },
   localContrast: 0,
   sharpening: 0,
@@ -111,25 +126,33 @@ const MIXES: Record<NegativeDraft['mix'], ChannelMix | null> = {
  * The films that a draft asks for.
  *
  * @param curves of calibrations by id; what is not among them is a plain inversion.
+ * @param picture its size in pixels; without one the whole of any picture is taken to fill the size.
  */
 export function readDraft(
   draft: NegativeDraft,
   curves: ReadonlyMap<string, NegativeCurve>,
   bareUnit: 'in' | 'cm' | 'mm',
+  picture: { width: number; height: number } | null = null,
 ): { films: FilmPlan[] | null; fault?: Refusal } {
   try {
     const border = borderOf(draft)
+    const isWhole = draft.fit === 'whole'
+    const size = parseSize(draft.size, { field: 'size', bareUnit })
+    const upright = picture && turnedSize(picture, draft.framing.turns)
     const base = {
-      ...parseSize(draft.size, { field: 'size', bareUnit }),
+      ...(isWhole && upright ? wholeWithin(size, upright.width / upright.height) : size),
       pixelsPerInch: parseNumber(draft.resolution, { field: 'resolution', isPositive: true, example: '360' }),
-      framing: { ...draft.framing },
-      localContrast: draft.localContrast / 100,
-      sharpening: draft.sharpening / 100,
+      framing: isWhole ? { ...MIDDLE, turns: draft.framing.turns } : { ...draft.framing },
+      localContrast: draft.isLines ? 0 : draft.localContrast / 100,
+      sharpening: draft.isLines ? 0 : draft.sharpening / 100,
+      ...(draft.isLines && draft.isPositive && { isPositive: true }),
       border,
       isMirrored: draft.isMirrored,
     }
     negativeSize(base)
-    const points = draft.points.map((point) => ({ ...point }))
+    const points = draft.isLines
+      ? pointsOfLines(draft.threshold)
+      : draft.points.map((point) => ({ ...point }))
     checkPoints(points)
     const curveOf = (id: string) => {
       const curve = curves.get(id)

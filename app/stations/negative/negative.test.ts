@@ -6,7 +6,7 @@ import { expectedPrint } from '@core/negative/proof'
 import { readTyped } from './chartReading'
 import { stageWords, standingWords } from './calibrationWords'
 import { emptyDraft, fileNameOf, layersOf, readDraft, tintOf, type NegativeDraft } from './negative.draft'
-import { coatOf, ladder, printFor, willItPrint } from './negativeWords'
+import { coatOf, ladder, printFor, sizeAgainst, willItPrint } from './negativeWords'
 import { paint, pictureTable, printTable, proofOf } from './proofing'
 import { scanSentences } from './scanWords'
 import { printColours } from '@library/index'
@@ -105,6 +105,25 @@ describe('will it print', () => {
 
 const PLAN: ChartPlan = { steps: 5, repeats: 1, isScattered: false, hasStrip: false, seed: 0, tag: 0 }
 
+describe('what else is said of a film', () => {
+  const size = (widthMillimetres: number, heightMillimetres: number) => ({
+    widthMillimetres,
+    heightMillimetres,
+  })
+  it('is its size against the sheet, either way up', () => {
+    expect(sizeAgainst(size(203, 254), size(254, 203))).toBe(null)
+    expect(sizeAgainst(size(203, 135), size(203, 254))).toBe(null)
+    expect(sizeAgainst(size(203, 300), size(203, 254))).toContain('larger than the sheet’s 203 × 254 mm')
+    expect(sizeAgainst(size(100, 150), size(203, 254))).toContain('smaller than the sheet’s')
+    expect(sizeAgainst(size(100, 150), null)).toBe(null)
+  })
+
+  it('of a drawing is nothing of tones', () => {
+    const merged = ladder(asItIs, asItIs, (ink) => Math.max(30, 95 * ink))
+    expect(titles({ rungs: merged, isLines: true, blackShare: 0.3 })).toEqual(['Line art'])
+  })
+})
+
 describe('a chart as it is typed', () => {
   it('is one reading a tone, or one a place; repeats and damage as they are written', () => {
     expect(readTyped('1.4 1.2/1,22 - 0.5 0.1', PLAN, 'density').readings).toEqual([
@@ -197,6 +216,33 @@ describe('a draft of a negative', () => {
       { from: 45, to: 100 },
     ])
     expect(layersOf('one', 'c')).toEqual([])
+  })
+
+  it('is the whole picture within its size, or fills the size and crops', () => {
+    const of = (change: Partial<NegativeDraft>) =>
+      readDraft(draft(change), new Map(), 'in', { width: 3000, height: 2000 }).films![0]!.plan
+    // 3 : 2 in 8 × 10 in is 8 × 5.33 in.
+    expect(of({}).widthMillimetres).toBeCloseTo(203.2, 6)
+    expect(of({}).heightMillimetres).toBeCloseTo(203.2 / 1.5, 6)
+    const upright = of({ framing: { turns: 1, closer: 2, across: 0, down: 0 } })
+    expect([upright.heightMillimetres, upright.framing.closer]).toEqual([254, 1])
+    const filled = of({ fit: 'fill', framing: { turns: 0, closer: 2, across: 0, down: 0 } })
+    expect([filled.widthMillimetres, filled.heightMillimetres, filled.framing.closer]).toEqual([
+      203.2, 254, 2,
+    ])
+  })
+
+  it('of a drawing is black or white, on a negative or a positive film', () => {
+    const lines = read({ isLines: true, threshold: 40, sharpening: 50, isPositive: true }).films![0]!.plan
+    expect(lines).toMatchObject({
+      points: [
+        { from: 39, to: 0 },
+        { from: 41, to: 100 },
+      ],
+      sharpening: 0,
+      isPositive: true,
+    })
+    expect(read({ isPositive: true }).films![0]!.plan.isPositive).toBeUndefined()
   })
 
   it('has marks only where the border has room for them', () => {

@@ -79,8 +79,13 @@ export function willItPrint(of: {
   whiteShare: number
   picturePixels: number
   negativePixels: number
+  /** A drawing has no tones to speak of. */
+  isLines?: boolean
+  /** What the film's size is against its sheet's, in words. */
+  size?: string | null
 }): MarginNote[] {
   const notes: MarginNote[] = []
+  if (of.size) notes.push({ title: 'Size', tone: 'caution', lines: [of.size] })
   if (of.departures?.length)
     notes.push({
       title: 'Outside its calibration',
@@ -89,6 +94,10 @@ export function willItPrint(of: {
         `Correction curve was made for ${of.departures.map((one) => OUTSIDE[one]).join(', ')}. Tones may differ. Print a check chart.`,
       ],
     })
+  if (of.isLines) {
+    notes.push({ title: 'Line art', lines: [LINES_NOTE] }, ...resolutionNotes(of))
+    return notes
+  }
   const closed = of.rungs.filter((rung) => rung.closesUp)
   const light = closed.filter((rung) => rung.tone > 60)
   const dark = closed.filter((rung) => rung.tone < 40)
@@ -110,7 +119,8 @@ export function willItPrint(of: {
         `${span(dark)} print within ${RUNG_APART} L* of each other and will look black. Use more exposure, or raise the black point.`,
       ],
     })
-  if (!notes.length) notes.push({ title: 'Will it print?', lines: ['All tones stay separate in the print.'] })
+  if (notes.every(({ tone }) => tone !== 'caution'))
+    notes.push({ title: 'Will it print?', lines: ['All tones stay separate in the print.'] })
   if (of.whiteShare > 0.02)
     notes.push({
       title: 'Clipped highlights',
@@ -121,15 +131,52 @@ export function willItPrint(of: {
       title: 'Clipped shadows',
       lines: [`${Math.round(100 * of.blackShare)} % of the picture is at its black point.`],
     })
-  if (of.negativePixels > 2.5 * of.picturePixels)
-    notes.push({
-      title: 'Enlarged too far',
-      lines: [
-        'The negative needs far more pixels than this part of the picture has, so it will be soft. Print it smaller or at a lower resolution.',
-      ],
-    })
+  notes.push(...resolutionNotes(of))
   notes.push(of.curve ? curveNote(of.curve, of.standing) : PLAIN_NOTE)
   return notes
+}
+
+const LINES_NOTE =
+  'Everything darker than the threshold is black, everything else white. Expose until the ground has its full depth.'
+
+/** The negative wants so many times the pixels of the picture that it will be seen. */
+const TOO_FEW = 2.5
+const resolutionNotes = (of: { picturePixels: number; negativePixels: number }): MarginNote[] =>
+  of.negativePixels > TOO_FEW * of.picturePixels
+    ? [
+        {
+          title: 'Enlarged too far',
+          lines: [
+            'The negative needs far more pixels than this part of the picture has, so it will be soft. Print it smaller or at a lower resolution.',
+          ],
+        },
+      ]
+    : []
+
+/** Millimetres by which a film may differ from its sheet before it is worth a word. */
+const SAME_SIZE = 2
+
+/** What a film's size is against that of its sheet, where both are known and differ. */
+export function sizeAgainst(film: Sized | null, sheet: Sized | null): string | null {
+  if (!film || !sheet) return null
+  const [w, h, W, H] = [
+    film.widthMillimetres,
+    film.heightMillimetres,
+    sheet.widthMillimetres,
+    sheet.heightMillimetres,
+  ]
+  // As it is laid, or turned: the way in which it fits best.
+  const reach = Math.min(Math.max(w / W, h / H), Math.max(w / H, h / W))
+  const most = Math.max(Math.max(w / W, h / H), Math.max(w / H, h / W))
+  const said = (a: number, b: number) => `${Math.round(a)} × ${Math.round(b)} mm`
+  if (reach > 1 + SAME_SIZE / Math.max(W, H))
+    return `The picture on the film is ${said(w, h)}, larger than the sheet’s ${said(W, H)}: its edges will not print.`
+  if (most < 0.9) return `The picture on the film is ${said(w, h)}, smaller than the sheet’s ${said(W, H)}.`
+  return null
+}
+interface Sized {
+  widthMillimetres: number
+  heightMillimetres: number
 }
 
 const PLAIN_NOTE: MarginNote = {

@@ -1,10 +1,11 @@
 import { computed, shallowRef, watch } from 'vue'
 import { CoreError } from '@core/errors'
-import { partOf } from '@core/negative/frame'
+import { croppedShare, partOf, turnedSize } from '@core/negative/frame'
 import { departures } from '@core/negative/provenance'
-import { histogramOf, negativeSize } from '@core/negative/render'
+import { filmInk, histogramOf, negativeSize } from '@core/negative/render'
+import { looksLikeLines } from '@core/negative/toneControls'
 import { AS_IT_IS, lightOf, toneCurve } from '@core/negative/tone'
-import { inkOf, PLAIN_INVERSION } from '@core/tone/curve'
+import { PLAIN_INVERSION } from '@core/tone/curve'
 import { printColours } from '@library/index'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
@@ -12,7 +13,7 @@ import { usePreferences } from '../../state/preferences.store'
 import type { MarginNote } from '../../state/margin.store'
 import { useNegativeDesk } from './desk.store'
 import { readDraft, type FilmPlan } from './negative.draft'
-import { coatOf, ladder, printFor, willItPrint } from './negativeWords'
+import { coatOf, ladder, printFor, sizeAgainst, willItPrint } from './negativeWords'
 import { proofOf, type Proof } from './proofing'
 import { useCalibrations } from './useCalibrations'
 
@@ -26,7 +27,7 @@ export function useFilms(shownLayer: { value: number }) {
   const sheet = computed(() => workroom.find(desk.draft.sheetId) ?? null)
   const mark = computed(() => sheet.value?.definition.mark ?? 'graphite')
 
-  const read = computed(() => readDraft(desk.draft, curves.value, preferences.chosen.length))
+  const read = computed(() => readDraft(desk.draft, curves.value, preferences.chosen.length, desk.picture))
   const film = computed<FilmPlan | null>(
     () => read.value.films?.[Math.min(shownLayer.value, read.value.films.length - 1)] ?? null,
   )
@@ -61,7 +62,13 @@ export function useFilms(shownLayer: { value: number }) {
     const tone = toneCurve(film.value?.plan.points ?? AS_IT_IS)
     return (share: number) => tone(lightOf(100 * share))
   })
-  const rungs = computed(() => ladder(planned.value, inkOf(curve.value ?? PLAIN_INVERSION), print.value))
+  const ink = computed(() =>
+    filmInk({
+      curve: curve.value ?? PLAIN_INVERSION,
+      ...(film.value?.plan.isPositive && { isPositive: true }),
+    }),
+  )
+  const rungs = computed(() => ladder(planned.value, ink.value, print.value))
   const histogram = computed(() => (desk.picture ? histogramOf(desk.picture.preview) : []))
   /** Shares of the picture that its points make black and white. */
   const ends = computed(() => {
@@ -74,17 +81,16 @@ export function useFilms(shownLayer: { value: number }) {
     })
     return { black: black / total, white: white / total }
   })
-  /** Pixels of the picture that the film is made of. */
+  /** The part of the picture that the film is made of, and the share of it that is cropped. */
   const used = computed(() => {
     const [picture, of] = [desk.picture, film.value]
-    if (!picture || !of) return 0
-    const isTurned = of.plan.framing.turns % 2 === 1
-    const size = isTurned
-      ? { width: picture.height, height: picture.width }
-      : { width: picture.width, height: picture.height }
+    if (!picture || !of) return { pixels: 0, cropped: 0 }
+    const size = turnedSize(picture, of.plan.framing.turns)
     const part = partOf(size, of.plan.widthMillimetres / of.plan.heightMillimetres, of.plan.framing)
-    return part.width * part.height
+    return { pixels: part.width * part.height, cropped: croppedShare(size, part) }
   })
+  /** It seems to be a drawing, and is not treated as one. */
+  const seemsLines = computed(() => !desk.draft.isLines && looksLikeLines(histogram.value))
   const outside = computed(() => {
     const [of, at] = [calibration.value?.calibration, sheet.value?.sheet]
     if (!of) return []
@@ -109,7 +115,9 @@ export function useFilms(shownLayer: { value: number }) {
           rungs: rungs.value,
           blackShare: ends.value.black,
           whiteShare: ends.value.white,
-          picturePixels: used.value,
+          picturePixels: used.value.pixels,
+          isLines: desk.draft.isLines,
+          size: sizeAgainst(film.value?.plan ?? null, sheet.value?.sheet ?? null),
           negativePixels: pixels.value.width * pixels.value.height,
         })
       : [],
@@ -127,6 +135,8 @@ export function useFilms(shownLayer: { value: number }) {
     proof,
     rungs,
     histogram,
+    used,
+    seemsLines,
     notes,
     colours,
     dryDown,

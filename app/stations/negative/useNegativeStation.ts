@@ -2,6 +2,7 @@ import { texts } from './words'
 import type FileChoice from '../../kit/FileChoice.vue'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { placeOf } from '@core/run/place'
+import { pointsOfControls, type ToneControls } from '@core/negative/toneControls'
 import { formatSize } from '@core/quantity/format'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
@@ -18,8 +19,22 @@ export function useNegativeStation() {
   const [workroom, preferences, now] = [useWorkroom(), usePreferences(), useNow()]
   const [desk, queue] = [useNegativeDesk(), useNegativeQueue()]
   const shownLayer = ref(0)
-  const { withCurve, sheet, read, film, print, pixels, proof, rungs, histogram, notes, colours, dryDown } =
-    useFilms(shownLayer)
+  const {
+    withCurve,
+    sheet,
+    read,
+    film,
+    print,
+    pixels,
+    proof,
+    rungs,
+    histogram,
+    used,
+    seemsLines,
+    notes,
+    colours,
+    dryDown,
+  } = useFilms(shownLayer)
   const file = useTemplateRef<InstanceType<typeof FileChoice>>('file')
   const PARTS = [
     { id: 'print', name: 'the print' },
@@ -64,6 +79,12 @@ export function useNegativeStation() {
     if (chosen && (await desk.open(chosen)) && mix.value) await desk.look(chosen, mix.value)
   }
 
+  /** Plain controls set the points of the ladder, which can be pulled further. */
+  function setControls(controls: ToneControls): void {
+    desk.draft.controls = controls
+    desk.draft.points = pointsOfControls(controls)
+  }
+
   function make(isPlain = false): void {
     const [picture, films] = [desk.picture, read.value.films]
     if (!picture || !films) return
@@ -90,6 +111,18 @@ export function useNegativeStation() {
             format: draft.format,
             tint: tintOf(draft.tint),
             writing: draft.hasLabel ? words.filter(Boolean).join(' · ') : '',
+            words: {
+              title: [picture.name, layer].filter(Boolean).join(', '),
+              description: texts.filmSaysOfItself({
+                curve: curveName(curveId),
+                pixelsPerInch: plan.pixelsPerInch,
+                isMirrored: plan.isMirrored,
+                isPositive: plan.isPositive === true,
+              }),
+              software: 'Ember Sheet',
+              at: now.now,
+              offsetMinutes: -new Date(now.now).getTimezoneOffset(),
+            },
           },
           record: {
             picture: picture.name.slice(0, 200),
@@ -117,6 +150,7 @@ export function useNegativeStation() {
         lines: [texts.layPrintedDullerSideFilm],
       },
     ]
+    if (desk.picture) own.push({ title: 'Printing the film', lines: [...texts.printFilmSo] })
     if (!withCurve.value.length)
       own.push({
         title: 'Controlled tones',
@@ -134,6 +168,9 @@ export function useNegativeStation() {
     proof,
     rungs,
     histogram,
+    used,
+    seemsLines,
+    setControls,
     colours,
     dryDown,
     file,

@@ -10,6 +10,27 @@ export const texts = {
     'Reading saved and curve computed. Its exposure is now the base exposure for this process, paper and light.',
   // NegativeStation
   orDropFileHereTiff: 'or drop a file here: TIFF or PNG (8 or 16 bit), JPEG, WebP',
+  cropped: ({ percent }: { percent: number }) =>
+    percent < 0.5 ? 'Nothing is cropped.' : `${Math.round(percent)} % of the picture is cropped.`,
+  looksLikeLines: 'This looks like a drawing or writing, not like a photograph.',
+  filmSaysOfItself: (film: {
+    curve: string
+    pixelsPerInch: number
+    isMirrored: boolean
+    isPositive: boolean
+  }) =>
+    [
+      film.isPositive ? 'Positive film' : 'Negative',
+      `curve: ${film.curve}`,
+      `${film.pixelsPerInch} ppi`,
+      film.isMirrored ? 'mirrored, printed side to the coat' : 'not mirrored',
+      'print at 100 %',
+    ].join('; '),
+  printFilmSo: [
+    'Print at 100 %, without fitting it to the page.',
+    'Best quality, the film set as a glossy medium, colour management off.',
+    'Let the ink dry before you touch it.',
+  ],
 
   // chartReading
   readingsDoNotMatchChart: ({

@@ -2,6 +2,7 @@
 import KitButton from '../../../kit/KitButton.vue'
 import { computed } from 'vue'
 import { readingsCgats, readingsCsv } from '@core/formats/chartText'
+import { curveCsv, curveCube } from '@core/formats/curveText'
 import type { Calibration } from '@core/schema/light'
 import { aimOf, inkOf, printOf, type CurveAim, type NamedAim, type NegativeCurve } from '@core/tone/curve'
 import ChartFigure from '../../../kit/ChartFigure.vue'
@@ -72,6 +73,14 @@ function exportReadings(kind: 'csv' | 'cgats'): void {
   const type = kind === 'csv' ? 'text/csv' : 'text/plain'
   saveFile(new Blob([text], { type }), `${props.fileName}.${kind === 'csv' ? 'csv' : 'txt'}`)
 }
+/** The curve, to be used in an image editor. */
+function exportCurve(kind: 'cube' | 'csv'): void {
+  const text = kind === 'cube' ? curveCube(props.curve, props.calibration.name) : curveCsv(props.curve)
+  saveFile(
+    new Blob([text], { type: kind === 'cube' ? 'text/plain' : 'text/csv' }),
+    `${props.fileName}-curve.${kind}`,
+  )
+}
 </script>
 
 <template>
@@ -91,6 +100,8 @@ function exportReadings(kind: 'csv' | 'cgats'): void {
       {{ curve.scatter.toFixed(1) }} L*.
     </p>
     <p class="CurvePart-acts">
+      <KitButton kind="quiet" @click="exportCurve('cube')">Curve as .cube (1D LUT)</KitButton>
+      <KitButton kind="quiet" @click="exportCurve('csv')">Curve as CSV</KitButton>
       <KitButton kind="quiet" @click="exportReadings('csv')">Readings as CSV</KitButton>
       <KitButton kind="quiet" @click="exportReadings('cgats')">Readings as CGATS.17</KitButton>
     </p>
