@@ -22,6 +22,7 @@ export default {
   moduleNameMapper: {
     '^\\.\\./locales/index\\.cjs$': '<rootDir>/node_modules/zod/v4/locales/en.cjs',
     '\\?worker&url$': '<rootDir>/app/workers/workerUrl.stub.ts',
+    '^\\./fontBytes$': '<rootDir>/app/kit/fontBytes.node.ts',
     '^\\./vips$': '<rootDir>/app/workers/vips.node.ts',
     '^@core/(.*)$': '<rootDir>/core/$1',
     '^@library/(.*)$': '<rootDir>/library/$1',

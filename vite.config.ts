@@ -83,7 +83,7 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,woff2,svg,png}'],
         maximumFileSizeToCacheInBytes: 4 * 2 ** 20,
-        // The decoder of pictures is fetched when the first one is opened, and kept from then on.
+        // The decoder of pictures and the letters of pages are fetched when they are first used, and kept from then on.
         runtimeCaching: [
           {
             urlPattern: /\/assets\/vips-.*\.wasm$/,

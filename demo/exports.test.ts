@@ -33,7 +33,11 @@ describe('tables for a spreadsheet', () => {
       'black D': '1.46',
       verdict: 'keep',
     })
-    expect(row?.exposure).toMatch(/^10 min/)
+    // Durations are numbers with their unit in the heading: about ten minutes of light, and the wash.
+    expect(Number(row?.['exposure s'])).toBeGreaterThanOrEqual(600)
+    expect(Number(row?.['exposure s'])).toBeLessThan(660)
+    expect(Number(row?.['wash s'])).toBeGreaterThan(300)
+    expect(Object.keys(row ?? {}).filter((name) => / s$/.test(name))).toHaveLength(6)
   })
 
   it('have every line of every thread, and none that was taken back', () => {

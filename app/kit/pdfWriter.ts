@@ -1,4 +1,5 @@
-import type { jsPDF } from 'jspdf'
+import type { jsPDF, jsPDFOptions } from 'jspdf'
+import { fontBytes } from './fontBytes'
 
 /** A4, in millimetres. */
 const PAGE = { width: 210, height: 297 } as const
@@ -6,21 +7,59 @@ const PAGE = { width: 210, height: 297 } as const
 export const MARGIN = 18
 /** Millimetres across which words are set. */
 export const TEXT_WIDTH = PAGE.width - 2 * MARGIN
-/** The built-in letters of a PDF know no minus sign and no thin spaces. */
-export const plain = (text: string) =>
-  text
-    .replace(/−/g, '-')
-    .replace(/→/g, '->')
-    .replace(/[\u2009\u202f\u00a0]/g, ' ')
-    .replace(/[’‘]/g, "'")
-    .replace(/[“”]/g, '"')
-    .replace(/₀/g, '0')
-    .replace(/Δ/g, 'd')
+const STYLES = ['normal', 'bold', 'italic'] as const
+let fonts: Promise<string[]> | null = null
+
+/** The fonts as jsPDF wants them: a letter a byte. */
+const loaded = () =>
+  (fonts ??= Promise.all(
+    STYLES.map(async (style) => {
+      const bytes = await fontBytes(style)
+      let text = ''
+      for (let at = 0; at < bytes.length; at += CHUNK)
+        text += String.fromCharCode(...bytes.subarray(at, at + CHUNK))
+      return text
+    }),
+  ).catch((error: unknown) => {
+    fonts = null
+    throw error
+  }))
+const CHUNK = 8192
+
+/** A PDF whose letters are Latin, Greek and Cyrillic; only those that are used go into the file. */
+export async function openPdf(options: jsPDFOptions): Promise<jsPDF> {
+  const [{ jsPDF: Pdf }, letters] = await Promise.all([import('jspdf'), loaded()])
+  const pdf = new Pdf(options)
+  STYLES.forEach((style, i) => {
+    pdf.addFileToVFS(`${style}.ttf`, letters[i] ?? '')
+    pdf.addFont(`${style}.ttf`, 'page', style)
+  })
+  return pdf
+}
+
+/** Stands where the font has no letter. */
+export const NO_LETTER = '□'
+
+/** Text as the font in hand can write it; a letter that it has not becomes an empty box. */
+export function writable(pdf: jsPDF, text: string): string {
+  const { metadata } = pdf.getFont() as { metadata?: { characterToGlyph?: (code: number) => number } }
+  const has = (letter: string) => (metadata?.characterToGlyph?.(letter.codePointAt(0) ?? 0) ?? 0) > 0
+  return [...text.normalize('NFC')]
+    .map((letter) => (letter === '\n' || has(letter) ? letter : NO_LETTER))
+    .join('')
+}
 
 /** Goes down a page, and on to the next one where there is no room left. */
 export class PdfWriter {
   y = MARGIN
+  /** A letter was not in the font. */
+  hasMissing = false
   constructor(readonly pdf: jsPDF) {}
+  private letters(text: string): string {
+    const written = writable(this.pdf, text)
+    this.hasMissing ||= written.includes(NO_LETTER)
+    return written
+  }
   room(height: number): void {
     if (this.y + height <= PAGE.height - MARGIN) return
     this.pdf.addPage()
@@ -33,8 +72,8 @@ export class PdfWriter {
     x = MARGIN,
     width = TEXT_WIDTH,
   ): void {
-    this.pdf.setFont(style === 'italic' ? 'times' : 'helvetica', style).setFontSize(size)
-    const lines = this.pdf.splitTextToSize(plain(text), width) as string[]
+    this.pdf.setFont('page', style).setFontSize(size)
+    const lines = this.pdf.splitTextToSize(this.letters(text), width) as string[]
     for (const line of lines) {
       this.room(size * 0.42)
       this.pdf.text(line, x, this.y + size * 0.3)
@@ -43,10 +82,11 @@ export class PdfWriter {
   }
   /** A name on the left, what belongs to it on the right. */
   row(name: string, value: string): void {
-    const lines = this.pdf.setFont('helvetica', 'normal').setFontSize(9.5).splitTextToSize(plain(value), TEXT_WIDTH - 42) as string[] // prettier-ignore
+    this.pdf.setFont('page', 'normal').setFontSize(9.5)
+    const lines = this.pdf.splitTextToSize(this.letters(value), TEXT_WIDTH - 42) as string[]
     this.room(lines.length * 4.2)
     const from = this.y
-    this.pdf.setTextColor(110).text(plain(name).slice(0, 34), MARGIN, from + 3)
+    this.pdf.setTextColor(110).text(this.letters(name).slice(0, 34), MARGIN, from + 3)
     this.pdf.setTextColor(0)
     this.pdf.text(lines, MARGIN + 42, from + 3)
     this.y = from + lines.length * 4.2 + 0.6

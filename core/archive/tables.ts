@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
-import { threadFacts } from '../judge/threadFacts'
-import type { PrintRecord } from '../judge/printRecord'
+import { isCoatKnown, threadFacts } from '../judge/threadFacts'
+import { exposureOf, secondsGiven, type PrintRecord } from '../judge/printRecord'
 import { densityAt, DRY } from '../tone/measured'
 import { effectiveEvents } from '../run/history'
 import { placeOf, verdictOf } from '../run/place'
@@ -27,8 +27,18 @@ const csv = (fields: readonly string[], rows: readonly (readonly (string | numbe
 const iso = (at: number | null | undefined) =>
   at === null || at === undefined ? '' : new Date(at).toISOString()
 
+const round = (value: number) => Math.round(10 * value) / 10
+
+/** Seconds that a print was exposed, as counted, or as planned where it is still to be. */
+function exposedSeconds({ state, sheet }: PrintRecord): number | null {
+  const given = secondsGiven(exposureOf(state))
+  const seconds = given ?? (exposureOf(state)?.skipped ? null : sheet.exposureSeconds)
+  return seconds === null || seconds === undefined ? null : round(seconds)
+}
+
 /**
- * The collection for a spreadsheet, one print a row: what it is, what it was made with, what came out.
+ * The collection for a spreadsheet, one print a row: what it is, what it was made with, what came out. Dates are ISO 8601 in
+ * UTC, durations are seconds.
  *
  * @see RFC 4180
  */
@@ -38,8 +48,13 @@ export function printsCsv(records: readonly PrintRecord[]): string {
       .filter((one) => one.kind === kind)
       .map((one) => one.said)
       .join('; ')
+  /** All baths of one kind together. */
+  const seconds = (record: PrintRecord, kind: string) => {
+    const values = threadFacts(record).flatMap((one) => (one.kind === kind && typeof one.value === 'number' ? [one.value] : [])) // prettier-ignore
+    return values.length ? round(values.reduce((sum, value) => sum + value, 0)) : null
+  }
   return csv(
-    ['sheet', 'title', 'portfolio', 'edition', 'process', 'begun', 'place', 'verdict', 'width mm', 'height mm', 'paper', 'light', 'exposure', 'coverage', 'bottles', 'develop', 'clear', 'tone', 'fix', 'wash', 'black D', 'white D', 'subject'],
+    ['sheet', 'title', 'portfolio', 'edition', 'process', 'begun', 'place', 'verdict', 'width mm', 'height mm', 'paper', 'light', 'exposure s', 'dose mJ/cm2', 'coverage ml/m2', 'bottles', 'develop s', 'clear s', 'tone s', 'fix s', 'wash s', 'black D', 'white D', 'subject'],
     records.map((record) => {
       const { sheet, state, definition } = record
       return [
@@ -55,14 +70,15 @@ export function printsCsv(records: readonly PrintRecord[]): string {
         sheet.heightMillimetres,
         record.paper?.name ?? '',
         record.light?.name ?? '',
-        of(record, 'exposure'),
-        of(record, 'coverage'),
+        exposedSeconds(record),
+        exposureOf(state)?.dose?.millijoulesPerCm2 ?? null,
+        isCoatKnown(state) ? sheet.coverageMillilitresPerM2 : null,
         of(record, 'bottle'),
-        of(record, 'develop'),
-        of(record, 'clear'),
-        of(record, 'tone'),
-        of(record, 'fix'),
-        of(record, 'wash'),
+        seconds(record, 'develop'),
+        seconds(record, 'clear'),
+        seconds(record, 'tone'),
+        seconds(record, 'fix'),
+        seconds(record, 'wash'),
         densityAt(state, 'black', DRY),
         densityAt(state, 'white', DRY),
         sheet.subject,

@@ -31,7 +31,7 @@ export function useWorkCard(
         },
         substances,
       )
-      saveFile(workCardPdf(card), `work-card-${definition.id}.pdf`)
+      saveFile(await workCardPdf(card), `work-card-${definition.id}.pdf`)
     } catch (error) {
       notice.refuse(error, 'the work card')
     }

@@ -1,6 +1,5 @@
-import { jsPDF } from 'jspdf'
 import type { WorkCard } from '@core/process/workCard'
-import { MARGIN, PdfWriter, plain, TEXT_WIDTH } from '../../kit/pdfWriter'
+import { MARGIN, openPdf, PdfWriter, TEXT_WIDTH } from '../../kit/pdfWriter'
 import { texts } from './words'
 
 /** Where the time of a step stands, and how wide what is done is set beside it. */
@@ -9,9 +8,9 @@ const DOING_WIDTH = TEXT_WIDTH - TIME_WIDTH - 8
 const NOTE_LINES = 4
 
 /** A process on one or two pages of A4: glass, steps with times and cues, cautions, and lines for notes; its words as text. */
-export function workCardPdf(card: WorkCard): Blob {
-  const pdf = new jsPDF({ unit: 'mm', format: 'a4' })
-  pdf.setProperties({ title: plain(`${card.title}, work card`), subject: plain(card.line) })
+export async function workCardPdf(card: WorkCard): Promise<Blob> {
+  const pdf = await openPdf({ unit: 'mm', format: 'a4' })
+  pdf.setProperties({ title: `${card.title}, work card`, subject: card.line })
   const page = new PdfWriter(pdf)
   page.write(card.title, 22, 'bold')
   page.write(card.line, 11)

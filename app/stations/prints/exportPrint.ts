@@ -29,7 +29,7 @@ export async function downloadPassport(
 ): Promise<void> {
   const { passportPdf } = await import('./passportPdf')
   const picture = await pictureFor(record)
-  saveFile(passportPdf(passport(record, log, units), picture), nameOf(record, 'passport', 'pdf'))
+  saveFile(await passportPdf(passport(record, log, units), picture), nameOf(record, 'passport', 'pdf'))
 }
 
 /** A label for the back of the print. */
@@ -39,7 +39,7 @@ export async function downloadBackLabel(
   units: UnitChoice,
 ): Promise<void> {
   const { backLabelPdf } = await import('./passportPdf')
-  saveFile(backLabelPdf(passport(record, log, units)), nameOf(record, 'label', 'pdf'))
+  saveFile(await backLabelPdf(passport(record, log, units)), nameOf(record, 'label', 'pdf'))
 }
 
 /** The photograph with what it shows written into its standard fields; other kinds than JPEG become PNG. */

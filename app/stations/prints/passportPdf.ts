@@ -1,7 +1,7 @@
-import { jsPDF } from 'jspdf'
-import { MARGIN, PdfWriter, plain } from '../../kit/pdfWriter'
+import { MARGIN, NO_LETTER, openPdf, PdfWriter, writable } from '../../kit/pdfWriter'
 import type { Passport } from '@core/judge/passport'
 import { resultName, resultSaid } from './compareWords'
+import { texts } from './words'
 
 /** Label for the back of a print; it fits a strip of archival paper. */
 export const BACK_LABEL = { width: 100, height: 50 } as const
@@ -23,9 +23,9 @@ export interface PassportPicture {
 }
 
 /** The passport of a print on A4: picture, materials, process, what it measured, how to keep it; its words as text. */
-export function passportPdf(passport: Passport, picture: PassportPicture | null): Blob {
-  const pdf = new jsPDF({ unit: 'mm', format: 'a4' })
-  pdf.setProperties({ title: plain(passport.title), subject: plain(`${passport.process}, ${passport.line}`) })
+export async function passportPdf(passport: Passport, picture: PassportPicture | null): Promise<Blob> {
+  const pdf = await openPdf({ unit: 'mm', format: 'a4' })
+  pdf.setProperties({ title: passport.title, subject: `${passport.process}, ${passport.line}` })
   const page = new PdfWriter(pdf)
   page.write(passport.line, 10, 'italic')
   page.write(passport.title, 22, 'bold')
@@ -48,20 +48,21 @@ export function passportPdf(passport: Passport, picture: PassportPicture | null)
   page.heading('How this print was made')
   for (const line of passport.steps)
     page.row(moment.format(line.at), [line.what, line.detail].filter(Boolean).join(': '))
+  if (page.hasMissing) page.write(texts.letterNotInFont({ box: NO_LETTER }), 8.5, 'italic')
   return pdf.output('blob')
 }
 
 /** A label for the back of the print: what it is, and how it wants to be kept. */
-export function backLabelPdf(passport: Passport): Blob {
-  const pdf = new jsPDF({
+export async function backLabelPdf(passport: Passport): Promise<Blob> {
+  const pdf = await openPdf({
     unit: 'mm',
     format: [BACK_LABEL.width, BACK_LABEL.height],
     orientation: 'landscape',
   })
   let y = 9
   const write = (text: string, size: number, style: 'normal' | 'bold' | 'italic') => {
-    pdf.setFont('helvetica', style).setFontSize(size)
-    const lines = (pdf.splitTextToSize(plain(text), BACK_LABEL.width - 10) as string[]).slice(0, 3)
+    pdf.setFont('page', style).setFontSize(size)
+    const lines = (pdf.splitTextToSize(writable(pdf, text), BACK_LABEL.width - 10) as string[]).slice(0, 3)
     pdf.text(lines, 5, y)
     y += lines.length * size * 0.42 + 0.8
   }

@@ -47,6 +47,7 @@ export const texts = {
   whatDoYouSeeChoose: 'What do you see? Choose everything that applies.',
   resultOfTest: ({ outcome, isJudged }: { outcome: string; isJudged: boolean }) =>
     `Result: ${outcome}${isJudged ? ', as its print was judged' : ''}. The causes above include this result.`,
+  letterNotInFont: ({ box }: { box: string }) => `${box}: a letter that the font of this page does not have.`,
   chosenAsJudged: 'What you said when you judged it is chosen already. Change it if it is not so.',
   whenFirstSeen: 'When did you first see it?',
   toldApartBy: ({ fact }: { fact: string }) => `but then: ${fact}`,

@@ -11,7 +11,9 @@ export async function downloadLabel(bottle: Bottle): Promise<void> {
   try {
     const { labelPdf } = await import('./labelPdf')
     const link = new URL(`/shelf/${bottle.id}`, location.href).href
-    const file = labelPdf(labelOf(bottle, substances, hazardStatements, link, (moment) => day.format(moment)))
+    const file = await labelPdf(
+      labelOf(bottle, substances, hazardStatements, link, (moment) => day.format(moment)),
+    )
     saveFile(file, `label-${bottle.label.replace(/[^\w.-]+/g, '-')}.pdf`)
   } catch (error) {
     useNotice().refuse(error, 'the label')

@@ -1,6 +1,7 @@
-import { jsPDF } from 'jspdf'
+import type { jsPDF } from 'jspdf'
 import { create } from 'qrcode'
 import type { BottleLabel } from '@core/shelf/label'
+import { openPdf, writable } from '../../kit/pdfWriter'
 
 /** Size of a label in millimetres: it goes round a 100 ml bottle and keeps every statement readable. */
 export const LABEL = { width: 90, height: 50 } as const
@@ -10,17 +11,14 @@ const QR_SIDE = 17
 const INK = '#000000'
 const BLACK_RED = '#c00000'
 
-/** The built-in letters of a PDF know no minus sign, no thin space and no narrow no-break space. */
-const plain = (text: string) => text.replace(/−/g, '-').replace(/[\u2009\u202f\u00a0]/g, ' ')
-
 /** The label as a one-page PDF of exactly its size, its words as text, its link as a QR code. */
-export function labelPdf(label: BottleLabel): Blob {
-  const pdf = new jsPDF({ unit: 'mm', format: [LABEL.width, LABEL.height], orientation: 'landscape' })
+export async function labelPdf(label: BottleLabel): Promise<Blob> {
+  const pdf = await openPdf({ unit: 'mm', format: [LABEL.width, LABEL.height], orientation: 'landscape' })
   const right = LABEL.width - MARGIN - QR_SIDE
   let y = MARGIN + 4
   const write = (text: string, size: number, style: 'normal' | 'bold', width: number, colour = INK) => {
-    pdf.setFont('helvetica', style).setFontSize(size).setTextColor(colour)
-    const lines = pdf.splitTextToSize(plain(text), width) as string[]
+    pdf.setFont('page', style).setFontSize(size).setTextColor(colour)
+    const lines = pdf.splitTextToSize(writable(pdf, text), width) as string[]
     pdf.text(lines, MARGIN, y)
     y += lines.length * size * 0.42
   }

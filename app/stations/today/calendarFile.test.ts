@@ -38,8 +38,13 @@ describe('the calendar file', () => {
   it('keeps to the lines and the times of RFC 5545', async () => {
     const text = await calendarFile(entries, named)
     expect(text.startsWith('BEGIN:VCALENDAR\r\n')).toBe(true)
-    // The package folds by characters; lines should be no longer than 75 octets, which readers do not insist on.
-    for (const line of text.split('\r\n')) expect([...line].length).toBeLessThanOrEqual(75)
+    for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75)
+    // Letters of three octets are not parted, and are read back whole.
+    const long = 'Λίμνη — 湖の写真 '.repeat(12)
+    const folded = await calendarFile(entries, () => long)
+    for (const line of folded.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75)
+    expect(folded.replace(/\r\n /g, '')).toContain(long.trim())
+    expect(folded).not.toContain('\ufffd')
     expect(text).toContain('DTSTART:20261125T093000Z')
     expect(text.match(/BEGIN:VALARM/g)).toHaveLength(1)
   })

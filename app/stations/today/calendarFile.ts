@@ -23,6 +23,32 @@ function words(
   }
 }
 
+/** Octets of a line, without its end, before it is folded. @see RFC 5545, 3.1 */
+const LINE_OCTETS = 75
+
+/** Lines folded at 75 octets; the package folds by characters, which are longer beyond Latin. */
+function foldedByOctets(text: string): string {
+  const encoder = new TextEncoder()
+  const folded = (line: string) => {
+    let [out, length] = ['', 0]
+    for (const letter of line) {
+      const octets = encoder.encode(letter).length
+      if (length + octets > LINE_OCTETS) {
+        out += '\r\n '
+        length = 1
+      }
+      out += letter
+      length += octets
+    }
+    return out
+  }
+  return text
+    .replace(/\r\n[ \t]/g, '')
+    .split('\r\n')
+    .map(folded)
+    .join('\r\n')
+}
+
 /** The entries as one iCalendar file (RFC 5545). The package that writes it comes in when it is wanted. */
 export async function calendarFile(
   entries: readonly DiaryEntry[],
@@ -52,5 +78,5 @@ export async function calendarFile(
       problem: texts.calendarFileCouldNotBe,
       remedy: error ? error.message : texts.planAgainThenSaveCalendar,
     })
-  return value
+  return foldedByOctets(value)
 }
