@@ -2,16 +2,19 @@ import { readingsCsv, readReadings } from '../formats/chartText'
 import { densityFromLightness } from '../tone/density'
 import { checkCurve, inkOf } from '../tone/curve'
 import {
-  checkingChart,
   checkOf,
   checkPatchesOf,
+  checkingChart,
   curveOf,
   laidOut,
   laidOutByName,
   patchesOf,
   placeName,
   readingsOf,
+  sheetsOf,
   stageOf,
+  withSheet,
+  worthOfMending,
 } from './calibration'
 import { chartPlaces, type ChartPlan } from '../chart/chart'
 import type { ChartScan } from '../scan/chartScan'
@@ -20,7 +23,7 @@ const PLAN: ChartPlan = { steps: 11, repeats: 2, isScattered: true, hasStrip: tr
 const places = chartPlaces(PLAN)
 const response = (ink: number) => densityFromLightness(20 + 72 * ink ** 0.6)
 const readings = places.map(({ step }) => ({ step, density: response(step / 10) }))
-const calibration = { patches: patchesOf(PLAN, readings), checks: [], aim: 'lightness' as const }
+const calibration = { patches: patchesOf(PLAN, readings), chart: PLAN, checks: [], aim: 'lightness' as const }
 
 describe('the way of a calibration', () => {
   it.each([
@@ -67,6 +70,25 @@ describe('the way of a calibration', () => {
     // A check that was not taken changes nothing.
     expect(curveOf({ ...calibration, checks: [check] })).toEqual(curve)
   })
+})
+
+describe('more sheets of one chart', () => {
+  it('are averaged tone by tone, and counted', () => {
+    const [one, two] = [0.2, -0.2].map((shift) =>
+      patchesOf(PLAN, readings.map(({ step, density }) => ({ step, density: density + shift }))),
+    ) as [ReturnType<typeof patchesOf>, ReturnType<typeof patchesOf>] // prettier-ignore
+    const both = withSheet(one, two)
+    expect([sheetsOf({ patches: one, chart: PLAN }), sheetsOf({ patches: both, chart: PLAN })]).toEqual([
+      1, 2,
+    ])
+    // What one sheet had too much the other had too little: the curve is that of the true process.
+    const curve = curveOf({ ...calibration, patches: both })
+    for (const tone of [0.2, 0.5, 0.8])
+      expect(inkOf(curve)(tone)).toBeCloseTo(inkOf(curveOf(calibration))(tone), 1)
+  })
+
+  it('a check that is used is worth no second thought', () =>
+    expect(worthOfMending({ ...calibration, checks: [] })).toBe(null))
 })
 
 describe('readings of a chart', () => {

@@ -1,13 +1,7 @@
-import { mean } from '../quantity/statistics'
+import { mean, median } from '../quantity/statistics'
 import type { Calibration, ChartCheck } from '../schema/light'
-import {
-  checkCurve,
-  refinedPatches,
-  solveCurve,
-  type ChartPatch,
-  type CheckPatch,
-  type NegativeCurve,
-} from '../tone/curve'
+import { checkCurve, solveCurve, type ChartPatch, type CheckPatch, type NegativeCurve } from '../tone/curve'
+import { mendWorth, refinedPatches, type MendWorth } from '../tone/mend'
 import { chartPlaces, tagOf, type ChartPlan } from '../chart/chart'
 import type { ChartScan } from '../scan/chartScan'
 import { scaleOf, type Anchor } from '../scan/chartScan'
@@ -24,14 +18,39 @@ export function stageOf(
   return of.filmMadeAt === undefined ? 'film' : 'print'
 }
 
+/** So many sheets of its chart were read: most tones once for each of their repeats. */
+export const sheetsOf = ({ patches, chart }: Pick<Calibration, 'patches' | 'chart'>): number =>
+  Math.max(1, Math.round(median(patches.map(({ densities }) => densities.length)) / chart.repeats))
+
 /** The patches of a calibration after the checks that were taken to correct it. */
-export const mendedPatches = (of: Pick<Calibration, 'patches' | 'checks'>): ChartPatch[] =>
+export const mendedPatches = (of: Pick<Calibration, 'patches' | 'chart' | 'checks'>): ChartPatch[] =>
   of.checks
     .filter((check) => check.isUsed)
-    .reduce<ChartPatch[]>((patches, check) => refinedPatches(patches, check.patches), of.patches)
+    .reduce<ChartPatch[]>(
+      (patches, check, i) => refinedPatches(patches, check.patches, sheetsOf(of) + i),
+      of.patches,
+    )
+
+/** Whether correcting a calibration by its last check, which is not used yet, would follow more than chance. */
+export function worthOfMending(of: Pick<Calibration, 'patches' | 'chart' | 'checks'>): MendWorth | null {
+  const last = of.checks.at(-1)
+  if (!last || last.isUsed) return null
+  const used = of.checks.filter((check) => check.isUsed).length
+  return mendWorth(mendedPatches(of), last.patches, sheetsOf(of) + used)
+}
+
+/** Readings of another sheet of the same chart beside those that are there: they are averaged tone by tone. */
+export const withSheet = (
+  before: readonly { ink: number; densities: readonly number[] }[],
+  sheet: readonly { ink: number; densities: readonly number[] }[],
+): { ink: number; densities: number[] }[] =>
+  sheet.map(({ ink, densities }) => ({
+    ink,
+    densities: [...(before.find((one) => one.ink === ink)?.densities ?? []), ...densities],
+  }))
 
 /** The curve that a calibration gives. @throws CoreError what `solveCurve` throws. */
-export const curveOf = (of: Pick<Calibration, 'patches' | 'checks' | 'aim'>): NegativeCurve =>
+export const curveOf = (of: Pick<Calibration, 'patches' | 'chart' | 'checks' | 'aim'>): NegativeCurve =>
   solveCurve(mendedPatches(of), of.aim)
 
 /** The chart by which a curve is checked: the same, laid through the curve and marked with its tag. */
@@ -124,7 +143,7 @@ export function laidOutByName(
 
 /** What a check comes to, as it is kept. */
 export function checkOf(
-  of: Pick<Calibration, 'patches' | 'checks' | 'aim'>,
+  of: Pick<Calibration, 'patches' | 'chart' | 'checks' | 'aim'>,
   patches: CheckPatch[],
   at: number,
   by: ChartCheck['by'],

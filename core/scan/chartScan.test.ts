@@ -194,6 +194,30 @@ describe('reading a chart from a picture', () => {
         y * covered.width + Math.round(right[0] - 17 * SCALE),
       )
     expect(() => scanChart(covered)).toThrow(expect.objectContaining({ code: 'no-code' }))
+    // Cropped at one side: which rings are gone is said, as the picture is seen.
+    const whole = scanned()
+    const cropped = (from: number, to: number) => ({
+      ...whole,
+      height: to - from,
+      data: whole.data.slice(from * whole.width, to * whole.width),
+    })
+    const below = Math.round((left[1] + whole.height) / 2)
+    expect(() => scanChart(cropped(0, below))).toThrow(/The two lower ones are missing/)
+    // One ring and the code are covered with the ground around them.
+    const corner = { ...whole, data: whole.data.slice() }
+    const marks = scanChart(whole).corners
+    // Rings are 10 mm inside of the corners of the film.
+    const far = marks.reduce((one, other) => (other[1] - other[0] > one[1] - one[0] ? other : one))
+    const lower = [far[0] + 10 * SCALE, far[1] - 10 * SCALE] as const
+    const ground = whole.data[Math.round(far[1] - 3 * SCALE) * whole.width + Math.round(far[0] + 3 * SCALE)]!
+    const cover = (x0: number, x1: number, y0: number, y1: number) => {
+      for (let y = Math.max(0, Math.round(y0)); y < Math.min(whole.height, y1); y++)
+        for (let x = Math.max(0, Math.round(x0)); x < Math.min(whole.width, x1); x++)
+          corner.data[y * whole.width + x] = ground
+    }
+    cover(lower[0] - 7 * SCALE, lower[0] + 7 * SCALE, lower[1] - 7 * SCALE, lower[1] + 7 * SCALE)
+    cover(left[0] + 17 * SCALE, right[0] - 17 * SCALE, left[1] - 17 * SCALE, left[1] + 17 * SCALE)
+    expect(() => scanChart(corner)).toThrow(/The one at the lower left is missing/)
     const small = scanOfChart(PLAN, print, plainScanner(PLAN, 2.2), seededRandom(1))
     expect(() => scanChart(small)).toThrow(
       expect.objectContaining({ code: expect.stringMatching(/too-small|no-/) as string }),

@@ -35,10 +35,11 @@ export function findChart(picture: GreyPicture): FoundChart {
   const marks = findMarks(picture)
     .slice(0, MOST_MARKS)
     .map((mark) => refined(picture, mark))
+  const missing = missingRings(marks, picture)
   if (marks.length < 3)
     throw refuse(
       'no-chart',
-      `${marks.length || 'None'} of the four corner marks were found in this picture.`,
+      `${marks.length || 'None'} of the four corner marks were found in this picture.${missing}`,
       'Include the whole chart with all four rings, sharp and at least 600 pixels wide.',
     )
   for (const corners of quadrilaterals(picture, marks)) {
@@ -47,9 +48,45 @@ export function findChart(picture: GreyPicture): FoundChart {
   }
   throw refuse(
     'no-code',
-    'The corner marks were found, but the code between the upper two cannot be read.',
-    'Scan sharper or larger, and keep the bars along the upper edge uncovered.',
+    marks.length === 3
+      ? `Three of the four corner marks were found.${missing}`
+      : 'The corner marks were found, but the code between the upper two cannot be read.',
+    marks.length === 3
+      ? 'Include the whole chart with all four rings, and the bars between the upper two.'
+      : 'Scan sharper or larger, and keep the bars along the upper edge uncovered.',
   )
+}
+
+/** Which rings are missing, as the picture is seen; empty where that cannot be told. */
+function missingRings(marks: readonly FoundMark[], { width, height }: GreyPicture): string {
+  const [one, two, three] = marks
+  if (marks.length === 2 && one && two) {
+    const isAcross = Math.abs(one.x - two.x) > Math.abs(one.y - two.y)
+    const side = isAcross
+      ? (one.y + two.y) / 2 < height / 2
+        ? 'lower'
+        : 'upper'
+      : (one.x + two.x) / 2 < width / 2
+        ? 'right'
+        : 'left'
+    return ` The two ${isAcross ? `${side} ones` : `at the ${side}`} are missing.`
+  }
+  if (marks.length !== 3 || !one || !two || !three) return ''
+  // The corner of the three lies across from the one that is missing: it is the nearest to a right angle.
+  const cosine = (at: FoundMark, a: FoundMark, b: FoundMark) =>
+    Math.abs(
+      ((a.x - at.x) * (b.x - at.x) + (a.y - at.y) * (b.y - at.y)) /
+        (Math.hypot(a.x - at.x, a.y - at.y) * Math.hypot(b.x - at.x, b.y - at.y) || 1),
+    )
+  const ways = [
+    [one, two, three],
+    [two, one, three],
+    [three, one, two],
+  ] as const
+  const [corner, a, b] = [...ways].sort((p, q) => cosine(...p) - cosine(...q))[0] ?? ways[0]
+  const [x, y] = [a.x + b.x - corner.x, a.y + b.y - corner.y]
+  const across = x > (a.x + b.x) / 2 ? 'right' : 'left'
+  return ` The one at the ${y > (a.y + b.y) / 2 ? 'lower' : 'upper'} ${across} is missing.`
 }
 
 /** Fours of marks that may be a chart, in order around their middle; of three the fourth is computed. */

@@ -6,12 +6,12 @@ import {
   inkOf,
   PLAIN_INVERSION,
   printOf,
-  refinedPatches,
   solveCurve,
   type ChartPatch,
   type CheckPatch,
   type NamedAim,
 } from './curve'
+import { refinedPatches } from './mend'
 import { curveAdvice } from './curveAdvice'
 import { densityFromLightness } from './density'
 import { isotonic } from './isotonic'

@@ -1,7 +1,7 @@
 import { mean } from '../quantity/statistics'
 import { refusalAt } from '../errors'
 import { isotonic } from './isotonic'
-import { densityFromLightness, lightnessFromDensity } from './density'
+import { lightnessFromDensity } from './density'
 import { monotoneCubic } from './monotoneCubic'
 
 /** One patch of a printed chart: how much ink lay on the film there, and how dark the print came out behind it. */
@@ -192,36 +192,8 @@ export function checkCurve(curve: NegativeCurve, aim: CurveAim, patches: readonl
   }
 }
 
-/**
- * A chart's patches, corrected by a later print through the curve that came of them: the whole row is moved by what the
- * check found, smoothed along the ink, and the check's own patches are added.
- *
- * @returns patches for `solveCurve`.
- * @throws CoreError `too-few`, and what `solveCurve` throws.
- */
-export function refinedPatches(patches: readonly ChartPatch[], check: readonly CheckPatch[]): ChartPatch[] {
-  const before = printOf(solveCurve(patches))
-  const moved = byTone(check).map(({ ink, read }) => ({ ink, shift: read - before(ink) }))
-  const reach = 1.5 / moved.length
-  const shiftAt = (ink: number) => {
-    let [sum, total] = [0, 0]
-    for (const one of moved) {
-      const weight = Math.exp(-0.5 * ((one.ink - ink) / reach) ** 2) + 1e-9
-      sum += weight * one.shift
-      total += weight
-    }
-    return sum / total
-  }
-  const corrected = patches.map(({ ink, densities }) => ({
-    ink,
-    densities: densities.map((density) =>
-      densityFromLightness(Math.max(0.5, lightnessFromDensity(density) + shiftAt(ink))),
-    ),
-  }))
-  return [...corrected, ...check.map(({ ink, densities }) => ({ ink, densities }))]
-}
-
-function byTone(patches: readonly CheckPatch[]): { tone: number; ink: number; read: number }[] {
+/** Readings of a check tone by tone, each the mean of its repeats. @throws CoreError `too-few` with less than five tones. */
+export function byTone(patches: readonly CheckPatch[]): { tone: number; ink: number; read: number }[] {
   const tones = new Map<number, { ink: number; read: number[] }>()
   for (const { tone, ink, densities } of patches) {
     const row = tones.get(tone) ?? { ink, read: [] }

@@ -115,6 +115,9 @@ export function useReadChart(
     if (!file) return
     fault.value = null
     isReading.value = true
+    // What an earlier file held is no reading of this one.
+    if (way.value === 'file') fromFile.value = null
+    else scan.value = null
     try {
       if (way.value === 'file') fromFile.value = fileReadings(await file.text())
       else scan.value = await scanned(file)

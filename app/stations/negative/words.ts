@@ -8,6 +8,12 @@ export const texts = {
   inkColourSaved: 'Ink colour saved for your films. Calibrations made with another ink no longer hold.',
   readingAndBaseSaved:
     'Reading saved and curve computed. Its exposure is now the base exposure for this process, paper and light.',
+  sheetsAreAveraged: ({ sheets }: { sheets: number }) =>
+    `${sheets === 1 ? 'One sheet was' : `${sheets} sheets were`} read. Two or three sheets of the same chart level out coat and light. Checks start over with a new reading.`,
+  anotherRoundIsChance: ({ rms, expected }: { rms: string; expected: string }) =>
+    `This check is off by ${rms} L*, and two sheets coated alike differ by about ${expected} L*: another correction would follow chance.`,
+  correctionIsPartial: ({ rms, expected }: { rms: string; expected: string }) =>
+    `This check is off by ${rms} L*, more than two sheets differ (${expected} L*). A correction follows what goes beyond that.`,
   // NegativeStation
   orDropFileHereTiff: 'or drop a file here: TIFF or PNG (8 or 16 bit), JPEG, WebP',
   cropped: ({ percent }: { percent: number }) =>

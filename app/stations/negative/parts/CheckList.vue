@@ -2,11 +2,17 @@
 import KitButton from '../../../kit/KitButton.vue'
 import type { ChartCheck } from '@core/schema/light'
 import type { CheckResult } from '@core/tone/curve'
+import type { MendWorth } from '@core/tone/mend'
+import { texts } from '../words'
 import { useNow } from '../../../state/useNow'
 import { dateOf } from '../../../words/moments'
 
 /** Checks of a curve in order of time: how far each was off, tone by tone, and whether used to correct the curve. */
-defineProps<{ checks: readonly { check: ChartCheck; result: CheckResult | null }[] }>()
+defineProps<{
+  checks: readonly { check: ChartCheck; result: CheckResult | null }[]
+  /** What correcting by the last check would follow. */
+  worth: MendWorth | null
+}>()
 defineEmits<{ correct: [index: number] }>()
 const now = useNow()
 const [WIDTH, HEIGHT, MOST] = [300, 60, 6] as const
@@ -37,6 +43,14 @@ const bars = (check: ChartCheck, result: CheckResult | null) => {
         <KitButton v-else-if="index === checks.length - 1" kind="quiet" @click="$emit('correct', index)">
           Correct the curve with this check
         </KitButton>
+        <p v-if="worth && !check.isUsed && index === checks.length - 1" class="es-quiet">
+          {{
+            (worth.isChance ? texts.anotherRoundIsChance : texts.correctionIsPartial)({
+              rms: worth.rms.toFixed(1),
+              expected: worth.expected.toFixed(1),
+            })
+          }}
+        </p>
       </div>
       <svg
         v-if="result && !check.isUsed"
