@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import type { Download, Page } from '@playwright/test'
 import { expect, test } from './test.ts'
 import { filmOf, lightnessOf, printedAndScanned, tabletScan } from './films.ts'
@@ -141,6 +142,21 @@ test('readings by hand and from a file, a flat print and an aim of one’s own',
   await page.getByRole('button', { name: 'Correction curve' }).click()
   await expect(page.getByLabel('Name of the target')).toHaveValue('my target')
   expect(lightnessOf(today(0))).toBeLessThan(25)
+  // The curve leaves for an image editor, as many rows as it says.
+  const cube = readFileSync(await (await saved(page, 'Curve as .cube (1D LUT)')).path(), 'utf8')
+  expect(cube).toMatch(/^TITLE "read slowly"$/m)
+  expect(cube.match(/^[01]\.\d{6} /gm)).toHaveLength(Number(/^LUT_1D_SIZE (\d+)$/m.exec(cube)?.[1]))
+  // A second sheet of the chart is averaged with the first; a file that is refused leaves nothing to save.
+  await page.getByRole('button', { name: /^Reading read/ }).click()
+  await page.getByText('a file of readings', { exact: true }).click()
+  const average = page.getByRole('button', { name: 'Average with the first sheet' })
+  await file.setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await expect(average).toBeEnabled()
+  await file.setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2\n') })
+  await expect(average).toBeDisabled()
+  await file.setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await average.click()
+  await expect(page.getByRole('button', { name: 'Go to the check' })).toBeVisible()
 
   await page.getByRole('button', { name: 'Remove calibration' }).click()
   await expect(page.getByText('No calibrations yet.')).toBeVisible()
