@@ -112,6 +112,10 @@ test(
 test('readings by hand and from a file, a flat print and an aim of one’s own', async ({ page }) => {
   await begin(page, 'read slowly')
   await saved(page, 'Save the chart negative')
+  // The chart is a sheet like any other: its form comes filled in, and the way leads back.
+  await page.getByRole('button', { name: 'Plan a sheet for the chart' }).click()
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Chart: read slowly')
+  await page.goBack()
   await page.getByRole('button', { name: 'Chart is printed and dry' }).click()
   await page.getByText('by hand', { exact: true }).click()
   const readings = page.getByLabel('Readings, row by row from the top left')

@@ -271,7 +271,7 @@ describe('what is no picture here', () => {
   const bytes = (text: string) => Uint8Array.from(text.padEnd(64, '\0'), (c) => c.charCodeAt(0))
   it.each([
     ['a HEIC', '\0\0\0\x18ftypheic', /HEIC/],
-    ['a raw file', 'FUJIFILMCCD-RAW 0201', /Raw files/],
+    ['a raw file', 'a maker.CCD-RAW 0201', /Raw files/],
     ['a raw file like a TIFF', 'II*\0\x10\0\0\0CR\x02\0', /Raw files/],
     ['a file with layers', '8BPS\0\x01', /layers/],
     ['a PDF', '%PDF-1.7', /PDF/],

@@ -28,6 +28,12 @@ function local({ at, offsetMinutes }: Pick<FilmWords, 'at' | 'offsetMinutes'>) {
   }
 }
 
+/** Offset of a local clock, as Exif and ISO 8601 have it. */
+export const offsetSaid = (offsetMinutes: number): string => {
+  const { sign, offsetHour, offsetMinute } = local({ at: 0, offsetMinutes })
+  return `${sign}${offsetHour}:${offsetMinute}`
+}
+
 /** Date of a PDF. @see ISO 32000-1, 7.9.4 */
 export function pdfDate(words: Pick<FilmWords, 'at' | 'offsetMinutes'>): string {
   const { year, month, day, hour, minute, second, sign, offsetHour, offsetMinute } = local(words)

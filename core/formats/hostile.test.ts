@@ -157,6 +157,8 @@ describe('spoilt files', () => {
       )
     outcomes(100, (seed) => pictureKind(mutated(new Uint8Array(64).fill(0x49), seed)))
     const jpeg = Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, ...new Array<number>(14).fill(1), 0xff, 0xda, 1, 2, 3, 0xff, 0xd9]) // prettier-ignore
-    outcomes(100, (seed) => withWords(mutated(jpeg, seed), { title: 'x', description: '', createdAt: null }))
+    outcomes(100, (seed) =>
+      withWords(mutated(jpeg, seed), { title: 'x', description: '', createdAt: null, offsetMinutes: 0 }),
+    )
   })
 })

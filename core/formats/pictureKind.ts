@@ -13,7 +13,7 @@ type Mark = readonly [at: number, letters: string]
 /** Files that people choose and that are no picture here, by their marks; each with what to do. */
 const OTHERS: readonly (readonly [marks: readonly Mark[], what: string, remedy: string])[] = [
   [['heic', 'heix', 'hevc', 'hevx', 'heim', 'heis', 'mif1', 'msf1'].map((brand) => [4, `ftyp${brand}`] as const), 'HEIC pictures cannot be read here', EXPORT],
-  [[[4, 'ftypcrx '], [0, 'FUJIFILMCCD-RAW'], [0, 'IIU\0'], [6, 'HEAPCCDR'], [0, 'IIRO'], [0, 'IIRS'], [0, 'MMOR'], [0, 'FOVb']], RAW, EXPORT],
+  [[[4, 'ftypcrx '], [8, 'CCD-RAW'], [0, 'IIU\0'], [6, 'HEAPCCDR'], [0, 'IIRO'], [0, 'IIRS'], [0, 'MMOR'], [0, 'FOVb']], RAW, EXPORT],
   [[[0, '8BPS']], 'Files with layers (PSD) cannot be read here', EXPORT],
   [[[0, '%PDF']], 'A PDF is a page and not a picture', 'Export the picture in it as a TIFF or JPEG.'],
   [[[0, '%!PS']], 'A PostScript file is a page and not a picture', 'Export it as a TIFF or JPEG.'],

@@ -6,7 +6,8 @@ import { withWords, type PictureWords } from './pictureWords'
 const words: PictureWords = {
   title: 'Horn house <1/5> & "landing"',
   description: 'Classic cyanotype on rag, 8 min in the attic box',
-  createdAt: Date.UTC(2026, 5, 12, 9, 30),
+  createdAt: Date.UTC(2026, 5, 12, 23, 30),
+  offsetMinutes: 120,
 }
 const picture = () => sharp({ create: { width: 12, height: 9, channels: 3, background: '#234' } })
 const pixels = (bytes: Uint8Array) => sharp(Buffer.from(bytes)).raw().toBuffer()
@@ -15,17 +16,35 @@ describe('words in a picture', () => {
   it('of JPEG are read by another reader; its pixels and which way up it lies stay', async () => {
     const file = await picture().withMetadata({ orientation: 6 }).jpeg().toBuffer()
     const worded = withWords(file, words)
-    const found = await exifr.parse(Buffer.from(worded), { translateValues: false, reviveValues: false, pick: ['DocumentName', 'ImageDescription', 'ModifyDate', 'Orientation'] }) // prettier-ignore
+    const found = await exifr.parse(Buffer.from(worded), { translateValues: false, reviveValues: false, pick: ['DocumentName', 'ImageDescription', 'ModifyDate', 'Orientation', 'OffsetTime'] }) // prettier-ignore
     expect(found).toMatchObject({
       ImageDescription: words.description,
       DocumentName: words.title,
       Orientation: 6,
     })
-    expect(found.ModifyDate).toBe('2026:06:12 09:30:00')
+    // The local clock, and how far it was ahead.
+    expect([found.ModifyDate, found.OffsetTime]).toEqual(['2026:06:13 01:30:00', '+02:00'])
     expect(await pixels(worded)).toEqual(await pixels(file))
     // Written twice, they are there once.
     expect(withWords(worded, words)).toEqual(worded)
   })
+
+  it('say the same in every field that readers look into; older captions go', async () => {
+    const old = await picture()
+      .withXmp('<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/"><dc:title><rdf:Alt><rdf:li xml:lang="x-default">an old title</rdf:li></rdf:Alt></dc:title></rdf:Description></rdf:RDF></x:xmpmeta>')
+      .jpeg()
+      .toBuffer()
+    const caption = Buffer.from('an old caption')
+    const iptc = Buffer.concat([Buffer.from([0xff, 0xed, 0, caption.length + 2]), caption])
+    const worded = Buffer.from(withWords(Buffer.concat([old.subarray(0, 2), iptc, old.subarray(2)]), words))
+    expect(worded.includes('an old')).toBe(false)
+    const xmp = await exifr.parse(worded, { xmp: true, tiff: false, mergeOutput: true, reviveValues: false })
+    // This reader leaves the entities of XML as they are.
+    const escaped = words.title.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')
+    expect(xmp.title.value ?? xmp.title).toBe(escaped)
+    expect(xmp.description.value ?? xmp.description).toBe(words.description)
+    expect(xmp.CreateDate).toBe('2026-06-13T01:30:00+02:00')
+  }) // prettier-ignore
 
   it('of PNG are read by another reader; its checksums are sound and its pixels stay', async () => {
     const file = await picture().png().toBuffer()
@@ -35,6 +54,7 @@ describe('words in a picture', () => {
       expect.arrayContaining([
         { keyword: 'Title', text: words.title },
         { keyword: 'Description', text: words.description },
+        { keyword: 'Creation Time', text: '2026-06-13T01:30:00+02:00' },
       ]),
     )
     expect(PNG.sync.read(Buffer.from(worded), { checkCRC: true }).width).toBe(12)

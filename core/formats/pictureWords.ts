@@ -1,4 +1,6 @@
 import { CoreError } from '../errors'
+import { isoDate, offsetSaid, tiffDate } from './filmWords'
+import { joined, pngChunk } from './png16'
 
 /** What a picture file says of itself, in the fields that any picture tool knows. */
 export interface PictureWords {
@@ -6,15 +8,18 @@ export interface PictureWords {
   description: string
   /** Moment the print was made, milliseconds. */
   createdAt: number | null
+  /** Minutes that the local clock was ahead of UTC then. */
+  offsetMinutes: number
 }
 
 /**
  * A JPEG or PNG with words in it, its picture untouched; words of the same fields that were there are replaced.
  *
- * A JPEG takes them as Exif fields (a camera's other fields go, but for which way up it is), a PNG as international text.
+ * A JPEG takes them as Exif fields (a camera's other fields go, but for which way up it is) and as XMP, a PNG as international
+ * text and as XMP; captions of an older kind (IPTC), which would say something else, go.
  *
  * @throws CoreError `not-a-picture`, `too-large` for a JPEG segment that would not hold them.
- * @see Exif 2.32 (CIPA DC-008), TIFF 6.0 (fields); W3C PNG (iTXt and its keywords); from memory
+ * @see Exif 2.32 (CIPA DC-008), TIFF 6.0 (fields); W3C PNG (iTXt and its keywords); ISO 16684-1 (XMP); from memory
  */
 export function withWords(file: Uint8Array, words: PictureWords): Uint8Array {
   if (file[0] === 0xff && file[1] === 0xd8) return jpegWith(file, words)
@@ -29,7 +34,11 @@ export function withWords(file: Uint8Array, words: PictureWords): Uint8Array {
 
 const bytesOf = (text: string) => new TextEncoder().encode(text)
 const EXIF = 'Exif\0\0'
+const XMP = 'http://ns.adobe.com/xap/1.0/\0'
+const [MARK_APP1, MARK_APP13] = [0xe1, 0xed]
 const ORIENTATION = 0x0112
+/** Where the directory of Exif is, and in it the offset of the local clock. */
+const [EXIF_DIRECTORY, OFFSET_TIME] = [0x8769, 0x9010]
 
 function jpegWith(file: Uint8Array, words: PictureWords): Uint8Array {
   const kept: Uint8Array[] = []
@@ -39,13 +48,26 @@ function jpegWith(file: Uint8Array, words: PictureWords): Uint8Array {
   while (place + 4 <= file.length && file[place] === 0xff && file[place + 1] !== 0xda) {
     const length = ((file[place + 2] ?? 0) << 8) | (file[place + 3] ?? 0)
     const part = file.subarray(place, place + 2 + length)
-    if (file[place + 1] === 0xe1 && startsWith(part.subarray(4), EXIF))
+    const mark = file[place + 1]
+    if (mark === MARK_APP1 && startsWith(part.subarray(4), EXIF))
       orientation = orientationIn(part.subarray(10)) ?? orientation
-    else kept.push(part)
+    else if (mark !== MARK_APP13 && !(mark === MARK_APP1 && startsWith(part.subarray(4), XMP)))
+      kept.push(part)
     if (file[place + 1] === 0xe0) after = kept.length
     place += 2 + length
   }
-  const body = joined([bytesOf(EXIF), exifOf(words, orientation)])
+  return joined([
+    file.subarray(0, 2),
+    ...kept.slice(0, after),
+    segment(joined([bytesOf(EXIF), exifOf(words, orientation)])),
+    segment(joined([bytesOf(XMP), bytesOf(xmpOf(words))])),
+    ...kept.slice(after),
+    file.subarray(place),
+  ])
+}
+
+/** A segment of a JPEG. @throws CoreError `too-large` where it would not hold its body. */
+function segment(body: Uint8Array): Uint8Array {
   if (body.length > 65_533)
     throw new CoreError({
       code: 'too-large',
@@ -54,14 +76,28 @@ function jpegWith(file: Uint8Array, words: PictureWords): Uint8Array {
       remedy: 'Export the passport instead.',
     })
   const size = body.length + 2
-  const segment = joined([Uint8Array.from([0xff, 0xe1, size >> 8, size & 255]), body])
-  return joined([
-    file.subarray(0, 2),
-    ...kept.slice(0, after),
-    segment,
-    ...kept.slice(after),
-    file.subarray(place),
-  ])
+  return joined([Uint8Array.from([0xff, MARK_APP1, size >> 8, size & 255]), body])
+}
+
+const escaped = (text: string) =>
+  plain(text).replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')
+
+/** The words as a packet of XMP. */
+function xmpOf({ title, description, createdAt, offsetMinutes }: PictureWords): string {
+  const said = (name: string, text: string) =>
+    text
+      ? `<dc:${name}><rdf:Alt><rdf:li xml:lang="x-default">${escaped(text)}</rdf:li></rdf:Alt></dc:${name}>`
+      : ''
+  const date = createdAt === null ? '' : ` xmp:CreateDate="${isoDate({ at: createdAt, offsetMinutes })}"`
+  return [
+    '<?xpacket begin="\ufeff" id="W5M0MpCehiHzreSzNTczkc9d"?>',
+    '<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">',
+    `<rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/"${date}>`,
+    said('title', title),
+    said('description', description),
+    '</rdf:Description></rdf:RDF></x:xmpmeta>',
+    '<?xpacket end="w"?>',
+  ].join('')
 }
 
 /** Which way up a camera held the picture; `null` where its fields do not say, or cannot be read. */
@@ -82,42 +118,72 @@ function orientationIn(tiff: Uint8Array): number | null {
   return null
 }
 
-/** One directory of fields, low byte first; texts are UTF-8 and end with a zero. */
-function exifOf({ title, description, createdAt }: PictureWords, orientation: number): Uint8Array {
-  const moment = createdAt === null ? '' : new Date(createdAt).toISOString().slice(0, 19)
+type Field = { tag: number; type: number; count: number; bytes: Uint8Array }
+const [ASCII, SHORT, LONG] = [2, 3, 4] as const
+const textField = (tag: number, text: string): Field => {
+  const bytes = bytesOf(`${plain(text)}\0`)
+  return { tag, type: ASCII, count: bytes.length, bytes }
+}
+const numberField = (tag: number, type: typeof SHORT | typeof LONG, value: number): Field => {
+  const bytes = new Uint8Array(4)
+  new DataView(bytes.buffer).setUint32(0, value, true)
+  return { tag, type, count: 1, bytes }
+}
+
+/** One directory of fields, low byte first, with what does not fit into its rows behind it. */
+function directoryOf(fields: readonly Field[], at: number): Uint8Array {
+  const table = 2 + 12 * fields.length + 4
+  const room = (length: number) => (length > 4 ? length + (length % 2) : 0)
+  const whole = new Uint8Array(table + fields.reduce((sum, { bytes }) => sum + room(bytes.length), 0))
+  const view = new DataView(whole.buffer)
+  view.setUint16(0, fields.length, true)
+  let beyond = table
+  ;[...fields]
+    .sort((a, b) => a.tag - b.tag)
+    .forEach(({ tag, type, count, bytes }, i) => {
+      const row = 2 + 12 * i
+      view.setUint16(row, tag, true)
+      view.setUint16(row + 2, type, true)
+      view.setUint32(row + 4, count, true)
+      if (bytes.length <= 4) whole.set(bytes, row + 8)
+      else {
+        view.setUint32(row + 8, at + beyond, true)
+        whole.set(bytes, beyond)
+        beyond += room(bytes.length)
+      }
+    })
+  return whole
+}
+
+/** The fields of Exif; texts are UTF-8 and end with a zero, the time is local, with its offset. */
+function exifOf(
+  { title, description, createdAt, offsetMinutes }: PictureWords,
+  orientation: number,
+): Uint8Array {
+  const START = 8
+  const moment = createdAt === null ? null : { at: createdAt, offsetMinutes }
   const texts = [
     [0x010d, title],
     [0x010e, description],
-    [0x0132, moment.replace('T', ' ').replaceAll('-', ':')],
+    [0x0132, moment ? tiffDate(moment) : ''],
   ] as const
-  const fields = texts
-    .filter(([, text]) => text)
-    .map(([tag, text]) => ({ tag, bytes: bytesOf(`${plain(text)}\0`.padEnd(5, '\0')) }))
-  const count = fields.length + 1
-  const table = 8 + 2 + 12 * count + 4
-  const whole = new Uint8Array(table + fields.reduce((sum, { bytes }) => sum + bytes.length, 0))
-  const view = new DataView(whole.buffer)
-  whole.set([0x49, 0x49, 42, 0, 8])
-  view.setUint16(8, count, true)
-  let beyond = table
-  const rows = [
-    ...fields.map((one) => ({ ...one, isText: true })),
-    { tag: ORIENTATION, bytes: null, isText: false },
+  const fields = [
+    numberField(ORIENTATION, SHORT, orientation),
+    ...texts.filter(([, text]) => text).map(([tag, text]) => textField(tag, text)),
   ]
-  rows
-    .sort((a, b) => a.tag - b.tag)
-    .forEach(({ tag, bytes }, i) => {
-      const at = 10 + 12 * i
-      view.setUint16(at, tag, true)
-      view.setUint16(at + 2, bytes ? 2 : 3, true)
-      view.setUint32(at + 4, bytes?.length ?? 1, true)
-      if (bytes) {
-        view.setUint32(at + 8, beyond, true)
-        whole.set(bytes, beyond)
-        beyond += bytes.length
-      } else view.setUint16(at + 8, orientation, true)
-    })
-  return whole
+  // How long the first directory is does not hang on where it points to.
+  const length = directoryOf(
+    [...fields, ...(moment ? [numberField(EXIF_DIRECTORY, LONG, 0)] : [])],
+    START,
+  ).length
+  const first = directoryOf(
+    [...fields, ...(moment ? [numberField(EXIF_DIRECTORY, LONG, START + length)] : [])],
+    START,
+  )
+  const second = moment
+    ? directoryOf([textField(OFFSET_TIME, offsetSaid(offsetMinutes))], START + length)
+    : new Uint8Array(0)
+  return joined([Uint8Array.from([0x49, 0x49, 42, 0, START, 0, 0, 0]), first, second])
 }
 
 // eslint-disable-next-line no-control-regex
@@ -126,13 +192,18 @@ const plain = (text: string) => text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\
 const startsWith = (bytes: Uint8Array, text: string) =>
   [...text].every((letter, i) => bytes[i] === letter.charCodeAt(0))
 
-/** Keywords of the format's own list. */
-const keywordsOf = ({ title, description, createdAt }: PictureWords) =>
+/** Keywords of the format's own list, and the one under which XMP is kept. */
+const XMP_KEYWORD = 'XML:com.adobe.xmp'
+const keywordsOf = (words: PictureWords) =>
   (
     [
-      ['Title', title],
-      ['Description', description],
-      ['Creation Time', createdAt === null ? '' : new Date(createdAt).toISOString()],
+      ['Title', words.title],
+      ['Description', words.description],
+      [
+        'Creation Time',
+        words.createdAt === null ? '' : isoDate({ at: words.createdAt, offsetMinutes: words.offsetMinutes }),
+      ],
+      [XMP_KEYWORD, xmpOf(words)],
     ] as const
   ).filter(([, text]) => text)
 
@@ -145,7 +216,8 @@ function pngWith(file: Uint8Array, words: PictureWords): Uint8Array {
     const length = view.getUint32(place)
     const chunk = file.subarray(place, place + 12 + length)
     const kind = String.fromCharCode(...chunk.subarray(4, 8))
-    const isOld = kind === 'iTXt' && texts.some(([keyword]) => startsWith(chunk.subarray(8), `${keyword}\0`))
+    const isText = ['iTXt', 'tEXt', 'zTXt'].includes(kind)
+    const isOld = isText && texts.some(([keyword]) => startsWith(chunk.subarray(8), `${keyword}\0`))
     if (!isOld) parts.push(chunk)
     if (kind === 'IHDR') parts.push(...texts.map(([keyword, text]) => textChunk(keyword, text)))
     place += 12 + length
@@ -154,32 +226,5 @@ function pngWith(file: Uint8Array, words: PictureWords): Uint8Array {
 }
 
 /** An uncompressed iTXt chunk: keyword, no compression, no language. */
-function textChunk(keyword: string, text: string): Uint8Array {
-  const body = bytesOf(`iTXt${keyword}\0\0\0\0\0${plain(text)}`)
-  const chunk = new Uint8Array(body.length + 8)
-  const view = new DataView(chunk.buffer)
-  view.setUint32(0, body.length - 4)
-  chunk.set(body, 4)
-  view.setUint32(body.length + 4, crc32(body))
-  return chunk
-}
-
-/** @see W3C PNG, annex D: CRC of polynomial edb88320; from memory */
-function crc32(bytes: Uint8Array): number {
-  let crc = 0xffffffff
-  for (const byte of bytes) {
-    crc ^= byte
-    for (let bit = 0; bit < 8; bit++) crc = crc & 1 ? (crc >>> 1) ^ 0xedb88320 : crc >>> 1
-  }
-  return (crc ^ 0xffffffff) >>> 0
-}
-
-function joined(parts: readonly Uint8Array[]): Uint8Array {
-  const whole = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0))
-  let place = 0
-  for (const part of parts) {
-    whole.set(part, place)
-    place += part.length
-  }
-  return whole
-}
+const textChunk = (keyword: string, text: string): Uint8Array =>
+  pngChunk('iTXt', bytesOf(`${keyword}\0\0\0\0\0${plain(text)}`))

@@ -16,6 +16,7 @@ import { gumOver } from '@library/processes/gumOver'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { useWorkroom } from '../../state/workroom.store'
 import { useLights } from '../../state/lights.store'
+import { chartDraft } from './chartDraft'
 import { texts } from './words'
 import { useNotice } from '../../state/notice.store'
 import { usePreferences } from '../../state/preferences.store'
@@ -93,7 +94,12 @@ export function useSheetForm() {
   function firstDraft(): SheetDraft {
     const strip = stripOf(route.query.strip)
     const last = draftFromLast()
-    const draft = { ...last, light: last.light || firstLight(), ...contrastAsked() }
+    const draft = {
+      ...last,
+      light: last.light || firstLight(),
+      ...contrastAsked(),
+      ...chartDraft(route.query, workroom, preferences.chosen.length),
+    }
     return strip ? { ...draft, title: 'Test strip', strip, exposure: formatSpan(strip.lastSeconds) } : draft
   }
   /** What a comparison of paper and negative has found for the contrast of the coat. */

@@ -5,6 +5,7 @@ import { removeCalibration, restoreCalibration } from '../../state/actions/calib
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { formatSpan } from '@core/quantity/format'
+import { chartLayout } from '@core/chart/chart'
 import type { Calibration, ChartCheck } from '@core/schema/light'
 import { curveAdvice } from '@core/tone/curveAdvice'
 import { densityFromLightness } from '@core/tone/density'
@@ -129,6 +130,27 @@ export function useCalibrationPath() {
       .slice(0, 60),
   )
 
+  /** Paper around the chart, so that the coat reaches beyond it, mm. */
+  const AROUND = 10
+  /** The chart as the next sheet: of its size, paper, light and exposure. */
+  function planSheet(): void {
+    const of = calibration.value
+    if (!of) return
+    const { width, height } = chartLayout(of.chart)
+    void router.push({
+      name: 'begin',
+      query: {
+        ...(of.processId && { process: of.processId }),
+        chart: `Chart: ${of.name}`,
+        width: String(Math.ceil(width + 2 * AROUND)),
+        height: String(Math.ceil(height + 2 * AROUND)),
+        ...(of.paperId && { paper: of.paperId }),
+        ...(of.lightId && { light: of.lightId }),
+        ...(of.seconds !== undefined && { seconds: String(of.seconds) }),
+      },
+    })
+  }
+
   async function undoLast(): Promise<void> {
     const of = calibration.value
     if (!of) return
@@ -195,6 +217,7 @@ export function useCalibrationPath() {
     checks,
     change,
     calibration,
+    planSheet,
     curve,
     chosen,
     open,

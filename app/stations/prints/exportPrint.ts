@@ -28,7 +28,7 @@ export async function downloadPassport(
   units: UnitChoice,
 ): Promise<void> {
   const { passportPdf } = await import('./passportPdf')
-  const picture = await pictureFor(record)
+  const picture = await uprightFor(record)
   saveFile(await passportPdf(passport(record, log, units), picture), nameOf(record, 'passport', 'pdf'))
 }
 
@@ -54,11 +54,33 @@ export async function downloadPicture(
   const told = materials.map(([name, value]) => `${name}: ${value}`).join('; ')
   const description = `${process}. ${line}. ${told}`
   const isJpeg = picture.kind === 'JPEG'
-  const bytes = withWords(picture.data, { title, description, createdAt: madeAt }) as Uint8Array<ArrayBuffer>
+  const offsetMinutes = madeAt === null ? 0 : -new Date(madeAt).getTimezoneOffset()
+  const words = { title, description, createdAt: madeAt, offsetMinutes }
+  const bytes = withWords(picture.data, words) as Uint8Array<ArrayBuffer>
   saveFile(
     new Blob([bytes], { type: isJpeg ? 'image/jpeg' : 'image/png' }),
     nameOf(record, 'print', isJpeg ? 'jpg' : 'png'),
   )
+}
+
+/** Side of a picture in a passport: 11 cm at 300 ppi. */
+const PASSPORT_SIDE = 1300
+
+/** The photograph the right way up, as it is seen: a PDF knows nothing of how a camera was held. */
+async function uprightFor({ state }: PrintRecord): Promise<PassportPicture | null> {
+  const id = state.photoIds.at(-1)
+  const found = id ? await photoWithPicture(id) : null
+  if (!found) return null
+  const picture = await createImageBitmap(found.original)
+  const scale = Math.min(1, PASSPORT_SIDE / Math.max(picture.width, picture.height))
+  const [width, height] = [Math.round(picture.width * scale), Math.round(picture.height * scale)]
+  const canvas = new OffscreenCanvas(width, height)
+  const drawing = canvas.getContext('2d')
+  if (drawing) drawing.imageSmoothingQuality = 'high'
+  drawing?.drawImage(picture, 0, 0, width, height)
+  picture.close()
+  const jpeg = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 })
+  return { data: new Uint8Array(await jpeg.arrayBuffer()), kind: 'JPEG', width, height }
 }
 
 async function pictureFor({ state }: PrintRecord): Promise<PassportPicture | null> {

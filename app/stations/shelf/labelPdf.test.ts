@@ -19,20 +19,16 @@ const silver = [
 ]
 
 /** The PDF as text: page size and the operators of its one page, as jsPDF writes them without compression. */
-const textOf = async (pdf: Promise<Blob>) => Buffer.from(await (await pdf).arrayBuffer()).toString('latin1')
+const textOf = async (pdf: Blob) => Buffer.from(await pdf.arrayBuffer()).toString('latin1')
 
 describe('labelPdf', () => {
-  it('is one page of the label’s size', async () => {
-    const pdf = await textOf(labelPdf(labelled(silver)))
+  it('is one page of the label’s size; the code is drawn as squares, dark modules only', async () => {
+    const pdf = await textOf(await labelPdf(labelled(silver)))
     expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1)
     const [, width, height] = /\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(pdf)!
     // Points of 1/72 in.
     expect(Number(width)).toBeCloseTo((LABEL.width / 25.4) * 72, 1)
     expect(Number(height)).toBeCloseTo((LABEL.height / 25.4) * 72, 1)
-  })
-
-  it('draws the code as squares, dark modules only', async () => {
-    const pdf = await textOf(labelPdf(labelled(silver)))
     expect((pdf.match(/ re$/gm) ?? []).length).toBeGreaterThan(150)
   })
 
@@ -43,12 +39,13 @@ describe('labelPdf', () => {
   ])('keeps every line of %s on the label', async (_, contents, signal) => {
     const label = labelled(contents)
     expect(label.signal).toBe(signal)
-    const pdf = await textOf(labelPdf(label))
+    const blob = await labelPdf(label)
+    const pdf = await textOf(blob)
     // Every text is placed at `x y Td` from the bottom: none may be below the edge of the label.
     const heights = [...pdf.matchAll(/([\d.-]+) ([\d.-]+) Td/g)].map((match) => Number(match[2]))
     expect(heights.length).toBeGreaterThan(1)
     expect(Math.min(...heights)).toBeGreaterThan(0)
-    const [words] = (await readPdf(await labelPdf(label))).pages
+    const [words] = (await readPdf(blob)).pages
     for (const statement of label.statements) expect(words).toContain(statement.slice(0, 4))
   })
 

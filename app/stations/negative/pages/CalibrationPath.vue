@@ -21,6 +21,7 @@ const {
   checks,
   change,
   calibration,
+  planSheet,
   curve,
   chosen,
   open,
@@ -106,6 +107,7 @@ const {
           {{ texts.noBaseExposureSavedFor }}
           <RouterLink :to="{ name: 'strip' }">Plan a test strip</RouterLink>
         </p>
+        <BigTarget quiet label="Plan a sheet for the chart" @press="planSheet" />
         <BigTarget
           label="Chart is printed and dry"
           @press="change({ printedAt: moment() }, 'Saved. Now read the chart.')"
