@@ -90,7 +90,7 @@ function xmpOf({ title, description, createdAt, offsetMinutes }: PictureWords): 
       : ''
   const date = createdAt === null ? '' : ` xmp:CreateDate="${isoDate({ at: createdAt, offsetMinutes })}"`
   return [
-    '<?xpacket begin="\ufeff" id="W5M0MpCehiHzreSzNTczkc9d"?>',
+    ['<?xpacket', 'begin="\ufeff"', 'id="W5M0MpCehiHzreSzNTczkc9d"?>'].join(' '),
     '<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">',
     `<rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/"${date}>`,
     said('title', title),
