@@ -34,7 +34,7 @@ export async function decodeTiff(file: Uint8Array, mix: ChannelMix | null): Prom
   const page = wholePage(pages)
   if (!page) throw notAPicture()
   checkSize(page.width, page.height)
-  const whole = pages.filter(({ isReduced }) => !isReduced)
+  const whole = pages.filter(({ isAside }) => !isAside)
   const notes = [
     ...(whole.length > 1 ? [`This file has ${whole.length} pictures. The largest is used.`] : []),
     ...(page.sampleFormat === 3 ? ['Floating-point values are read as light, from 0 to 1.'] : []),

@@ -115,7 +115,8 @@ describe('TIFF byte by byte', () => {
 
   it('of which the first page is a smaller copy gives the whole picture', async () => {
     const small: MadeTiff = { width: 4, height: 2, data: new Array<number>(24).fill(9), channels: 3, photometric: 2, isReduced: true } // prettier-ignore
-    for (const pages of [[small, plain], [plain, small], [{ ...small, below: plain }]]) {
+    const older: MadeTiff = { ...small, isReduced: false, more: { 255: [2] } }
+    for (const pages of [[small, plain], [plain, small], [older, plain], [{ ...small, below: plain }]]) {
       const { data, width, notes } = await decoded(tiffOf(pages))
       expect(width).toBe(WIDTH)
       expectLight(data, wanted)

@@ -19,18 +19,20 @@ export interface TiffPage {
   /** What channels beyond colour are: 0 said by no one, 1 alpha already multiplied in, 2 alpha. */
   extra: number[]
   orientation: number
-  /** It says of itself that it is a smaller copy of another. */
-  isReduced: boolean
+  /** It says of itself that it is a smaller copy of another, or a mask of it. */
+  isAside: boolean
   /** As a camera's sensor has it, or with the mark of a raw file. */
   isRaw: boolean
 }
 
 /** Tags of the format. @see TIFF 6.0, and Adobe's notes for 330, 338 and 50706; from memory */
 const TAG = {
-  subfile: 254, width: 256, height: 257, bits: 258, compression: 259, photometric: 262, orientation: 274,
+  subfile: 254, oldSubfile: 255, width: 256, height: 257, bits: 258, compression: 259, photometric: 262, orientation: 274,
   channels: 277, below: 330, extra: 338, sampleFormat: 339, rawVersion: 50_706,
 } as const // prettier-ignore
 
+/** A smaller copy, or a mask, among the bits of 254; a smaller copy by the older 255. */
+const [ASIDE, OLD_REDUCED] = [0b101, 2]
 /** Photometric kinds of a sensor, before it is a picture. */
 const SENSOR = [32_803, 34_892]
 /** Ways of packing that only raw files have. */
@@ -108,7 +110,7 @@ function read(bytes: Uint8Array): TiffPage[] {
       sampleFormat: one(TAG.sampleFormat, 1),
       extra: tags.get(TAG.extra) ?? [],
       orientation: one(TAG.orientation, 1),
-      isReduced: (one(TAG.subfile, 0) & 1) === 1,
+      isAside: (one(TAG.subfile, 0) & ASIDE) !== 0 || one(TAG.oldSubfile, 1) === OLD_REDUCED,
       isRaw: SENSOR.includes(photometric) || RAW_PACKING.includes(compression) || tags.has(TAG.rawVersion),
     })
     if (below === null) tags.get(TAG.below)?.forEach((place, i) => directory(place, page, i))
@@ -121,8 +123,8 @@ function read(bytes: Uint8Array): TiffPage[] {
   return pages
 }
 
-/** The picture that is meant: the largest that is no smaller copy of another. */
+/** The picture that is meant: the largest that is no smaller copy and no mask of another. */
 export const wholePage = (pages: readonly TiffPage[]): TiffPage | undefined =>
   [...pages]
     .filter(({ width, height }) => width > 0 && height > 0)
-    .sort((a, b) => Number(a.isReduced) - Number(b.isReduced) || b.width * b.height - a.width * a.height)[0]
+    .sort((a, b) => Number(a.isAside) - Number(b.isAside) || b.width * b.height - a.width * a.height)[0]
