@@ -335,6 +335,27 @@ test('what was made hangs on the sheet that uses it', async ({ page }) => {
     .click()
   await expect(page).toHaveURL(/\/prints\//)
   await expect(page.getByRole('complementary').getByText(/horn-negative\.png/)).toBeVisible()
+
+  // And from the sheet: it sends for its negative, or is given one that was made for none.
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByRole('button', { name: 'Make its negative' }).click()
+  await expect(page.getByText(/^For sheet \d+/)).toBeVisible()
+  await page.getByRole('button', { name: /^Remove horn-negative/ }).click()
+  await expect(last).not.toContainText('horn-negative.png')
+})
+
+test('a film that was made for no sheet is given to one', async ({ page }) => {
+  await open(page, `${DEMO_ADDRESS}/negative`)
+  await choose(page, await slope(300, 380), 'loose.jpg')
+  await page.getByLabel('Resolution, ppi').fill('72')
+  await made(page)
+  const last = page.getByRole('list', { name: 'Recent films' })
+  await expect(last).toContainText('loose-negative.png')
+  await page.getByRole('combobox', { name: 'Sheet' }).click()
+  await page.getByRole('option').first().click()
+  await last.getByRole('button', { name: /^use for sheet/ }).click()
+  await expect(last.getByRole('link', { name: /for sheet/ }).first()).toBeVisible()
+  await expect(last.getByRole('button', { name: /^use for sheet/ })).toHaveCount(0)
 })
 
 test('the negative in the dim room, its edge drawn by key', { tag: '@long' }, async ({ page }) => {

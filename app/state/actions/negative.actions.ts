@@ -9,3 +9,9 @@ export async function removeNegative(id: string): Promise<() => Promise<unknown>
   await db.negatives.update(id, { takenBackAt: Date.now() })
   return () => db.negatives.update(id, { takenBackAt: undefined })
 }
+
+/** Says for which sheet a negative is that was made without one. @returns what undoes that. */
+export async function assignNegative(id: string, sheetId: string): Promise<() => Promise<unknown>> {
+  await db.negatives.update(id, { sheetId })
+  return () => db.negatives.update(id, { sheetId: undefined })
+}

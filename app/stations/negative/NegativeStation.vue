@@ -128,7 +128,7 @@ const {
       :curves="curveOptions"
       :fault="read.fault"
     />
-    <MadeList />
+    <MadeList :sheet="sheet?.sheet ?? null" />
   </section>
 </template>
 

@@ -1,6 +1,7 @@
 import { texts } from './words'
 import type FileChoice from '../../kit/FileChoice.vue'
 import { computed, ref, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { placeOf } from '@core/run/place'
 import { pointsOfControls, type ToneControls } from '@core/negative/toneControls'
 import { formatSize } from '@core/quantity/format'
@@ -49,16 +50,20 @@ export function useNegativeStation() {
     workroom.sheets
       .filter(
         (one) =>
-          !one.state.setAside &&
-          ['planned', 'coat', 'light'].includes(placeOf(one.state)) &&
-          !one.sheet.strip,
+          one.sheet.id === desk.draft.sheetId ||
+          (!one.state.setAside &&
+            ['planned', 'coat', 'light'].includes(placeOf(one.state)) &&
+            !one.sheet.strip),
       )
       .map((one) => ({ id: one.sheet.id, name: `Sheet ${one.sheet.number}, ${one.sheet.title}` })),
   )
+  // A sheet may send for its negative.
+  const { sheet: asked } = useRoute().query
   watch(sheet, (one) => {
     if (one)
       desk.draft.size = formatSize(one.sheet, { length: preferences.chosen.length, temperature: 'degC' })
   })
+  if (typeof asked === 'string' && workroom.find(asked)) desk.draft.sheetId = asked
   const curveOptions = computed(() => [
     { id: 'plain', name: 'plain inversion' },
     ...withCurve.value.map(({ calibration }) => ({ id: calibration.id, name: calibration.name })),

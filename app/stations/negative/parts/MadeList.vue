@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
-import { removeNegative } from '../../../state/actions/negative.actions'
+import { assignNegative, removeNegative } from '../../../state/actions/negative.actions'
 import { useNegativeRows } from '../../../state/queries'
 import { computed } from 'vue'
 import { useNow } from '../../../state/useNow'
@@ -9,7 +9,8 @@ import { useWorkroom } from '../../../state/workroom.store'
 import { dateOf } from '../../../words/moments'
 import { useNotice } from '../../../state/notice.store'
 
-/** The last films that were made, and the sheets they are for. */
+/** The last films that were made, and the sheets they are for; one that is for none can be given to the sheet in hand. */
+const props = defineProps<{ sheet: { id: string; number: number } | null }>()
 const [workroom, now, notice] = [useWorkroom(), useNow(), useNotice()]
 const rows = useNegativeRows()
 const LAST = 3
@@ -20,6 +21,10 @@ const made = computed(() =>
     .slice(0, LAST)
     .map((one) => ({ ...one, sheet: one.sheetId ? workroom.find(one.sheetId) : undefined })),
 )
+async function assign(id: string): Promise<void> {
+  if (!props.sheet) return
+  notice.say(`For sheet ${props.sheet.number}.`, await assignNegative(id, props.sheet.id))
+}
 async function forget(id: string): Promise<void> {
   const bringBack = await removeNegative(id)
   notice.say(texts.removedFromThisListSaved, bringBack)
@@ -36,6 +41,9 @@ async function forget(id: string): Promise<void> {
           for sheet {{ one.sheet.sheet.number }}
         </RouterLink>
       </span>
+      <KitButton v-if="!one.sheet && sheet" kind="quiet" @click="assign(one.id)">
+        use for sheet {{ sheet.number }}
+      </KitButton>
       <KitButton kind="quiet" :aria-label="`Remove ${one.fileName} from the list`" @click="forget(one.id)">
         remove
       </KitButton>

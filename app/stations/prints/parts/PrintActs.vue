@@ -16,6 +16,8 @@ defineProps<{
   hasPhoto: boolean
   mayDiagnose: boolean
   mayLayer: boolean
+  /** It is printed through a film. */
+  hasFilm: boolean
   mayUndo: boolean
   mayRedo: boolean
 }>()
@@ -26,6 +28,7 @@ const emit = defineEmits<{
   diagnose: []
   again: []
   layer: []
+  film: []
   passport: []
   label: []
   picture: []
@@ -62,6 +65,7 @@ const showsMore = ref(false)
       <BigTarget v-if="hasHung" quiet label="Permanence test" hint="f" @press="emit('write', 'test')" />
       <BigTarget v-if="hasHung" quiet label="Finishing" hint="i" @press="emit('write', 'finish')" />
       <BigTarget v-if="mayLayer" quiet label="Add a layer" hint="l" @press="emit('layer')" />
+      <BigTarget v-if="hasFilm" quiet label="Make its negative" @press="emit('film')" />
       <BigTarget quiet label="Title and edition" hint="e" @press="emit('write', 'identity')" />
       <BigTarget
         v-if="hasBegun"
