@@ -80,7 +80,7 @@ describe('the demo scenario', () => {
     expect(read.densities).toHaveLength(strip.strip!.count)
   })
 
-  it('has a calibration that was mended and is good, one whose film waits, and a film for a sheet', () => {
+  it('has a calibration that was corrected and is good, one whose film waits, and a film for a sheet', () => {
     const [whole, begun] = records.calibrations
     expect([stageOf(whole!), stageOf(begun!)]).toEqual(['done', 'print'])
     const [first, second] = whole!.checks

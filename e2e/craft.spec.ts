@@ -2,7 +2,7 @@ import { DEMO_ADDRESS } from './browser.ts'
 import { expect, test } from './test.ts'
 import { open, plan, turnTo } from './workroom.ts'
 
-test('a room that is too dry says what it does to the print, and which salt mends it in how long', async ({
+test('a room that is too dry says what it does to the print, and which salt fixes it in how long', async ({
   page,
 }) => {
   await open(page)

@@ -130,7 +130,7 @@ test('what is no picture is refused with a reason, and the work goes on', async 
   await choose(page, whole)
   await expect(page.getByRole('heading', { name: 'slope.jpg' })).toBeVisible()
   await expect(page.getByRole('alert')).toBeHidden()
-  // What was assumed of a picture is said beside it.
+  // What was assumed about a picture is shown with it.
   const inks = tiffOf([
     { width: 60, height: 60, data: new Array(14_400).fill(90), channels: 4, photometric: 5 },
   ])

@@ -31,7 +31,7 @@ async function line(page: Page, n: number, what: string, amount: string, measure
 const correction = (page: Page, words: string | RegExp) =>
   findings(page).getByRole('button', { name: words }).click()
 
-test.describe('slips are noticed, said plainly and mended', () => {
+test.describe('slips are noticed, said plainly and corrected', () => {
   test('a stated per cent that is not: 30 g in a litre', { tag: '@long' }, async ({ page }) => {
     await recipe(page, 'oxalic acid', '30', 'g', '1 l')
     await page.getByLabel('Strength on the label, %').fill('30')

@@ -75,7 +75,7 @@ const inStorage = (page: Page, store: string, work: string) =>
   )
 
 test(
-  'what is stored is looked through: a picture that is gone and a list that lies are found, the list is mended',
+  'what is stored is looked through: a picture that is gone and a list that lies are found, the list is corrected',
   { tag: '@long' },
   async ({ page }) => {
     await open(page, `${DEMO_ADDRESS}/workroom`)

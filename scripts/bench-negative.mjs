@@ -126,7 +126,7 @@ async function openingInApp(browser, address, file) {
     const start = performance.now()
     await sharp(file).toColourspace('scrgb').resize(640).raw({ depth: 'float' }).toBuffer()
     native.push(performance.now() - start)
-    // Another picture between, so that the next one is opened anew.
+    // Another picture between, so that the next one is opened again.
     await page.reload()
   }
   await page.context().close()

@@ -29,7 +29,7 @@ const said = computed(() =>
   props.room ? `${digits(props.room.celsius)}\u00a0°C, ${digits(props.room.relativeHumidity, 2)}\u00a0%` : '',
 )
 
-/** What to do where the air is not what the process wants: how the print would suffer, and which salt mends it in how long. */
+/** What to do where the air is not what the process wants: how the print would suffer, and which salt fixes it in how long. */
 const advice = computed(() => {
   const { room, wanted = usualAir } = props
   if (!room) return ''

@@ -60,7 +60,7 @@ export async function decodeTiff(file: Uint8Array, mix: ChannelMix | null): Prom
 const GREY = [0, 1]
 const SEPARATED = 5
 const [CIE_LAB, ICC_LAB] = [8, 9]
-/** Alpha that is multiplied in is taken out by the decoder. */
+/** The decoder divides out alpha that was multiplied in. */
 const ALPHAS = { 0: 'unknown', 1: 'alpha', 2: 'alpha' } as const
 
 /** Lab of eight bits, which the decoder refuses, under the name that it reads: the lightness of both is the same. */
@@ -167,7 +167,7 @@ const exactly = (
 
 /** The greatest value of each kind of sample that is read. */
 const MOST = { uchar: 255, ushort: 65_535, float: 1, double: 1 } as const
-/** What samples are taken for, by channels of colour and kind; what a decoder says of more channels is not known. */
+/** What samples are, by channels of colour and kind; of more channels the decoder does not say it. */
 const KIND: Readonly<Record<string, string>> = {
   '1/uchar': 'b-w', '1/ushort': 'grey16', '3/uchar': 'srgb', '3/ushort': 'rgb16', '4/uchar': 'cmyk', '4/ushort': 'cmyk',
   '1/float': 'b-w', '3/float': 'scrgb', '1/double': 'b-w', '3/double': 'scrgb',

@@ -98,7 +98,7 @@ describe('TIFF byte by byte', () => {
     const unknown = await decoded(tiffOf([{ ...plain, channels: 4, data: four, extra: [0] }]))
     expectLight(unknown.data, wanted)
     expect(unknown.notes).toEqual(['A channel that is no colour was left out.'])
-    // As alpha it lies on white.
+    // As alpha it is put on white.
     const alpha = await decoded(tiffOf([{ ...plain, channels: 4, data: four, extra: [2] }]))
     expectLight(alpha.data, wanted.map((value) => (30 / 255) * value + 1 - 30 / 255))
   }) // prettier-ignore
@@ -122,7 +122,7 @@ describe('TIFF byte by byte', () => {
       expectLight(data, wanted)
       expect(notes).toEqual([])
     }
-    // Of two whole pictures the larger is taken, and it is said.
+    // Of two whole pictures the larger is used, and the user is informed.
     const { width, notes } = await decoded(tiffOf([{ ...small, isReduced: false }, plain]))
     expect([width, notes]).toEqual([WIDTH, ['This file has 2 pictures. The largest is used.']])
   })
@@ -201,7 +201,7 @@ describe('colours beyond sRGB', () => {
     }
   }) // prettier-ignore
 
-  it('weighs channels of light as it is told, through the profile too', async () => {
+  it('weighs channels of light by the mix, through the profile too', async () => {
     const red = { red: 1, green: 0, blue: 0 }
     const flat = await sharp(await wide(200, 120, 60).png().toBuffer())
       .withIccProfile('p3')

@@ -18,7 +18,7 @@ export interface Decoded {
 /** So much of a file tells what it is: its profile comes before its pixels. */
 const HEAD_BYTES = 2 ** 21
 /** What of these is plain a browser decodes right, and sooner. */
-const TOLD = new Set<PictureKind>(['jpeg', 'png', 'webp'])
+const HINTED = new Set<PictureKind>(['jpeg', 'png', 'webp'])
 
 /**
  * Decodes a picture to linear-light grey: eight bits in sRGB as the browser decodes it, all else through its profile at
@@ -30,7 +30,7 @@ export async function decodePicture(file: Blob, mix: ChannelMix | null, isScan =
   const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer())
   const kind = pictureKind(head)
   if (kind === 'tiff') return decodeTiff(await bytesOf(file), mix)
-  const hint = TOLD.has(kind) ? colourHint(kind as 'jpeg' | 'png' | 'webp', head) : PLAIN
+  const hint = HINTED.has(kind) ? colourHint(kind as 'jpeg' | 'png' | 'webp', head) : PLAIN
   if (kind === 'png') checkPngSize(head)
   return hint.isPlain
     ? fromBrowser(file, mix ?? LUMINANCE, isScan)
@@ -91,7 +91,7 @@ function pixelsOf(
   return canvas.getImageData(0, 0, width, height).data
 }
 
-/** More pixels than this would not fit beside the work on them. */
+/** More pixels than this do not fit into memory during the work. */
 const MOST_PIXELS = 120_000_000
 
 export function checkSize(width: number, height: number): void {

@@ -14,7 +14,7 @@ import {
   sheetsOf,
   stageOf,
   withSheet,
-  worthOfMending,
+  worthOfCorrecting,
 } from './calibration'
 import { chartPlaces, type ChartPlan } from '../chart/chart'
 import type { ChartScan } from '../scan/chartScan'
@@ -88,7 +88,7 @@ describe('more sheets of one chart', () => {
   })
 
   it('a check that is used is worth no second thought', () =>
-    expect(worthOfMending({ ...calibration, checks: [] })).toBe(null))
+    expect(worthOfCorrecting({ ...calibration, checks: [] })).toBe(null))
 })
 
 describe('readings of a chart', () => {

@@ -1,7 +1,7 @@
 import { mean, median } from '../quantity/statistics'
 import type { Calibration, ChartCheck } from '../schema/light'
 import { checkCurve, solveCurve, type ChartPatch, type CheckPatch, type NegativeCurve } from '../tone/curve'
-import { mendWorth, refinedPatches, type MendWorth } from '../tone/mend'
+import { correctionWorth, refinedPatches, type CorrectionWorth } from '../tone/correction'
 import { chartPlaces, tagOf, type ChartPlan } from '../chart/chart'
 import type { ChartScan } from '../scan/chartScan'
 import { scaleOf, type Anchor } from '../scan/chartScan'
@@ -23,7 +23,7 @@ export const sheetsOf = ({ patches, chart }: Pick<Calibration, 'patches' | 'char
   Math.max(1, Math.round(median(patches.map(({ densities }) => densities.length)) / chart.repeats))
 
 /** The patches of a calibration after the checks that were taken to correct it. */
-export const mendedPatches = (of: Pick<Calibration, 'patches' | 'chart' | 'checks'>): ChartPatch[] =>
+export const correctedPatches = (of: Pick<Calibration, 'patches' | 'chart' | 'checks'>): ChartPatch[] =>
   of.checks
     .filter((check) => check.isUsed)
     .reduce<ChartPatch[]>(
@@ -32,11 +32,13 @@ export const mendedPatches = (of: Pick<Calibration, 'patches' | 'chart' | 'check
     )
 
 /** Whether correcting a calibration by its last check, which is not used yet, would follow more than chance. */
-export function worthOfMending(of: Pick<Calibration, 'patches' | 'chart' | 'checks'>): MendWorth | null {
+export function worthOfCorrecting(
+  of: Pick<Calibration, 'patches' | 'chart' | 'checks'>,
+): CorrectionWorth | null {
   const last = of.checks.at(-1)
   if (!last || last.isUsed) return null
   const used = of.checks.filter((check) => check.isUsed).length
-  return mendWorth(mendedPatches(of), last.patches, sheetsOf(of) + used)
+  return correctionWorth(correctedPatches(of), last.patches, sheetsOf(of) + used)
 }
 
 /** Readings of another sheet of the same chart beside those that are there: they are averaged tone by tone. */
@@ -51,7 +53,7 @@ export const withSheet = (
 
 /** The curve that a calibration gives. @throws CoreError what `solveCurve` throws. */
 export const curveOf = (of: Pick<Calibration, 'patches' | 'chart' | 'checks' | 'aim'>): NegativeCurve =>
-  solveCurve(mendedPatches(of), of.aim)
+  solveCurve(correctedPatches(of), of.aim)
 
 /** The chart by which a curve is checked: the same, laid through the curve and marked with its tag. */
 export const checkingChart = (chart: ChartPlan, curve: NegativeCurve): ChartPlan => ({

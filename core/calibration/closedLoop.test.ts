@@ -3,7 +3,7 @@ import { densityOf, trueBaseDose, VIRTUAL_COATS, type VirtualCoat } from '../ton
 import { normal, seededRandom } from '../quantity/random'
 import { plainScanner, scanOfChart, turned } from '../simulate/scan'
 import { inkOf, solveCurve, type ChartPatch, type CheckPatch } from '../tone/curve'
-import { refinedPatches } from '../tone/mend'
+import { refinedPatches } from '../tone/correction'
 import { lightnessFromDensity } from '../tone/density'
 import { tagOf, type ChartPlan } from '../chart/chart'
 import { scaleOf, scanChart } from '../scan/chartScan'

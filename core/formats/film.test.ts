@@ -162,7 +162,7 @@ describe('what a film says of itself', () => {
     ])
   })
 
-  it('stands in a PDF, which is not to be scaled; a reader of its own reads it in the browser tests', () => {
+  it('is written into a PDF, which is not to be scaled; the browser tests read it with another reader', () => {
     const text = Buffer.from(filmPdf(packedOf(rows), 40, 30, 1, 360, words)).toString('latin1')
     expect(text).toContain('/ViewerPreferences << /PrintScaling /None >>')
     expect(text).toContain("/CreationDate (D:20260309010005+01'30')")

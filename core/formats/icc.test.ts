@@ -80,7 +80,7 @@ describe('colour profiles', () => {
     expect(isSrgb(bytes)).toBe(true)
   })
 
-  it('of Display-P3 has the same curve and other shares, and is not taken for sRGB', async () => {
+  it('of Display-P3 has the same curve and other shares, and is not mistaken for sRGB', async () => {
     const bytes = await profileOf('p3')
     const profile = matrixProfile(bytes)!
     expect(profile.toLight[1]!(0.5)).toBeCloseTo(linearFromSrgb(0.5), 3)
@@ -121,7 +121,7 @@ describe('colour profiles', () => {
   it.each<[string, Uint8Array]>([
     ['for printing inks', made('CMYK', { A2B0: [0, 0, 0, 0] })],
     ['by tables only', made('RGB ', { A2B0: [0, 0, 0, 0] })],
-    ['of nothing', new Uint8Array(10)],
+    ['that is empty', new Uint8Array(10)],
     ['of grey', made('GRAY', { kTRC: gamma(2) })],
     ['without a matrix', made('RGB ', { rTRC: gamma(2) })],
   ])('says nothing of one %s', (_, bytes) => {

@@ -35,7 +35,7 @@ const KINDS: readonly (readonly [marks: readonly Mark[], kind: PictureKind])[] =
 ] // prettier-ignore
 
 /**
- * What kind of picture a file is, by how it begins.
+ * What kind of picture a file is, by its first bytes.
  *
  * @param head its first 64 bytes, or more.
  * @throws CoreError `not-a-picture` for anything else; what is known by name is named, with what to export instead.

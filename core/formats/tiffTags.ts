@@ -16,7 +16,7 @@ export interface TiffPage {
   compression: number
   /** 1 whole numbers, 2 signed, 3 floating point. */
   sampleFormat: number
-  /** What channels beyond colour are: 0 said by no one, 1 alpha already multiplied in, 2 alpha. */
+  /** What channels beyond colour are: 0 not said, 1 alpha already multiplied in, 2 alpha. */
   extra: number[]
   orientation: number
   /** It says of itself that it is a smaller copy of another, or a mask of it. */
@@ -39,7 +39,7 @@ const SENSOR = [32_803, 34_892]
 const RAW_PACKING = [34_713, 32_767, 32_769, 32_770, 65_000, 65_535]
 
 const SIZES: Readonly<Record<number, number>> = { 1: 1, 2: 1, 3: 2, 4: 4, 6: 1, 7: 1, 8: 2, 9: 4, 13: 4, 16: 8, 17: 8, 18: 8 } // prettier-ignore
-/** More pages than this no one chooses from. */
+/** Files with more pages than this are refused. */
 const MOST_PAGES = 200
 const MOST_VALUES = 64
 

@@ -7,7 +7,7 @@ export interface Alike {
   by: { fact: FaultFact; isTrue: boolean } | null
 }
 
-/** Looks that two causes share, over all that they show, below which no one mistakes one for the other. */
+/** Looks that two causes share, over all that they show, below which one is not mistaken for the other. */
 const ALIKE = 0.6
 /** Shares of a fact this far apart tell two causes from one another. */
 const APART = 0.35

@@ -169,7 +169,7 @@ export function strengths({ bottles, definition, sheet }: PrintRecord): Observed
     return parts && partsOf(definition, mix, sheet.choices).some((one, i) => one.parts !== parts[i])
   })
   if (isOwnRatio) return []
-  const told = bottles
+  const stated = bottles
     .filter(({ bottle }) => bottle.kind === 'solution' && !bottle.isAssumed)
     .flatMap(({ component, bottle }) =>
       (stocks[component] ?? []).flatMap(({ substanceId, percentWv }) => {
@@ -177,8 +177,8 @@ export function strengths({ bottles, definition, sheet }: PrintRecord): Observed
         return held ? [{ bottle, held: held.percent, percentWv }] : []
       }),
     )
-  if (!told.length) return []
-  const weakest = told.reduce((least, one) =>
+  if (!stated.length) return []
+  const weakest = stated.reduce((least, one) =>
     one.held / one.percentWv < least.held / least.percentWv ? one : least,
   )
   const isWeak = weakest.held < WEAK * weakest.percentWv

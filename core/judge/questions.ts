@@ -5,7 +5,7 @@ import { expectedBits, expectedBitsOf } from './information'
 /** An answer worth less than this is not worth the asking. */
 const LEAST_BITS = 0.02
 
-/** Facts that can be told of such a print and are not known yet, in the order of the book. */
+/** Facts that the user can add about such a print, not known yet, in the order of the book. */
 export function untoldFacts(
   book: FaultBook,
   { traits, observed }: Pick<DiagnosisInput, 'traits' | 'observed'>,

@@ -13,7 +13,7 @@ const become = (change: Partial<typeof UNCHANGED>) => {
 describe('plain controls', () => {
   it('at rest change nothing', () => expect(pointsOfControls(UNCHANGED)).toEqual(AS_IT_IS))
 
-  it('give a curve that can be made, whatever they are', () =>
+  it('give a curve that can be made, for all their values', () =>
     fc.assert(fc.property(controls, (all) => checkPoints(pointsOfControls(all)))))
 
   it('each do what they say, and only where they say', () => {

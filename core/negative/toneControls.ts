@@ -18,7 +18,7 @@ const KNOTS = [0, 25, 50, 75, 100] as const
 /**
  * The points of a tone curve that plain controls ask for; the ladder shows them, and can move them further.
  *
- * @returns points that `checkPoints` lets pass, whatever the controls are.
+ * @returns points that `checkPoints` accepts, for all values of the controls.
  */
 export function pointsOfControls({ brightness, contrast, shadows, highlights }: ToneControls): TonePoint[] {
   if (!brightness && !contrast && !shadows && !highlights) return AS_IT_IS.map((point) => ({ ...point }))

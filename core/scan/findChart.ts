@@ -57,7 +57,7 @@ export function findChart(picture: GreyPicture): FoundChart {
   )
 }
 
-/** Which rings are missing, as the picture is seen; empty where that cannot be told. */
+/** Which rings are missing, as the picture is seen; empty where that is not clear. */
 function missingRings(marks: readonly FoundMark[], { width, height }: GreyPicture): string {
   const [one, two, three] = marks
   if (marks.length === 2 && one && two) {
@@ -72,7 +72,7 @@ function missingRings(marks: readonly FoundMark[], { width, height }: GreyPictur
     return ` The two ${isAcross ? `${side} ones` : `at the ${side}`} are missing.`
   }
   if (marks.length !== 3 || !one || !two || !three) return ''
-  // The corner of the three lies across from the one that is missing: it is the nearest to a right angle.
+  // Of the three, the one at the right angle is opposite to the missing one.
   const cosine = (at: FoundMark, a: FoundMark, b: FoundMark) =>
     Math.abs(
       ((a.x - at.x) * (b.x - at.x) + (a.y - at.y) * (b.y - at.y)) /

@@ -11,7 +11,7 @@ import {
   type CheckPatch,
   type NamedAim,
 } from './curve'
-import { refinedPatches } from './mend'
+import { refinedPatches } from './correction'
 import { curveAdvice } from './curveAdvice'
 import { densityFromLightness } from './density'
 import { isotonic } from './isotonic'

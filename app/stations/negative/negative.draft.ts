@@ -126,7 +126,7 @@ const MIXES: Record<NegativeDraft['mix'], ChannelMix | null> = {
  * The films that a draft asks for.
  *
  * @param curves of calibrations by id; what is not among them is a plain inversion.
- * @param picture its size in pixels; without one the whole of any picture is taken to fill the size.
+ * @param picture its size in pixels; without one the picture is cropped to the size.
  */
 export function readDraft(
   draft: NegativeDraft,

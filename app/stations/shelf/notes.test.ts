@@ -119,7 +119,7 @@ describe('what the margin says of a bottle', () => {
   })
 })
 
-describe('words of clocks and mends', () => {
+describe('words of clocks and corrections', () => {
   const rested = plan.map((step) =>
     step.id === 'dry' ? { ...step, keepsLeastSeconds: 10_800, keepsSeconds: 14_400 } : step,
   )

@@ -2,7 +2,7 @@
 import KitButton from '../../../kit/KitButton.vue'
 import type { ChartCheck } from '@core/schema/light'
 import type { CheckResult } from '@core/tone/curve'
-import type { MendWorth } from '@core/tone/mend'
+import type { CorrectionWorth } from '@core/tone/correction'
 import { texts } from '../words'
 import { useNow } from '../../../state/useNow'
 import { dateOf } from '../../../words/moments'
@@ -11,7 +11,7 @@ import { dateOf } from '../../../words/moments'
 defineProps<{
   checks: readonly { check: ChartCheck; result: CheckResult | null }[]
   /** What correcting by the last check would follow. */
-  worth: MendWorth | null
+  worth: CorrectionWorth | null
 }>()
 defineEmits<{ correct: [index: number] }>()
 const now = useNow()

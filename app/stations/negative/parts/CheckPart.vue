@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { texts } from '../words'
 import { computed, shallowRef } from 'vue'
-import { checkingChart, checkOf, checkPatchesOf, worthOfMending } from '@core/calibration/calibration'
+import { checkingChart, checkOf, checkPatchesOf, worthOfCorrecting } from '@core/calibration/calibration'
 import type { Calibration, ChartCheck } from '@core/schema/light'
 import { inkOf, type CheckResult, type NegativeCurve } from '@core/tone/curve'
 import { useNow } from '../../../state/useNow'
@@ -24,7 +24,7 @@ const emit = defineEmits<{ keep: [ChartCheck]; correct: [index: number] }>()
 const [notice, now] = [useNotice(), useNow()]
 const chart = computed(() => checkingChart(props.calibration.chart, props.curve))
 const reading = shallowRef<ReadOfChart | null>(null)
-const worth = computed(() => worthOfMending(props.calibration))
+const worth = computed(() => worthOfCorrecting(props.calibration))
 function keep(): void {
   if (!reading.value) return
   const patches = checkPatchesOf(chart.value, reading.value.readings, inkOf(props.curve))

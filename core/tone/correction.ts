@@ -29,13 +29,16 @@ function shiftOf(patches: readonly ChartPatch[], check: readonly CheckPatch[], s
   const reach = 1.5 / rows.length
   const weightsAt = (ink: number, wide: number) =>
     rows.map((row) => Math.exp(-0.5 * ((row.ink - ink) / (wide * reach)) ** 2) + 1e-9)
-  const smoothed = (ink: number, of: (row: (typeof rows)[number]) => number, wide = 1) => {
+  const smoothed = (ink: number, values: readonly number[], wide = 1) => {
     const weights = weightsAt(ink, wide)
-    return sumOf(rows.map((row, i) => (weights[i] ?? 0) * of(row))) / sumOf(weights)
+    return sumOf(values.map((value, i) => (weights[i] ?? 0) * value)) / sumOf(weights)
   }
-  const at = (ink: number) => smoothed(ink, ({ shift }) => shift)
+  const shifts = rows.map(({ shift }) => shift)
+  const at = (ink: number) => smoothed(ink, shifts)
+  const smooth = rows.map(({ ink }) => at(ink))
+  const squares = smooth.map((one) => one ** 2)
   // Of what is smoothed, the noise of single patches is left in the share of its weights.
-  const patchNoise = mean(rows.map(({ ink, shift }) => (shift - at(ink)) ** 2))
+  const patchNoise = mean(shifts.map((shift, i) => (shift - (smooth[i] ?? 0)) ** 2))
   const left = (ink: number) => {
     const weights = weightsAt(ink, 1)
     return (patchNoise * sumOf(weights.map((one) => one ** 2))) / sumOf(weights) ** 2
@@ -43,14 +46,14 @@ function shiftOf(patches: readonly ChartPatch[], check: readonly CheckPatch[], s
   const ofRow = SHEET ** 2 / sheets
   const ofCheck = (ink: number) => SHEET ** 2 + left(ink)
   const gain = (ink: number) => {
-    // A change is told from the neighbourhood, where single waves of a coat are levelled.
-    const change = Math.max(0, smoothed(ink, (row) => at(row.ink) ** 2, 3) - ofRow - ofCheck(ink))
+    // A change is measured over a neighbourhood, where single waves of a coat average out.
+    const change = Math.max(0, smoothed(ink, squares, 3) - ofRow - ofCheck(ink))
     return (ofRow + change) / (ofRow + change + ofCheck(ink))
   }
   return {
     at,
     gain,
-    rms: Math.sqrt(mean(rows.map(({ ink }) => at(ink) ** 2))),
+    rms: Math.sqrt(mean(squares)),
     expected: Math.sqrt(mean(rows.map(({ ink }) => ofRow + ofCheck(ink)))),
   }
 }
@@ -78,7 +81,7 @@ export function refinedPatches(
 }
 
 /** Whether a check is further off than sheets differ among themselves. */
-export interface MendWorth {
+export interface CorrectionWorth {
   /** Root mean square of what it is off, L*, and what two sheets differ by anyway. */
   rms: number
   expected: number
@@ -87,11 +90,11 @@ export interface MendWorth {
 }
 
 /** What correcting a curve by a check would follow: the process, or chance. @throws CoreError as `refinedPatches`. */
-export function mendWorth(
+export function correctionWorth(
   patches: readonly ChartPatch[],
   check: readonly CheckPatch[],
   sheets = 1,
-): MendWorth {
+): CorrectionWorth {
   const { rms, expected } = shiftOf(patches, check, sheets)
   return { rms, expected, isChance: rms <= expected }
 }

@@ -2,7 +2,7 @@ import { normal, seededRandom } from '../quantity/random'
 import { samples } from '../fixtures/samples'
 import { inkOf, printOf, solveCurve, type ChartPatch, type CheckPatch } from './curve'
 import { densityFromLightness, lightnessFromDensity } from './density'
-import { mendWorth, refinedPatches } from './mend'
+import { correctionWorth, refinedPatches } from './correction'
 
 /** Lightness of a print behind ink of 0 to 1, of a process as it really is. */
 const truth = (ink: number) => 18 + 74 * (0.5 - 0.5 * Math.cos(Math.PI * ink ** 0.8))
@@ -38,17 +38,17 @@ const followed = (check: readonly CheckPatch[]): ChartPatch[] =>
 describe('a correction by a check', () => {
   it('is nearer to the process than either sheet, on the average of many', () => {
     const random = seededRandom(11)
-    let [first, mended, whole] = [0, 0, 0]
+    let [first, corrected, whole] = [0, 0, 0]
     const count = samples(40, 300)
     for (let i = 0; i < count; i++) {
       const chart = chartOf(sheet(random, 1))
       const check = checkOf(sheet(random, 1), inkOf(solveCurve(chart)))
       first += off(chart)
-      mended += off(refinedPatches(chart, check))
+      corrected += off(refinedPatches(chart, check))
       whole += off(followed(check))
     }
-    expect(mended).toBeLessThan(0.88 * first)
-    expect(mended).toBeLessThan(0.88 * whole)
+    expect(corrected).toBeLessThan(0.88 * first)
+    expect(corrected).toBeLessThan(0.88 * whole)
   })
 
   it('follows a change of the process nearly whole', () => {
@@ -76,13 +76,13 @@ describe('a correction by a check', () => {
     const random = seededRandom(14)
     const chart = chartOf(truth)
     const check = checkOf((ink) => sheet(random, 0.1)(ink) + 3, inkOf(solveCurve(chart)))
-    const mended = refinedPatches(chart, check)
+    const corrected = refinedPatches(chart, check)
     const at = (patches: readonly ChartPatch[]) =>
       patches
         .filter(({ ink }) => Math.abs(ink - 0.5) < 0.06)
         .flatMap(({ densities }) => densities.map(lightnessFromDensity))
     const mean = (values: number[]) => values.reduce((sum, one) => sum + one, 0) / values.length
-    const [chartPart, checkPart] = [mended.slice(0, chart.length), mended.slice(chart.length)].map((part) => mean(at(part))) // prettier-ignore
+    const [chartPart, checkPart] = [corrected.slice(0, chart.length), corrected.slice(chart.length)].map((part) => mean(at(part))) // prettier-ignore
     expect(Math.abs(chartPart! - checkPart!)).toBeLessThan(1.5)
   })
 })
@@ -92,9 +92,9 @@ describe('another round', () => {
     const random = seededRandom(15)
     const chart = chartOf(truth)
     const near = checkOf(sheet(random, 0.4), inkOf(solveCurve(chart)))
-    expect(mendWorth(chart, near)).toMatchObject({ isChance: true })
+    expect(correctionWorth(chart, near)).toMatchObject({ isChance: true })
     const far = checkOf((ink) => truth(ink) + 4, inkOf(solveCurve(chart)))
-    const worth = mendWorth(chart, far)
+    const worth = correctionWorth(chart, far)
     expect(worth.isChance).toBe(false)
     expect(worth.rms).toBeCloseTo(4, 0)
   })
