@@ -81,16 +81,9 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,woff2,svg,png}'],
-        maximumFileSizeToCacheInBytes: 4 * 2 ** 20,
-        // The decoder of pictures and the letters of pages are fetched when they are first used, and kept from then on.
-        runtimeCaching: [
-          {
-            urlPattern: /\/assets\/vips-.*\.wasm$/,
-            handler: 'CacheFirst',
-            options: { cacheName: 'decoder' },
-          },
-        ],
+        // All of it, with the letters of pages and the decoder of pictures: the server may go away at any time.
+        globPatterns: ['**/*.{js,css,html,woff2,svg,png,ttf,wasm}'],
+        maximumFileSizeToCacheInBytes: 6 * 2 ** 20,
         navigateFallback: `${base}index.html`,
         navigateFallbackDenylist: [/^\/demo\//],
       },

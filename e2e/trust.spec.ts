@@ -12,9 +12,10 @@ import {
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Download, type Page } from '@playwright/test'
+import sharp from 'sharp'
 import { expect, test } from './test.ts'
 import { CHROMIUM, DEMO_ADDRESS, FLAGS, freePort, OWN_ADDRESS } from './browser.ts'
-import { open, photograph, plan } from './workroom.ts'
+import { open, photograph, plan, turnTo } from './workroom.ts'
 
 test('from an empty workroom to a planned print in one page, and round the demo without touching it', async ({
   page,
@@ -244,6 +245,16 @@ test.describe('installed', () => {
       await expect.poll(() => fetch(address).then(() => true, () => false)).toBe(false) // prettier-ignore
       await page.reload()
       await expect(page.getByRole('heading', { name: 'Start with one sheet of paper' })).toBeVisible()
+      // A TIFF needs the decoder, which is fetched when it is first used: it is here too.
+      await turnTo(page, '/negative')
+      const deep = await sharp({ create: { width: 90, height: 60, channels: 3, background: '#456' } })
+        .tiff()
+        .toBuffer()
+      await page
+        .getByLabel('Picture file')
+        .setInputFiles({ name: 'deep.tif', mimeType: 'image/tiff', buffer: deep })
+      await expect(page.getByText(/from 90 × 60, 8 bit/)).toBeVisible()
+      await turnTo(page, '/')
       await plan(page, 'Without a server')
 
       // A newer build: another page, so another list of what is kept.
@@ -263,10 +274,7 @@ test.describe('installed', () => {
         await field.fill('20')
         await field.press('Enter')
       }
-      await page
-        .getByRole('button', { name: /^The mix is right|^Mixed|^Done|coat/i })
-        .first()
-        .click()
+      await page.getByRole('button', { name: /^Mixed: start coating/ }).click()
       await expect(page.getByRole('heading', { name: 'Coat the sheet', level: 1 })).toBeVisible()
       await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update())
       await expect(page.getByText('You can update when no clock is running.')).toBeVisible()
