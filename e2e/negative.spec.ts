@@ -238,6 +238,9 @@ test('the whole picture is kept unless it is to fill the size; a drawing is offe
   // Plain controls set the ladder.
   await page.getByRole('slider', { name: 'Contrast', exact: true }).fill('50')
   await expect(page.getByRole('slider', { name: /^What point / })).toHaveCount(3)
+  // What is pulled by hand, or reset, is no longer what the controls say.
+  await page.getByRole('button', { name: 'reset', exact: true }).click()
+  await expect(page.getByRole('slider', { name: 'Contrast', exact: true })).toHaveValue('0')
 
   const lines = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#fff' } })
     .composite([

@@ -8,7 +8,7 @@ import type { ChannelMix } from '@core/negative/grey'
 import { wholeOf } from '@core/negative/resample'
 import { decodePicture } from './decodePicture'
 
-// Files made by another library, or byte by byte; the light they should have is reckoned from the values that went in.
+// Files made by another library, or byte by byte; the light they should have is computed from the values that went in.
 
 // A browser's own decoder reads what is plain; here it refuses everything, so that only our own paths are tried.
 Object.assign(globalThis, { createImageBitmap: () => Promise.reject(new Error('plain')) })
@@ -241,7 +241,7 @@ describe('PNG that says how its values become light', () => {
     expect((await decoded(sixteen(VALUES))).data[0]).toBeCloseTo(light(VALUES, 65_535), 4))
 
   it('by an exponent and chromaticities', async () => {
-    // Adobe RGB's primaries under D65 (x and y times 100,000), whose shares are published: 0.2973, 0.6274, 0.0753.
+    // Primaries of a wide RGB under D65 (x and y times 100,000), whose shares are published: 0.2973, 0.6274, 0.0753.
     const chrm = pngChunk('cHRM', numbers(31_270, 32_900, 64_000, 33_000, 21_000, 71_000, 15_000, 6000))
     const gama = pngChunk('gAMA', numbers(100_000))
     const [r, g, b] = VALUES.map((value) => value / 65_535) as [number, number, number]

@@ -8,7 +8,7 @@ import { joined } from './png16'
  * a picture and bring it to 8 bits.
  *
  * @param packed rows of the picture, filtered as PNG has it and deflated.
- * @param words for the fields of the document.
+ * @param words for its fields.
  * @see ISO 32000-1: 7.4.4.4 (predictors 10 to 15 are PNG's), 8.9.5 (image dictionaries, 16 bits a component); from memory
  */
 export function filmPdf(

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors'
 import { isoDate, offsetSaid, tiffDate } from './filmWords'
-import { joined, pngChunk } from './png16'
+import { joined, pngText } from './png16'
 
 /** What a picture file says of itself, in the fields that any picture tool knows. */
 export interface PictureWords {
@@ -15,11 +15,11 @@ export interface PictureWords {
 /**
  * A JPEG or PNG with words in it, its picture untouched; words of the same fields that were there are replaced.
  *
- * A JPEG takes them as Exif fields (a camera's other fields go, but for which way up it is) and as XMP, a PNG as international
- * text and as XMP; captions of an older kind (IPTC), which would say something else, go.
+ * A JPEG takes them as Exif fields (a camera's other fields go, but for which way up it is), a PNG as international text.
+ * Captions of other kinds (XMP, IPTC), which would say something else, are removed.
  *
  * @throws CoreError `not-a-picture`, `too-large` for a JPEG segment that would not hold them.
- * @see Exif 2.32 (CIPA DC-008), TIFF 6.0 (fields); W3C PNG (iTXt and its keywords); ISO 16684-1 (XMP); from memory
+ * @see Exif 2.32 (CIPA DC-008), TIFF 6.0 (fields); W3C PNG (iTXt and its keywords); from memory
  */
 export function withWords(file: Uint8Array, words: PictureWords): Uint8Array {
   if (file[0] === 0xff && file[1] === 0xd8) return jpegWith(file, words)
@@ -34,7 +34,7 @@ export function withWords(file: Uint8Array, words: PictureWords): Uint8Array {
 
 const bytesOf = (text: string) => new TextEncoder().encode(text)
 const EXIF = 'Exif\0\0'
-const XMP = 'http://ns.adobe.com/xap/1.0/\0'
+/** Segments that hold Exif or XMP, and IPTC. */
 const [MARK_APP1, MARK_APP13] = [0xe1, 0xed]
 const ORIENTATION = 0x0112
 /** Where the directory of Exif is, and in it the offset of the local clock. */
@@ -51,8 +51,7 @@ function jpegWith(file: Uint8Array, words: PictureWords): Uint8Array {
     const mark = file[place + 1]
     if (mark === MARK_APP1 && startsWith(part.subarray(4), EXIF))
       orientation = orientationIn(part.subarray(10)) ?? orientation
-    else if (mark !== MARK_APP13 && !(mark === MARK_APP1 && startsWith(part.subarray(4), XMP)))
-      kept.push(part)
+    else if (mark !== MARK_APP1 && mark !== MARK_APP13) kept.push(part)
     if (file[place + 1] === 0xe0) after = kept.length
     place += 2 + length
   }
@@ -60,7 +59,6 @@ function jpegWith(file: Uint8Array, words: PictureWords): Uint8Array {
     file.subarray(0, 2),
     ...kept.slice(0, after),
     segment(joined([bytesOf(EXIF), exifOf(words, orientation)])),
-    segment(joined([bytesOf(XMP), bytesOf(xmpOf(words))])),
     ...kept.slice(after),
     file.subarray(place),
   ])
@@ -77,27 +75,6 @@ function segment(body: Uint8Array): Uint8Array {
     })
   const size = body.length + 2
   return joined([Uint8Array.from([0xff, MARK_APP1, size >> 8, size & 255]), body])
-}
-
-const escaped = (text: string) =>
-  plain(text).replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')
-
-/** The words as a packet of XMP. */
-function xmpOf({ title, description, createdAt, offsetMinutes }: PictureWords): string {
-  const said = (name: string, text: string) =>
-    text
-      ? `<dc:${name}><rdf:Alt><rdf:li xml:lang="x-default">${escaped(text)}</rdf:li></rdf:Alt></dc:${name}>`
-      : ''
-  const date = createdAt === null ? '' : ` xmp:CreateDate="${isoDate({ at: createdAt, offsetMinutes })}"`
-  return [
-    ['<?xpacket', 'begin="\ufeff"', 'id="W5M0MpCehiHzreSzNTczkc9d"?>'].join(' '),
-    '<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">',
-    `<rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/"${date}>`,
-    said('title', title),
-    said('description', description),
-    '</rdf:Description></rdf:RDF></x:xmpmeta>',
-    '<?xpacket end="w"?>',
-  ].join('')
 }
 
 /** Which way up a camera held the picture; `null` where its fields do not say, or cannot be read. */
@@ -192,8 +169,9 @@ const plain = (text: string) => text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\
 const startsWith = (bytes: Uint8Array, text: string) =>
   [...text].every((letter, i) => bytes[i] === letter.charCodeAt(0))
 
-/** Keywords of the format's own list, and the one under which XMP is kept. */
-const XMP_KEYWORD = 'XML:com.adobe.xmp'
+/** Keywords of captions in XML start so. */
+const XML_KEYWORD = 'XML:'
+/** Keywords of the format's own list. */
 const keywordsOf = (words: PictureWords) =>
   (
     [
@@ -203,7 +181,6 @@ const keywordsOf = (words: PictureWords) =>
         'Creation Time',
         words.createdAt === null ? '' : isoDate({ at: words.createdAt, offsetMinutes: words.offsetMinutes }),
       ],
-      [XMP_KEYWORD, xmpOf(words)],
     ] as const
   ).filter(([, text]) => text)
 
@@ -217,14 +194,14 @@ function pngWith(file: Uint8Array, words: PictureWords): Uint8Array {
     const chunk = file.subarray(place, place + 12 + length)
     const kind = String.fromCharCode(...chunk.subarray(4, 8))
     const isText = ['iTXt', 'tEXt', 'zTXt'].includes(kind)
-    const isOld = isText && texts.some(([keyword]) => startsWith(chunk.subarray(8), `${keyword}\0`))
+    const isOld =
+      isText &&
+      [XML_KEYWORD, ...texts.map(([keyword]) => `${keyword}\0`)].some((start) =>
+        startsWith(chunk.subarray(8), start),
+      )
     if (!isOld) parts.push(chunk)
-    if (kind === 'IHDR') parts.push(...texts.map(([keyword, text]) => textChunk(keyword, text)))
+    if (kind === 'IHDR') parts.push(...texts.map(([keyword, text]) => pngText(keyword, plain(text))))
     place += 12 + length
   }
   return joined(parts)
 }
-
-/** An uncompressed iTXt chunk: keyword, no compression, no language. */
-const textChunk = (keyword: string, text: string): Uint8Array =>
-  pngChunk('iTXt', bytesOf(`${keyword}\0\0\0\0\0${plain(text)}`))

@@ -58,22 +58,22 @@ export function pngHead(width: number, height: number, channels: 1 | 3, pixelsPe
 }
 
 /**
- * Words of a PNG, each in a chunk of its own, in UTF-8.
+ * A word of a PNG: unpacked international text, in UTF-8, of no language.
  *
+ * @param keyword of the format's own list.
  * @see PNG (W3C Recommendation, third edition), 11.3.3.4 (iTXt and its keywords)
  */
-export function pngWords(words: FilmWords): Uint8Array {
-  const chunk = (keyword: string, said: string) => {
-    const bytes = new TextEncoder().encode(`${keyword}\0\0\0\0\0${said}`)
-    return pngChunk('iTXt', bytes)
-  }
-  return joined([
-    chunk('Title', words.title),
-    chunk('Description', words.description),
-    chunk('Software', words.software),
-    chunk('Creation Time', isoDate(words)),
+export const pngText = (keyword: string, text: string): Uint8Array =>
+  pngChunk('iTXt', new TextEncoder().encode(`${keyword}\0\0\0\0\0${text}`))
+
+/** What a film says of itself, as words of a PNG. */
+export const pngWords = (words: FilmWords): Uint8Array =>
+  joined([
+    pngText('Title', words.title),
+    pngText('Description', words.description),
+    pngText('Software', words.software),
+    pngText('Creation Time', isoDate(words)),
   ])
-}
 
 /** What comes after the picture data. */
 export const pngTail = (): Uint8Array => pngChunk('IEND', new Uint8Array(0))

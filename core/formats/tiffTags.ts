@@ -25,7 +25,7 @@ export interface TiffPage {
   isRaw: boolean
 }
 
-/** Tags of the format. @see TIFF 6.0, and Adobe's notes for 330, 338 and 50706; from memory */
+/** Tags of the format. @see TIFF 6.0, and its later technical notes for 330 and 50706; from memory */
 const TAG = {
   subfile: 254, oldSubfile: 255, width: 256, height: 257, bits: 258, compression: 259, photometric: 262, orientation: 274,
   channels: 277, below: 330, extra: 338, sampleFormat: 339, rawVersion: 50_706,

@@ -38,7 +38,7 @@ export function pointsOfControls({ brightness, contrast, shadows, highlights }: 
   })
 }
 
-/** Points that part a picture of lines into black and white at one lightness. @param threshold L*, 2 to 98. */
+/** Points that split a picture of lines into black and white at one lightness. @param threshold L*, 2 to 98. */
 export const pointsOfLines = (threshold: number): TonePoint[] => [
   { from: threshold - 1, to: 0 },
   { from: threshold + 1, to: 100 },

@@ -29,6 +29,7 @@ const {
   used,
   seemsLines,
   setControls,
+  setPoints,
   colours,
   dryDown,
   file,
@@ -87,10 +88,11 @@ const {
       />
       <ToneLadder
         v-if="!desk.draft.isLines"
-        v-model="desk.draft.points"
+        :model-value="desk.draft.points"
         :rungs="rungs"
         :histogram="histogram"
         :colours="colours"
+        @update:model-value="setPoints"
       />
     </div>
 

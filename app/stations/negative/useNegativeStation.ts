@@ -3,7 +3,8 @@ import type FileChoice from '../../kit/FileChoice.vue'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { placeOf } from '@core/run/place'
-import { pointsOfControls, type ToneControls } from '@core/negative/toneControls'
+import type { TonePoint } from '@core/negative/tone'
+import { pointsOfControls, UNCHANGED, type ToneControls } from '@core/negative/toneControls'
 import { formatSize } from '@core/quantity/format'
 import { useNow } from '../../state/useNow'
 import { useWorkroom } from '../../state/workroom.store'
@@ -88,6 +89,12 @@ export function useNegativeStation() {
   function setControls(controls: ToneControls): void {
     desk.draft.controls = controls
     desk.draft.points = pointsOfControls(controls)
+  }
+
+  /** Points that were pulled by hand are no longer what the controls say. */
+  function setPoints(points: TonePoint[]): void {
+    desk.draft.controls = { ...UNCHANGED }
+    desk.draft.points = points
   }
 
   function make(isPlain = false): void {
@@ -176,6 +183,7 @@ export function useNegativeStation() {
     used,
     seemsLines,
     setControls,
+    setPoints,
     colours,
     dryDown,
     file,
