@@ -46,7 +46,7 @@ export const STATIONS = [
 
 const CORE_OUTSIDE = {
   regex:
-    '^(?!\\.{1,2}/(?!.*\\.\\./(app|library|server|demo|e2e)/)|@core/|zod$|fflate$|papaparse$|uuid$|@noble/hashes/)',
+    '^(?!\\.{1,2}/(?!.*\\.\\./(app|library|server|demo|e2e)/)|@core/|zod$|fflate$|papaparse$|ml-matrix$|uuid$|@noble/hashes/)',
   message: 'core imports core and pure libraries only',
 }
 const APP_OUTSIDE = { regex: '@demo/|/(server|demo|e2e)/', message: 'app imports library and core only' }

@@ -57,7 +57,8 @@ test(
     await page.getByLabel('Density of the white background').fill('0.08')
 
     // A step tablet that the same scanner saw scales it as well; what is none is refused.
-    await page.getByText('Or scale with a scanned step tablet').click()
+    await page.getByText('Or scale with a step tablet').click()
+    await page.getByText('in a scan of its own', { exact: true }).click()
     const densities = Array.from({ length: 12 }, (_, i) => 0.08 + 0.14 * i)
     await page.getByLabel('Densities of its steps, lightest first').fill(densities.join(' '))
     const tablet = page.getByLabel('Scan of the step tablet', { exact: true })
@@ -166,4 +167,46 @@ test('readings by hand and from a file, a flat print and an aim of one’s own',
   await expect(page.getByText('No calibrations yet.')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('link', { name: 'read slowly' })).toBeVisible()
+})
+
+test('a curve made elsewhere is taken in, checked by a picture with a tablet beside its chart, and corrected', async ({
+  page,
+}) => {
+  await open(page, '/negative/calibrate')
+  await page.getByRole('button', { name: 'Take in a curve' }).click()
+  const file = page.getByLabel('File of the curve', { exact: true })
+  const cube = (rows: readonly number[]) => ({
+    name: 'old.cube',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(
+      `TITLE "Old box"\nLUT_1D_SIZE ${rows.length}\n${rows.map((y) => `${y} ${y} ${y}`).join('\n')}\n`,
+    ),
+  })
+  await file.setInputFiles(cube([1, 0.4, 0.7, 0.3, 0.2, 0]))
+  await expect(page.getByRole('alert')).toContainText('This curve turns back')
+  const save = page.getByRole('button', { name: 'Save the curve' })
+  await expect(save).toBeDisabled()
+  const rows = Array.from({ length: 33 }, (_, i) => 1 - (i / 32) ** 1.4)
+  await file.setInputFiles(cube(rows))
+  await expect(page.getByText('old.cube: 33 tones.')).toBeVisible()
+  await save.click()
+  await expect(page.getByRole('heading', { name: 'Old box' })).toBeVisible()
+  await expect(page.getByText('No one knows yet how this curve, made elsewhere, prints here.')).toBeVisible()
+  await page.getByRole('button', { name: 'Go to the check' }).click()
+  const check = await filmOf(await saved(page, 'Save the check chart negative'))
+  const densities = Array.from({ length: 11 }, (_, i) => Math.round(100 * (0.06 + 0.155 * i)) / 100)
+  await scan(page, await printedAndScanned(check, today, 1.5, densities))
+  await page.getByText('Or scale with a step tablet').click()
+  await page.getByLabel('Densities of its steps, lightest first').fill('0.5 0.4 0.3')
+  await page.getByRole('button', { name: 'Use this tablet' }).click()
+  await expect(page.getByText('A tablet has three or more steps that get darker.')).toBeVisible()
+  await page.getByLabel('Densities of its steps, lightest first').fill(densities.join(' '))
+  await page.getByRole('button', { name: 'Use this tablet' }).click()
+  await expect(page.getByText('Step tablet found beside the chart, 11 steps.')).toBeVisible()
+  await page.getByRole('button', { name: 'Save check' }).click()
+  await page.getByRole('button', { name: 'Correct the curve with this check' }).click()
+  await page.getByRole('button', { name: /^Correction curve/ }).click()
+  await expect(page.getByText(/Its tones should be right within ± \d\.\d L\*/)).toBeVisible()
+  const out = readFileSync(await (await saved(page, 'Curve as CGATS.17')).path(), 'utf8')
+  expect(out).toContain('NUMBER_OF_SETS 256')
 })

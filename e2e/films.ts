@@ -45,11 +45,13 @@ export function tabletScan(densities: readonly number[]): Promise<Buffer> {
  * a little askew, in eight bits.
  *
  * @param density of the print behind ink of 0 to 1.
+ * @param tablet densities of a step tablet below it; with one the picture's tones are bent, as a camera bends them.
  */
 export async function printedAndScanned(
   film: Film,
   density: (ink: number) => number,
   degrees = 2.5,
+  tablet: readonly number[] = [],
 ): Promise<Buffer> {
   const table = Uint8Array.from({ length: 65_536 }, (_, value) => coded(density(1 - value / 65_535)))
   const print = Buffer.from(Uint8Array.from(film.values, (value) => table[value] ?? 0))
@@ -62,6 +64,22 @@ export async function printedAndScanned(
     .extend({ top: 80, bottom: 80, left: 80, right: 80, background: grey(black) })
     .png()
     .toBuffer()
+  if (tablet.length) {
+    const { width = 0, height = 0 } = await sharp(coat).metadata()
+    const strip = await sharp(await tabletScan(tablet)).resize(Math.round(0.8 * width), 200, { fit: 'fill' }).toBuffer() // prettier-ignore
+    const both = await sharp(coat)
+      .extend({ bottom: 450, background: grey(paper) })
+      .composite([{ input: strip, left: Math.round(0.1 * width), top: height + 120 }])
+      .raw()
+      .toBuffer({ resolveWithObject: true })
+    const bent = both.data.map((code) =>
+      Math.round(
+        255 *
+          (code / 255 + 0.05 * Math.sin(2 * Math.PI * (code / 255 - 0.5)) * Math.sin((Math.PI * code) / 255)),
+      ),
+    )
+    return sharp(bent, { raw: both.info }).rotate(degrees, { background: grey(paper) }).jpeg({ quality: 96 }).toBuffer() // prettier-ignore
+  }
   return sharp(coat)
     .rotate(degrees, { background: grey(paper) })
     .jpeg({ quality: 96 })

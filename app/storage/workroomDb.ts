@@ -28,7 +28,7 @@ import { recordGuard } from './recordGuard'
 import { stateEntry } from './runStates'
 
 /** Goes up with every new version of the records, and whenever they are stored in another way. */
-export const STORAGE_VERSION = 14
+export const STORAGE_VERSION = 15
 
 /** What the meter read during one exposure, a stretch at a time. It serves the running clock; what it came to is in the log. */
 export interface TraceRow {
@@ -179,6 +179,7 @@ export class WorkroomDb extends Dexie {
     this.version(12).stores({}).upgrade(toVersion12)
     this.version(13).stores({})
     this.version(14).stores({})
+    this.version(15).stores({})
     this.use(recordGuard)
     this.logs = new Bundles(this.logBundles)
     this.standings = new Bundles(this.standingBundles)

@@ -1,4 +1,5 @@
 import { CoreError } from '@core/errors'
+import { isByCamera } from '@core/formats/cameraExif'
 import { colourHint, type ColourHint } from '@core/formats/colourHint'
 import { notAPicture, pictureKind, type PictureKind } from '@core/formats/pictureKind'
 import { LUMINANCE, rowsFromRgba, type ChannelMix } from '@core/negative/grey'
@@ -13,6 +14,8 @@ export interface Decoded {
   codes: Uint32Array | null
   /** What was done that one would not expect, in sentences. */
   notes: string[]
+  /** Its file says that a camera took it. */
+  isByCamera?: boolean
 }
 
 /** So much of a file tells what it is: its profile comes before its pixels. */
@@ -32,9 +35,10 @@ export async function decodePicture(file: Blob, mix: ChannelMix | null, isScan =
   if (kind === 'tiff') return decodeTiff(await bytesOf(file), mix)
   const hint = HINTED.has(kind) ? colourHint(kind as 'jpeg' | 'png' | 'webp', head) : PLAIN
   if (kind === 'png') checkPngSize(head)
-  return hint.isPlain
-    ? fromBrowser(file, mix ?? LUMINANCE, isScan)
-    : decodeWithProfile(await bytesOf(file), hint, mix)
+  const decoded = hint.isPlain
+    ? await fromBrowser(file, mix ?? LUMINANCE, isScan)
+    : await decodeWithProfile(await bytesOf(file), hint, mix)
+  return { ...decoded, isByCamera: isByCamera(head) }
 }
 const PLAIN: ColourHint = { bits: 8, isPlain: true, png: null }
 

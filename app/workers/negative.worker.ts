@@ -1,6 +1,7 @@
 import type { ChartPlan } from '@core/chart/chart'
 import { chartPixels, drawChart } from '@core/chart/chartFilm'
-import { scanChart, type Anchor, type ChartScan } from '@core/scan/chartScan'
+import { scanChart, type ChartScan } from '@core/scan/chartScan'
+import type { Anchor } from '@core/scan/response'
 import { writingRoom } from '@core/negative/film'
 import type { FilmWords } from '@core/formats/filmWords'
 import type { ChannelMix } from '@core/negative/grey'
@@ -37,7 +38,7 @@ export type NegativeQuestion =
       isMirrored: boolean
       curve: Pick<NegativeCurve, 'tones' | 'inks'> | null
     } & FilmWish)
-  | { act: 'scan'; file: Blob }
+  | { act: 'scan'; file: Blob; tablet: number[] | null }
   | { act: 'tablet'; file: Blob; densities: number[] }
   | {
       act: 'register'
@@ -86,8 +87,9 @@ async function answer(
       return { preview, width: picture.width, height: picture.height, bits, notes }
     }
     case 'scan': {
-      const { picture, codes } = await decodePicture(question.file, null, true)
-      return scanChart(wholeOf(picture), codes ?? undefined)
+      const { picture, codes, isByCamera } = await decodePicture(question.file, null, true)
+      const known = { codes: codes ?? undefined, tablet: question.tablet ?? undefined, isByCamera }
+      return scanChart(wholeOf(picture), known)
     }
     case 'tablet': {
       const { picture } = await decodePicture(question.file, null, true)

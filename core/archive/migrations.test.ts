@@ -183,6 +183,17 @@ describe('migration', () => {
     expect(readArchive(stored).notes).toEqual([])
   })
 
+  it('version 14 is read as it was meant, and nothing of it is set aside', () => {
+    const stored = new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v14.zip')))
+    const { records } = readBack(stored)
+    expect([records.sheets.length, records.events.length]).toEqual([25, 1374])
+    expect(records.calibrations.map(({ by, scanError }) => [by, scanError])).toEqual([
+      ['scan', undefined],
+      [undefined, undefined],
+    ])
+    expect(readArchive(stored).notes).toEqual([])
+  })
+
   it('of an archive of version 5 with wrong events, the sound ones are read', () => {
     const old = (events: (events: SheetEvent[]) => unknown) => {
       const files = unzipSync(new Uint8Array(readFileSync(join(__dirname, '..', 'fixtures', 'archive-v5.zip'))))

@@ -20,6 +20,7 @@ export const MIGRATIONS: readonly Migration[] = [
   plansCountHands,
   testsAndAir,
   watersAndPeaks,
+  curvesFromElsewhere,
 ]
 
 type Row = Record<string, unknown>
@@ -154,6 +155,11 @@ function testsAndAir(records: unknown): unknown {
 
 /** Version 14: papers may have been tested with water, fixers with a strip, and lamps say their peak; nothing changes. */
 function watersAndPeaks(records: unknown): unknown {
+  return records
+}
+
+/** Version 15: calibrations may come from a curve made elsewhere, and say how far their scan may be off; nothing changes. */
+function curvesFromElsewhere(records: unknown): unknown {
   return records
 }
 

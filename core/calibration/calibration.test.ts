@@ -159,14 +159,26 @@ describe('readings of a chart', () => {
       lightRange: 1,
       pixelsPerMillimetre: 8,
       isMirrored: false,
+      coatRange: 0,
+      tablet: null,
       corners: [],
     }
     const shifted = readingsOf(scan, { whiteDensity: 0.1 })
     expect(shifted[4]!.density).toBeNull()
     expect(shifted[0]!.density).toBeCloseTo(0.8 * (response(0) - response(1)) + 0.1)
-    const stretched = readingsOf(scan, { whiteDensity: response(1), blackDensity: response(0) })
-    stretched.forEach(
-      ({ density }, i) => density !== null && expect(density).toBeCloseTo(readings[i]!.density, 6),
+    // A scanner that adds 1 % of full light everywhere, and one that pulls the tones apart.
+    const [white, black] = [response(1), response(0)]
+    const strayed = (density: number) => -Math.log10((10 ** -density + 0.01) / (10 ** -white + 0.01))
+    const pulled = (density: number) => 1.2 * (density - white)
+    for (const seen of [strayed, pulled]) {
+      const patches = scan.patches.map((patch, i) => ({ ...patch, density: seen(readings[i]!.density) }))
+      readingsOf({ ...scan, patches }, { whiteDensity: white, blackDensity: black }).forEach(
+        ({ density }, i) => density !== null && expect(density).toBeCloseTo(readings[i]!.density, 6),
+      )
+    }
+    const beside = [0, 0.5, 1, 2].map((density) => ({ read: 0.8 * (density - white), density }))
+    readingsOf({ ...scan, tablet: beside }, { whiteDensity: 9 }).forEach(
+      ({ density }, k) => density !== null && expect(density).toBeCloseTo(readings[k]!.density, 6),
     )
     const tablet = [0, 0.5, 1, 2].map((density) => ({ read: 0.8 * (density - response(1)) + 0.07, density }))
     readingsOf(scan, { whiteDensity: 9, tablet }).forEach(

@@ -4,7 +4,7 @@ import { checkCurve, solveCurve, type ChartPatch, type CheckPatch, type Negative
 import { correctionWorth, refinedPatches, type CorrectionWorth } from '../tone/correction'
 import { chartPlaces, tagOf, type ChartPlan } from '../chart/chart'
 import type { ChartScan } from '../scan/chartScan'
-import { scaleOf, type Anchor } from '../scan/chartScan'
+import { scaleOf, type Anchor } from '../scan/response'
 
 /** Where a calibration is on its way. */
 export type CalibrationStage = 'film' | 'print' | 'read' | 'check' | 'done'
@@ -96,6 +96,13 @@ export function readingsOf(
   by: { whiteDensity: number; blackDensity?: number | undefined; tablet?: readonly Anchor[] | undefined },
 ): { step: number; density: number | null }[] {
   const { whiteDensity, blackDensity, tablet } = by
+  if (scan.tablet) {
+    const scaled = scaleOf(scan.tablet)
+    return scan.patches.map(({ step, density, damage }) => ({
+      step,
+      density: damage ? null : scaled(density),
+    }))
+  }
   if (tablet) {
     const scaled = scaleOf(tablet)
     return scan.patches.map(({ step, density, damage }) => ({

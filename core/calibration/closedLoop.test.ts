@@ -6,7 +6,8 @@ import { inkOf, solveCurve, type ChartPatch, type CheckPatch } from '../tone/cur
 import { refinedPatches } from '../tone/correction'
 import { lightnessFromDensity } from '../tone/density'
 import { tagOf, type ChartPlan } from '../chart/chart'
-import { scaleOf, scanChart } from '../scan/chartScan'
+import { scanChart } from '../scan/chartScan'
+import { scaleOf } from '../scan/response'
 
 /**
  * A process that no one has seen before: a coat, a film and its ink, printed at its base exposure. Some are ugly: too

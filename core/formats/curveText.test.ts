@@ -4,6 +4,12 @@ import { curveCsv, curveCube } from './curveText'
 
 const bent = { tones: [0, 0.5, 1], inks: [0.1, 0.3, 0.8] }
 
+/** L* by a coded value of sRGB: IEC 61966-2-1 and CIE 15, from memory. */
+const lightnessOfCode = (code: number) => {
+  const light = code <= 0.04045 ? code / 12.92 : ((code + 0.055) / 1.055) ** 2.4
+  return light > 216 / 24389 ? 116 * light ** (1 / 3) - 16 : (24389 / 27) * light
+}
+
 describe('a curve as it leaves the app', () => {
   it('is a table that an image editor reads: its head, and as many rows as it says', () => {
     const lines = curveCube(bent, 'Heron rag\n"matt"').split('\n')
@@ -18,9 +24,11 @@ describe('a curve as it leaves the app', () => {
     rows.forEach(([value], i) => i && expect(value!).toBeLessThanOrEqual(rows[i - 1]![0]!))
   })
 
-  it('of plain inversion inverts', () => {
+  it('of plain inversion lays as much ink as the picture is light, L*', () => {
     const rows = curveCube(PLAIN_INVERSION, 'plain').split('\n').filter((line) => /^\d/.test(line)) // prettier-ignore
-    rows.forEach((row, i) => expect(Number(row.split(' ')[0])).toBeCloseTo(1 - i / 255, 5))
+    rows.forEach((row, i) =>
+      expect(100 * (1 - Number(row.split(' ')[0]))).toBeCloseTo(lightnessOfCode(i / 255), 3),
+    )
   })
 
   it('is a spreadsheet with units in its head', () => {

@@ -3,7 +3,8 @@ import { densityOf, trueBaseDose, VIRTUAL_COATS } from '../tone/printResponse'
 import { seededRandom } from '../quantity/random'
 import { plainScanner, scanOfChart, turned, type VirtualScanner } from '../simulate/scan'
 import { chartPlaces, chartLayout, placeCorner, PATCH, type ChartPlan } from '../chart/chart'
-import { scaleOf, scanChart } from './chartScan'
+import { scanChart } from './chartScan'
+import { scaleOf } from './response'
 import { homographyOf, mapped } from '../negative/homography'
 import type { GreyPicture } from '../negative/resample'
 
@@ -168,8 +169,8 @@ describe('reading a chart from a picture', () => {
     const smooth = Array.from({ length: 256 }, () => 4000)
     const combed = smooth.map((count, code) => (code % 6 === 3 ? 0 : count))
     const picture = scanned()
-    expect(scanChart(picture, smooth).warnings).toEqual([])
-    expect(scanChart(picture, combed).warnings).toEqual(['altered'])
+    expect(scanChart(picture, { codes: smooth }).warnings).toEqual([])
+    expect(scanChart(picture, { codes: combed }).warnings).toEqual(['altered'])
   })
 
   it('says what is missing', () => {
@@ -226,15 +227,22 @@ describe('reading a chart from a picture', () => {
 })
 
 describe('scaling a scan', () => {
-  it('shifts by one anchor, stretches by two, bends by more, and goes on one to one', () => {
+  it('shifts by one anchor, takes stray light off by two, bends by more, and goes on one to one', () => {
     expect(scaleOf([{ read: 0, density: 0.07 }])(1)).toBeCloseTo(1.07)
     const two = scaleOf([
       { read: 0, density: 0.06 },
       { read: 1.2, density: 1.5 },
     ])
-    expect([two(0), two(0.6), two(1.2), two(1.3), two(-0.01)].map((one) => +one.toFixed(3))).toEqual([
-      0.06, 0.78, 1.5, 1.6, 0.05,
+    // Between them as much light is too much as at the black: of 10^-0.6 it is less than of 10^-1.2.
+    const stray = (10 ** -1.2 - 10 ** -1.44) / (1 - 10 ** -1.44)
+    const middle = 0.06 - Math.log10((10 ** -0.6 - stray) / (1 - stray))
+    const wanted = [0.06, middle, 1.5, 1.6, 0.05]
+    ;[0, 0.6, 1.2, 1.3, -0.01].forEach((read, i) => expect(two(read)).toBeCloseTo(wanted[i]!, 9))
+    const pulled = scaleOf([
+      { read: 0, density: 0.06 },
+      { read: 1.8, density: 1.5 },
     ])
+    expect(pulled(0.9)).toBeCloseTo(0.78, 9)
     const tablet = Array.from({ length: 12 }, (_, i) => ({
       read: 0.1 * i,
       density: 0.05 + 0.1 * i + 0.02 * i ** 1.5,

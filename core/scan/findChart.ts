@@ -23,6 +23,15 @@ export interface FoundChart {
   isMirrored: boolean
 }
 
+/** Light at a place of the film, mm, as a picture shows it; not a number outside of the picture. */
+export type Seen = (at: Point) => number
+
+/** How a picture shows a chart that was found in it. */
+export const seenIn =
+  (picture: GreyPicture, { toPixels }: Pick<FoundChart, 'toPixels'>): Seen =>
+  (at) =>
+    lightAt(picture, mapped(toPixels, at))
+
 /** More marks than this are chance. */
 const MOST_MARKS = 9
 

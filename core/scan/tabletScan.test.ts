@@ -1,5 +1,5 @@
 import { normal, seededRandom } from '../quantity/random'
-import { scaleOf } from './chartScan'
+import { scaleOf } from './response'
 import type { GreyPicture } from '../negative/resample'
 import { readTabletScan } from './tabletScan'
 

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors'
 import { median } from '../quantity/statistics'
-import type { Anchor } from './chartScan'
+import type { Anchor } from './response'
 import type { GreyPicture } from '../negative/resample'
 
 /** Of each step its middle is read. */

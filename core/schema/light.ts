@@ -176,7 +176,10 @@ export const Aim = z.union([
 ])
 
 const Densities = z.array(z.number().min(-0.5).max(6)).max(40)
-const ReadBy = z.enum(['typed', 'instrument', 'scan', 'file'])
+/** How patches were read; `curve` where none were, and a curve made elsewhere says what they would be. */
+const ReadBy = z.enum(['typed', 'instrument', 'scan', 'file', 'curve'])
+/** How far a curve may be off because its scan was scaled by too little, L*. */
+const ScanError = z.number().min(0).max(100)
 
 /** A chart that was printed through the curve and read again. */
 export const ChartCheck = z.strictObject({
@@ -193,6 +196,7 @@ export const ChartCheck = z.strictObject({
   worst: z.number().min(0).max(100),
   /** Whether the curve was corrected by it. */
   isUsed: z.boolean(),
+  scanError: ScanError.optional(),
 })
 
 /**
@@ -212,6 +216,7 @@ export const Calibration = z.strictObject({
   patches: z.array(z.strictObject({ ink: z.number().min(0).max(1), densities: Densities })).max(1000),
   /** Density of the print behind all the ink, by which a scan is scaled. */
   whiteDensity: z.number().min(-0.1).max(3).optional(),
+  scanError: ScanError.optional(),
   aim: Aim,
   checks: z.array(ChartCheck).max(100),
   processId: Key.optional(),

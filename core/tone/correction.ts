@@ -3,7 +3,7 @@ import { byTone, printOf, solveCurve, type ChartPatch, type CheckPatch } from '.
 import { densityFromLightness, lightnessFromDensity } from './density'
 
 /** Sheets that were coated and printed alike by hand differ by about so much, L*: common practice, from memory. */
-const SHEET = 0.8
+export const SHEET = 0.8
 
 /** What a check says of the row of a chart: how far it is off at an ink, and how much of that is to be believed. */
 interface Shift {

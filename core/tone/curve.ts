@@ -1,8 +1,10 @@
+import { normal, seededRandom } from '../quantity/random'
 import { mean } from '../quantity/statistics'
 import { refusalAt } from '../errors'
 import { isotonic } from './isotonic'
 import { lightnessFromDensity } from './density'
 import { monotoneCubic } from './monotoneCubic'
+import { monotoneSmooth } from './smooth'
 
 /** One patch of a printed chart: how much ink lay on the film there, and how dark the print came out behind it. */
 export interface ChartPatch {
@@ -37,6 +39,8 @@ export interface NegativeCurve {
   residuals: number[]
   /** Usual distance of a single reading from the ordered row, in L*. */
   scatter: number
+  /** Standard error of the row that the scatter of its tones leaves, L*. */
+  error: number
   /** Ink from which more ink makes the print no lighter, and below which less makes it no darker. */
   blockedFrom: number
   mergedTo: number
@@ -63,7 +67,7 @@ export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'ligh
   const byInk = new Map<number, number[]>()
   for (const { ink, densities } of patches)
     byInk.set(ink, [...(byInk.get(ink) ?? []), ...densities.map((density) => lightnessFromDensity(density))])
-  const read = [...byInk].filter(([, values]) => values.length).sort((a, b) => a[0] - b[0])
+  const read = together([...byInk].filter(([, values]) => values.length).sort((a, b) => a[0] - b[0]))
   if (read.length < 5)
     throw refuse(
       'too-few',
@@ -88,7 +92,7 @@ export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'ligh
       'Reverse the order: the clear patch comes first and prints black.',
     )
 
-  const ordered = isotonic(raw, weights)
+  const { ordered, error } = smoothed(inks, isotonic(raw, weights), raw)
   const residuals = raw.map((value, i) => value - ordered[i]!)
   const [black, white] = [ordered[0]!, ordered.at(-1)!]
   const lightnessOf = monotoneCubic(inks, ordered)
@@ -105,10 +109,57 @@ export function solveCurve(patches: readonly ChartPatch[], aim: CurveAim = 'ligh
     white,
     residuals,
     scatter: Math.sqrt(mean(read.flatMap(([, values], i) => values.map((one) => (one - ordered[i]!) ** 2)))),
+    error,
     blockedFrom: inkFor(white - UNSEEN),
     mergedTo: inkFor(black + UNSEEN),
     levelsLost: levelsLost(monotoneCubic(tones, curveInks)),
     beyond: beyond(aim, black, white),
+  }
+}
+
+/** Inks that differ by less print alike. */
+const SAME_INK = 0.004
+
+/** Readings of inks that are next to the same, as of a chart and its check, are readings of one; the ends stay by themselves. */
+function together(read: readonly [ink: number, values: number[]][]): [number, number[]][] {
+  const groups: { inks: number[]; values: number[] }[] = []
+  for (const [i, [ink, values]] of read.entries()) {
+    const last = groups.at(-1)
+    const isJoined = last && i < read.length - 1 && groups.length > 1 && ink - (last.inks[0] ?? 0) < SAME_INK
+    // Even the ends take in what cannot be told from them.
+    const isSame = last && ink - (last.inks[0] ?? 0) < SAME_INK / 4
+    if (isJoined || isSame) {
+      if (isJoined) last.inks.push(ink)
+      last.values.push(...values)
+    } else groups.push({ inks: [ink], values: [...values] })
+  }
+  return groups.map(({ inks, values }) => [mean(inks), values])
+}
+
+/** L* of which a hundredth is about as little as a hundredth of a density: the scale that the smoothing expects. */
+const LIGHTNESS_PER_DENSITY = 60
+
+/** Tries of what the scatter of the tones does to the row. */
+const TRIES = 30
+
+/** A row through the tones that is as smooth as their scatter asks for, and its standard error, L*. */
+function smoothed(
+  inks: readonly number[],
+  ordered: readonly number[],
+  raw: readonly number[],
+): { ordered: number[]; error: number } {
+  const scaled = (row: readonly number[]) => row.map((one) => one / LIGHTNESS_PER_DENSITY)
+  const row = monotoneSmooth(inks, scaled(ordered))
+  const off = scaled(raw).map((one, i) => one - (row.values[i] ?? 0))
+  const noise = Math.max(row.scatter, Math.sqrt(mean(off.map((one) => one ** 2))))
+  const random = seededRandom(5)
+  const squares = Array.from({ length: TRIES }, () => {
+    const tried = row.again(row.values.map((value) => value + noise * normal(random)))
+    return mean(tried.map((one, i) => (one - (row.values[i] ?? 0)) ** 2))
+  })
+  return {
+    ordered: row.values.map((one) => one * LIGHTNESS_PER_DENSITY),
+    error: LIGHTNESS_PER_DENSITY * Math.sqrt(mean(squares)),
   }
 }
 

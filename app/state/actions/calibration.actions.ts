@@ -3,17 +3,18 @@ import { Calibration } from '@core/schema/light'
 import { db } from '../../storage/db'
 
 type Start = Pick<Calibration, 'name' | 'chart' | 'film'> &
-  Partial<Pick<Calibration, 'processId' | 'paperId' | 'lightId' | 'seconds'>>
+  Partial<Pick<Calibration, 'processId' | 'paperId' | 'lightId' | 'seconds' | 'patches'>>
 
-/** Begins a calibration. @returns its id. */
+/** Begins a calibration; one with patches has them from a curve made elsewhere. @returns its id. */
 export async function beginCalibration(start: Start): Promise<string> {
   const [id, at] = [uuid(), Date.now()]
   await db.calibrations.add(
     Calibration.parse({
+      patches: [],
       ...start,
+      ...(start.patches && { by: 'curve', readAt: at }),
       id,
       at,
-      patches: [],
       checks: [],
       aim: 'lightness',
       note: '',

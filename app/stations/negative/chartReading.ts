@@ -1,6 +1,7 @@
 import { texts } from './words'
 import { CoreError, type Refusal } from '@core/errors'
 import { laidOut } from '@core/calibration/calibration'
+import type { ScanScale } from '@core/calibration/curveError'
 import { chartPlaces, type ChartPlan } from '@core/chart/chart'
 import type { Calibration } from '@core/schema/light'
 import { readRow } from '@core/tone/typedReadings'
@@ -17,6 +18,8 @@ export interface ReadOfChart {
   by: NonNullable<Calibration['by']>
   /** Density of the white ground that a scan was scaled by. */
   whiteDensity?: number
+  /** By what a scan was scaled. */
+  scale?: ScanScale
 }
 
 /**

@@ -163,6 +163,8 @@ describe('what a scan says', () => {
     lightRange: 1.5,
     pixelsPerMillimetre: 7.87,
     isMirrored: true,
+    coatRange: 0,
+    tablet: null,
     corners: [],
   }
   it('is how much was read, and what to do better', () => {

@@ -1,6 +1,6 @@
 import { texts } from './words'
 import { numberOrNull, writtenNumber } from '@core/quantity/number'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { chartLayout, chartPlaces, type ChartPlan } from '@core/chart/chart'
 import type { Refusal } from '@core/errors'
@@ -15,6 +15,7 @@ import { dateOf } from '../../words/moments'
 import { useNotice } from '../../state/notice.store'
 import { beginCalibration } from '../../state/actions/calibration.actions'
 import { useCalibrations } from './useCalibrations'
+import type { ImportedCurve } from './useCurveImport'
 
 /** Calibrations with where they stand, and a new one begun. */
 export function useCalibratePage() {
@@ -26,7 +27,10 @@ export function useCalibratePage() {
     useRouter(),
   ]
   const { all, isLoaded } = useCalibrations()
-  const isBeginning = ref(false)
+  /** What is begun: a chart, or a curve from elsewhere. */
+  const beginning = ref<'chart' | 'curve' | null>(null)
+  const isBeginning = computed(() => beginning.value !== null)
+  const imported = shallowRef<ImportedCurve | null>(null)
   const options = (list: readonly { id: string; name: string }[]) =>
     list.map(({ id, name }) => ({ id, name }))
 
@@ -81,9 +85,12 @@ export function useCalibratePage() {
         : undefined
       const id = await beginCalibration({
         name:
-          name.value.trim() || `${workroom.definitionOf(processId.value).name}, ${dateOf(now.now, now.now)}`,
+          name.value.trim() ||
+          (beginning.value === 'curve' && imported.value?.title) ||
+          `${workroom.definitionOf(processId.value).name}, ${dateOf(now.now, now.now)}`,
         chart: chart.value,
         film: film.value.trim(),
+        ...(beginning.value === 'curve' && imported.value && { patches: imported.value.patches }),
         ...(processId.value && { processId: processId.value }),
         ...(paperId.value && { paperId: paperId.value }),
         ...(lightId.value && { lightId: lightId.value }),
@@ -120,7 +127,9 @@ export function useCalibratePage() {
     now,
     all,
     isLoaded,
+    beginning,
     isBeginning,
+    imported,
     options,
     name,
     processId,

@@ -189,7 +189,9 @@ export function useCalibrationPath() {
         tone: 'caution',
         lines: [texts.lastCheckClearlyWorseThan],
       })
-    if (curve.value)
+    const isClaimed =
+      calibration.value?.by === 'curve' && !calibration.value.checks.some(({ isUsed }) => isUsed)
+    if (curve.value && !isClaimed)
       notes.push(
         ...curveAdvice(curve.value).map(({ title, lines, code }) => ({
           title,

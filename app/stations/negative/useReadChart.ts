@@ -6,8 +6,10 @@ import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { CoreError, type Refusal } from '@core/errors'
 import { readReadings } from '@core/formats/chartText'
 import { laidOutByName, readingsOf } from '@core/calibration/calibration'
+import type { ScanScale } from '@core/calibration/curveError'
 import { chartPlaces, type ChartPlan } from '@core/chart/chart'
-import type { Anchor, ChartScan } from '@core/scan/chartScan'
+import type { ChartScan } from '@core/scan/chartScan'
+import type { Anchor } from '@core/scan/response'
 import { refusalOfWork, workOn } from '../../workers/negativeWork'
 import { readTyped, wrongCount, type ChartReading } from './chartReading'
 
@@ -33,6 +35,9 @@ export function useReadChart(
   const white = ref('0.08')
   const black = ref('')
   const tablet = shallowRef<Anchor[] | null>(null)
+  /** Densities of a tablet that lies beside the chart in its picture. */
+  const beside = shallowRef<number[] | null>(null)
+  const lastFile = shallowRef<File | null>(null)
   const scan = shallowRef<ChartScan | null>(null)
   const fromFile = shallowRef<ChartReading[] | null>(null)
   const fault = ref<Refusal | null>(null)
@@ -72,7 +77,7 @@ export function useReadChart(
   const next = computed(() => typed.value.split(/[\s;]+/).filter(Boolean).length)
   const shown = computed(() => {
     if (way.value === 'scan') {
-      if (!scan.value || (whiteFault.value && !tablet.value)) return null
+      if (!scan.value || (whiteFault.value && !tablet.value && !scan.value.tablet)) return null
       const blackDensity = black.value.trim() && !blackFault.value ? number(black.value) : undefined
       return readingsOf(scan.value, {
         whiteDensity: number(white.value),
@@ -95,12 +100,22 @@ export function useReadChart(
               : isByInstrument.value
                 ? 'instrument'
                 : 'typed',
+        ...(way.value === 'scan' && scan.value && { scale: scaleOfScan(scan.value) }),
         ...(way.value === 'scan' &&
           !tablet.value &&
+          !scan.value?.tablet &&
           !whiteFault.value && { whiteDensity: number(white.value) }),
       },
     ),
   )
+  function scaleOfScan(of: ChartScan): ScanScale {
+    const hasBlack = !!black.value.trim() && !blackFault.value
+    return {
+      by: of.tablet || tablet.value ? 'tablet' : hasBlack ? 'black' : 'white',
+      isByCamera: of.warnings.includes('by-camera'),
+      isGlared: of.warnings.includes('glare'),
+    }
+  }
   const mapped = computed(() => {
     if (way.value === 'scan' && scan.value)
       return scan.value.patches.map((patch, i) => ({
@@ -117,7 +132,7 @@ export function useReadChart(
     isReading.value = true
     // What an earlier file held is no reading of this one.
     if (way.value === 'file') fromFile.value = null
-    else scan.value = null
+    else [scan.value, lastFile.value] = [null, file]
     try {
       if (way.value === 'file') fromFile.value = fileReadings(await file.text())
       else scan.value = await scanned(file)
@@ -127,8 +142,10 @@ export function useReadChart(
       isReading.value = false
     }
   }
+  // The tablet is looked for in the picture that was chosen already.
+  watch(beside, () => lastFile.value && void take([lastFile.value]))
   async function scanned(file: File): Promise<ChartScan> {
-    const read = await workOn({ act: 'scan', file })
+    const read = await workOn({ act: 'scan', file, tablet: beside.value })
     const found = read.plan
     const differs = (Object.keys(found) as (keyof ChartPlan)[]).some((key) => found[key] !== props.plan[key])
     if (differs)
@@ -164,6 +181,7 @@ export function useReadChart(
     white,
     black,
     tablet,
+    beside,
     scan,
     fault,
     isReading,

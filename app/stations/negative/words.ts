@@ -8,6 +8,19 @@ export const texts = {
   inkColourSaved: 'Ink colour saved for your films. Calibrations made with another ink no longer hold.',
   readingAndBaseSaved:
     'Reading saved and curve computed. Its exposure is now the base exposure for this process, paper and light.',
+  curveMayBeOff: ({ total }: { total: string }) =>
+    `Its tones should be right within ± ${total} L* (95 %); single sheets differ by about as much as their coats do.`,
+  mostIsScan:
+    'Most of that is the scanner: measure the black with a densitometer and enter it, or lay a step tablet beside the chart.',
+  curveFromElsewhereUnchecked:
+    'No one knows yet how this curve, made elsewhere, prints here. Print its check chart.',
+  curveMadeElsewhere:
+    'A curve that another program made, as a 1D table (.cube) or CSV of two columns. It is taken at its word until its check chart has been printed and read.',
+  curveFileTaken: ({ file, tones }: { file: string; tones: number }) => `${file}: ${tones} tones.`,
+  codesOfGreyPicture: 'values of a grey picture (sRGB)',
+  whiteOfPrintThroughIt: 'of a print through this curve, or about that of the paper',
+  blackOfPrintThroughIt: 'of a print through this curve, or the deepest you know of this process',
+  chartChecksTheCurve: 'The chart by which the curve is checked:',
   sheetsAreAveraged: ({ sheets }: { sheets: number }) =>
     `${sheets === 1 ? 'One sheet was' : `${sheets} sheets were`} read. Two or three sheets of the same chart level out coat and light. Checks start over with a new reading.`,
   anotherRoundIsChance: ({ rms, expected }: { rms: string; expected: string }) =>
@@ -87,7 +100,13 @@ export const texts = {
     '1.42 0.08 1.37 … use a dash for a damaged patch, or one reading per tone, clear film first',
 
   // ScanTablet
-  reflectionStepTabletFromSame: 'a reflection step tablet from the same scanner, cropped to its edges',
+  reflectionStepTabletKnown: 'a reflection step tablet whose densities are known, of three or more steps',
+  tabletHasThreeSteps: 'A tablet has three or more steps that get darker.',
+  enterTabletDensities: 'Enter their densities, lightest first: 0.05 0.20 0.35.',
+  layTabletBesideChart:
+    'Lay it 1 to 4 cm beside the chart, its steps along one edge, in the same light. With it, pictures of cameras and telephones can be read too.',
+  cropTabletScan:
+    'Scan it with the same settings as the chart, and crop the picture to the edges of the tablet.',
 
   // useCalibratePage
   youPrintAndReadChart:
@@ -117,7 +136,7 @@ export const texts = {
   youCanCutOffStrip:
     'You can cut off the strip of clear film and expose it in steps first. Its black shows whether the exposure is right.',
   scanDryFlatPrintIn:
-    'Scan the dry, flat print in any orientation with all automatic corrections off. A photo works too: from straight above, in even light, not too bright.',
+    'Scan the dry, flat print in any orientation with all automatic corrections off. A photo works too, with a step tablet beside the chart: from straight above, in even light, not too bright.',
 
   // useNegativeStation
   layPrintedDullerSideFilm:

@@ -7,6 +7,7 @@ import { dateOf } from '../../../words/moments'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
+import CurveImport from '../parts/CurveImport.vue'
 import InkColour from '../parts/InkColour.vue'
 import { stageWords, standingWords } from '../calibrationWords'
 import FieldGrid from '../../../kit/FieldGrid.vue'
@@ -17,7 +18,9 @@ const {
   now,
   all,
   isLoaded,
+  beginning,
   isBeginning,
+  imported,
   options,
   name,
   processId,
@@ -60,13 +63,12 @@ const {
     </p>
 
     <InkColour v-if="!isBeginning" />
-    <BigTarget
-      v-if="!isBeginning"
-      class="CalibratePage-go"
-      label="New calibration"
-      @press="isBeginning = true"
-    />
+    <div v-if="!isBeginning" class="CalibratePage-row">
+      <BigTarget label="New calibration" @press="beginning = 'chart'" />
+      <BigTarget quiet label="Take in a curve" @press="beginning = 'curve'" />
+    </div>
     <form v-else @submit.prevent="begin">
+      <CurveImport v-if="beginning === 'curve'" @read="imported = $event" />
       <FieldGrid>
         <TextField v-model="name" label="Name" placeholder="rag, the box" autofocus />
         <SelectField v-model="processId" label="Process" :options="options(workroom.allProcesses)" />
@@ -97,6 +99,7 @@ const {
       <p v-if="!base">
         <RouterLink :to="{ name: 'strip' }">Plan a test strip first</RouterLink>
       </p>
+      <p v-if="beginning === 'curve'" class="es-quiet">{{ texts.chartChecksTheCurve }}</p>
       <div class="CalibratePage-row">
         <ChoiceRow
           v-model="steps"
@@ -141,7 +144,12 @@ const {
         hint="5 to 101"
       />
       <p class="es-quiet">{{ drawn.said }}</p>
-      <BigTarget class="CalibratePage-go" label="Create chart" :disabled="!!drawn.fault" @press="begin" />
+      <BigTarget
+        class="CalibratePage-go"
+        :label="beginning === 'curve' ? 'Save the curve' : 'Create chart'"
+        :disabled="!!drawn.fault || (beginning === 'curve' && !imported)"
+        @press="begin"
+      />
     </form>
   </section>
 </template>

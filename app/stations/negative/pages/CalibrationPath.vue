@@ -58,6 +58,7 @@ const {
     </header>
     <ol>
       <PathStep
+        v-if="calibration.by !== 'curve'"
         :number="1"
         title="Chart on film"
         :said="
@@ -82,6 +83,7 @@ const {
         />
       </PathStep>
       <PathStep
+        v-if="calibration.by !== 'curve'"
         :number="2"
         title="Print of the chart"
         :said="calibration.printedAt ? `printed ${when(calibration.printedAt)}` : ''"
@@ -114,6 +116,7 @@ const {
         />
       </PathStep>
       <PathStep
+        v-if="calibration.by !== 'curve'"
         :number="3"
         title="Reading"
         :said="calibration.readAt ? `read ${when(calibration.readAt)}` : ''"
@@ -125,7 +128,7 @@ const {
         <ReadPart :calibration="calibration" @keep="keepReading" />
       </PathStep>
       <PathStep
-        :number="4"
+        :number="calibration.by === 'curve' ? 1 : 4"
         title="Correction curve"
         :said="curve ? `from L* ${curve.black.toFixed(0)} to ${curve.white.toFixed(0)}` : ''"
         :is-done="!!curve"
@@ -144,7 +147,7 @@ const {
         <BigTarget label="Go to the check" @press="chosen = 'check'" />
       </PathStep>
       <PathStep
-        :number="5"
+        :number="calibration.by === 'curve' ? 2 : 5"
         title="Check"
         :said="one ? standingWords(one.standing) : ''"
         :is-done="!!calibration.checks.length"

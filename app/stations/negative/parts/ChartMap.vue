@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { placeName } from '@core/calibration/calibration'
 import { chartLayout, chartPlaces, PATCH, PITCH, placeCorner, type ChartPlan } from '@core/chart/chart'
-import type { Damage } from '@core/scan/chartScan'
+import type { Damage } from '@core/scan/patches'
 import { lightnessFromDensity } from '@core/tone/density'
 import TintedPicture from '../../../kit/TintedPicture.vue'
 import { greyOf } from '../greyOf'

@@ -2,6 +2,7 @@
 import { texts } from '../words'
 import { computed, shallowRef } from 'vue'
 import { checkingChart, checkOf, checkPatchesOf, worthOfCorrecting } from '@core/calibration/calibration'
+import { scaleError } from '@core/calibration/curveError'
 import type { Calibration, ChartCheck } from '@core/schema/light'
 import { inkOf, type CheckResult, type NegativeCurve } from '@core/tone/curve'
 import { useNow } from '../../../state/useNow'
@@ -29,7 +30,12 @@ function keep(): void {
   if (!reading.value) return
   const patches = checkPatchesOf(chart.value, reading.value.readings, inkOf(props.curve))
   try {
-    emit('keep', checkOf(props.calibration, patches, Date.now(), reading.value.by))
+    const { by, scale } = reading.value
+    const check = checkOf(props.calibration, patches, Date.now(), by)
+    emit('keep', {
+      ...check,
+      ...(scale && { scanError: scaleError(props.curve, props.calibration.aim, scale) }),
+    })
     reading.value = null
   } catch (error) {
     notice.refuse(error, 'the check')

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { texts } from '../words'
 import KitButton from '../../../kit/KitButton.vue'
 import { computed } from 'vue'
+import { errorOfCalibration } from '@core/calibration/curveError'
 import { readingsCgats, readingsCsv } from '@core/formats/chartText'
-import { curveCsv, curveCube } from '@core/formats/curveText'
+import { curveCgats, curveCsv, curveCube } from '@core/formats/curveText'
 import type { Calibration } from '@core/schema/light'
 import { aimOf, inkOf, printOf, type CurveAim, type NamedAim, type NegativeCurve } from '@core/tone/curve'
 import ChartFigure from '../../../kit/ChartFigure.vue'
@@ -22,6 +24,9 @@ const aim = computed({
   get: () => props.calibration.aim as CurveAim,
   set: (next) => emit('aim', next),
 })
+const error = computed(() => errorOfCalibration(props.calibration, props.curve))
+/** Patches were read, of its own chart or of a check that corrected it; a curve made elsewhere only claims them. */
+const isRead = computed(() => error.value !== null)
 const series = computed<ChartSeries[]>(() => {
   const { curve } = props
   const [ink, print, wanted] = [
@@ -31,14 +36,18 @@ const series = computed<ChartSeries[]>(() => {
   ]
   const row = Array.from({ length: 51 }, (_, i) => i / 50)
   return [
-    {
-      name: 'patches, by ink',
-      kind: 'points',
-      points: curve.patchInks.map((x, i) => ({
-        x: 100 * x,
-        y: (curve.patchLightness[i] ?? 0) + (curve.residuals[i] ?? 0),
-      })),
-    },
+    ...(isRead.value
+      ? [
+          {
+            name: 'patches, by ink',
+            kind: 'points' as const,
+            points: curve.patchInks.map((x, i) => ({
+              x: 100 * x,
+              y: (curve.patchLightness[i] ?? 0) + (curve.residuals[i] ?? 0),
+            })),
+          },
+        ]
+      : []),
     {
       name: 'print by ink',
       kind: 'line',
@@ -73,13 +82,17 @@ function exportReadings(kind: 'csv' | 'cgats'): void {
   const type = kind === 'csv' ? 'text/csv' : 'text/plain'
   saveFile(new Blob([text], { type }), `${props.fileName}.${kind === 'csv' ? 'csv' : 'txt'}`)
 }
-/** The curve, to be used in an image editor. */
-function exportCurve(kind: 'cube' | 'csv'): void {
-  const text = kind === 'cube' ? curveCube(props.curve, props.calibration.name) : curveCsv(props.curve)
-  saveFile(
-    new Blob([text], { type: kind === 'cube' ? 'text/plain' : 'text/csv' }),
-    `${props.fileName}-curve.${kind}`,
-  )
+/** The curve, to be used in an image editor or elsewhere. */
+function exportCurve(kind: 'cube' | 'csv' | 'cgats'): void {
+  const { curve, calibration, fileName } = props
+  const day = new Date(calibration.readAt ?? calibration.at).toISOString().slice(0, 10)
+  const text = {
+    cube: () => curveCube(curve, calibration.name),
+    csv: () => curveCsv(curve),
+    cgats: () => curveCgats(curve, 'Ember Sheet', day),
+  }[kind]()
+  const type = kind === 'csv' ? 'text/csv' : 'text/plain'
+  saveFile(new Blob([text], { type }), `${fileName}-curve.${kind === 'cgats' ? 'txt' : kind}`)
 }
 </script>
 
@@ -96,14 +109,23 @@ function exportCurve(kind: 'cube' | 'csv'): void {
       :x-max="100"
     />
     <p>
-      Black L* {{ curve.black.toFixed(1) }}, white {{ curve.white.toFixed(1) }}; patch repeatability
-      {{ curve.scatter.toFixed(1) }} L*.
+      Black L* {{ curve.black.toFixed(1) }}, white {{ curve.white.toFixed(1) }}
+      <template v-if="isRead">; patch repeatability {{ curve.scatter.toFixed(1) }} L*</template>
+      .
     </p>
+    <p v-if="error">
+      {{ texts.curveMayBeOff({ total: error.total.toFixed(1) }) }}
+      <template v-if="error.scan > error.total / 2">{{ texts.mostIsScan }}</template>
+    </p>
+    <p v-else>{{ texts.curveFromElsewhereUnchecked }}</p>
     <p class="CurvePart-acts">
       <KitButton kind="quiet" @click="exportCurve('cube')">Curve as .cube (1D LUT)</KitButton>
       <KitButton kind="quiet" @click="exportCurve('csv')">Curve as CSV</KitButton>
-      <KitButton kind="quiet" @click="exportReadings('csv')">Readings as CSV</KitButton>
-      <KitButton kind="quiet" @click="exportReadings('cgats')">Readings as CGATS.17</KitButton>
+      <KitButton kind="quiet" @click="exportCurve('cgats')">Curve as CGATS.17</KitButton>
+      <template v-if="calibration.by !== 'curve'">
+        <KitButton kind="quiet" @click="exportReadings('csv')">Readings as CSV</KitButton>
+        <KitButton kind="quiet" @click="exportReadings('cgats')">Readings as CGATS.17</KitButton>
+      </template>
     </p>
   </div>
 </template>

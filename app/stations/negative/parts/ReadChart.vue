@@ -25,6 +25,7 @@ const {
   white,
   black,
   tablet,
+  beside,
   scan,
   fault,
   isReading,
@@ -83,7 +84,7 @@ const {
         :fault="blackFault"
       />
     </FieldGrid>
-    <ScanTablet v-if="way === 'scan'" v-model="tablet" />
+    <ScanTablet v-if="way === 'scan'" v-model="tablet" v-model:beside="beside" />
     <template v-if="way === 'typed'">
       <TextField
         v-model="typed"

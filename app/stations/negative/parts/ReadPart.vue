@@ -3,6 +3,7 @@ import { texts } from '../words'
 import { computed, shallowRef } from 'vue'
 import { CoreError } from '@core/errors'
 import { patchesOf, sheetsOf, withSheet } from '@core/calibration/calibration'
+import { scanErrorOf } from '@core/calibration/curveError'
 import type { Calibration } from '@core/schema/light'
 import { solveCurve } from '@core/tone/curve'
 import BigTarget from '../../../kit/BigTarget.vue'
@@ -11,7 +12,7 @@ import ReadChart from './ReadChart.vue'
 
 /** The reading of a chart, kept once a curve can be solved from it. */
 const props = defineProps<{ calibration: Calibration }>()
-const emit = defineEmits<{ keep: [Pick<Calibration, 'patches' | 'by' | 'whiteDensity'>] }>()
+const emit = defineEmits<{ keep: [Pick<Calibration, 'patches' | 'by' | 'whiteDensity' | 'scanError'>] }>()
 const reading = shallowRef<ReadOfChart | null>(null)
 /** What is wrong with the reading as a whole. */
 const fault = computed(() => {
@@ -31,11 +32,12 @@ const hasRoom = computed(() => (sheets.value + 1) * props.calibration.chart.repe
 /** @param isAnother it is another sheet of the same chart, to be averaged with those before it. */
 function keep(isAnother = false): void {
   if (!reading.value || fault.value) return
-  const { readings, by, whiteDensity } = reading.value
+  const { readings, by, whiteDensity, scale } = reading.value
   const sheet = patchesOf(props.calibration.chart, readings)
   emit('keep', {
     patches: isAnother ? withSheet(props.calibration.patches, sheet) : sheet,
     by,
+    scanError: scale && scanErrorOf(props.calibration, sheet, scale, isAnother),
     ...(whiteDensity !== undefined && { whiteDensity }),
   })
 }
