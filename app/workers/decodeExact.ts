@@ -33,6 +33,7 @@ export async function decodeTiff(file: Uint8Array, mix: ChannelMix | null): Prom
   if (pages.some(({ isRaw }) => isRaw)) throw rawPicture()
   const page = wholePage(pages)
   if (!page) throw notAPicture()
+  if (!PACKINGS.includes(page.compression)) throw unknownPacking()
   checkSize(page.width, page.height)
   const whole = pages.filter(({ isAside }) => !isAside)
   const notes = [
@@ -55,6 +56,14 @@ export async function decodeTiff(file: Uint8Array, mix: ChannelMix | null): Prom
   )
   return { ...decoded, notes: [...notes, ...decoded.notes] }
 }
+
+/**
+ * Ways of packing that the decoder reads: none, three of faxes, LZW, JPEG, deflate by both its numbers, PackBits. Of some
+ * others it gives black without a word.
+ *
+ * @see TIFF 6.0, Compression, and its technical notes; from memory
+ */
+const PACKINGS = [1, 2, 3, 4, 5, 6, 7, 8, 32_773, 32_946]
 
 /** Photometric kinds by the format's own numbers. @see TIFF 6.0, PhotometricInterpretation */
 const GREY = [0, 1]
@@ -243,4 +252,12 @@ const unknownKind = () =>
     field: 'the picture',
     problem: 'This kind of picture cannot be read here.',
     remedy: 'Save it with 8 or 16 bits per channel, in greyscale or RGB.',
+  })
+
+const unknownPacking = () =>
+  new CoreError({
+    code: 'not-a-picture',
+    field: 'the picture',
+    problem: 'This TIFF is packed in a way that cannot be read here.',
+    remedy: 'Save it with LZW or deflate, or without compression.',
   })

@@ -1,8 +1,9 @@
 import { CoreError } from '@core/errors'
+import { avifColour } from '@core/formats/avifColour'
 import { isByCamera } from '@core/formats/cameraExif'
 import { colourHint, type ColourHint } from '@core/formats/colourHint'
 import { notAPicture, pictureKind, type PictureKind } from '@core/formats/pictureKind'
-import { LUMINANCE, rowsFromRgba, type ChannelMix } from '@core/negative/grey'
+import { LUMINANCE, P3_LUMINANCE, rowsFromRgba, type ChannelMix } from '@core/negative/grey'
 import type { GreyPicture, LightRows } from '@core/negative/resample'
 import { decodeTiff, decodeWithProfile } from './decodeExact'
 
@@ -33,6 +34,8 @@ export async function decodePicture(file: Blob, mix: ChannelMix | null, isScan =
   const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer())
   const kind = pictureKind(head)
   if (kind === 'tiff') return decodeTiff(await bytesOf(file), mix)
+  if (kind === 'avif' && avifColour(head) === 'wide')
+    return fromBrowser(file, mix ?? P3_LUMINANCE, isScan, 'display-p3')
   const hint = HINTED.has(kind) ? colourHint(kind as 'jpeg' | 'png' | 'webp', head) : PLAIN
   if (kind === 'png') checkPngSize(head)
   const decoded = hint.isPlain
@@ -51,7 +54,12 @@ function checkPngSize(head: Uint8Array): void {
   checkSize(view.getUint32(16), view.getUint32(20))
 }
 
-async function fromBrowser(file: Blob, mix: ChannelMix, isScan: boolean): Promise<Decoded> {
+async function fromBrowser(
+  file: Blob,
+  mix: ChannelMix,
+  isScan: boolean,
+  colorSpace: PredefinedColorSpace = 'srgb',
+): Promise<Decoded> {
   let bitmap: ImageBitmap
   try {
     bitmap = await createImageBitmap(file)
@@ -62,7 +70,7 @@ async function fromBrowser(file: Blob, mix: ChannelMix, isScan: boolean): Promis
   const codes = isScan ? codesOf(bitmap) : null
   const scale = isScan ? Math.min(1, Math.sqrt(SCAN_PIXELS / (bitmap.width * bitmap.height))) : 1
   const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)]
-  const rgba = pixelsOf(bitmap, [0, 0, bitmap.width, bitmap.height], width, height)
+  const rgba = pixelsOf(bitmap, [0, 0, bitmap.width, bitmap.height], { width, height, colorSpace })
   bitmap.close()
   return { picture: rowsFromRgba(rgba, width, height, mix), bits: 8, codes, notes: [] }
 }
@@ -75,7 +83,7 @@ const COUNTED = 1600
 function codesOf(bitmap: ImageBitmap): Uint32Array {
   const [w, h] = [Math.min(COUNTED, bitmap.width), Math.min(COUNTED, bitmap.height)]
   const middle = [Math.floor((bitmap.width - w) / 2), Math.floor((bitmap.height - h) / 2), w, h] as const
-  const rgba = pixelsOf(bitmap, middle, w, h)
+  const rgba = pixelsOf(bitmap, middle, { width: w, height: h, colorSpace: 'srgb' })
   const codes = new Uint32Array(256)
   for (let at = 1; at < rgba.length; at += 4) codes[rgba[at]!]!++
   return codes
@@ -84,10 +92,9 @@ function codesOf(bitmap: ImageBitmap): Uint32Array {
 function pixelsOf(
   bitmap: ImageBitmap,
   [x, y, w, h]: readonly [number, number, number, number],
-  width: number,
-  height: number,
+  { width, height, colorSpace }: { width: number; height: number; colorSpace: PredefinedColorSpace },
 ): Uint8ClampedArray {
-  const canvas = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })
+  const canvas = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true, colorSpace })
   if (!canvas) throw notAPicture()
   // The quick way: a chart's patches are even, and a finer one takes as long as decoding.
   canvas.imageSmoothingQuality = 'low'

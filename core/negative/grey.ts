@@ -12,6 +12,9 @@ export interface ChannelMix {
 /** Luminance as the eye weighs it, for sRGB's primaries (Rec. ITU-R BT.709). */
 export const LUMINANCE: ChannelMix = { red: 0.2126, green: 0.7152, blue: 0.0722 }
 
+/** The same for P3's primaries with the white of D65, which have sRGB's curve. @see SMPTE EG 432-1 */
+export const P3_LUMINANCE: ChannelMix = { red: 0.22897, green: 0.69174, blue: 0.07929 }
+
 const EIGHT_BIT = Float64Array.from({ length: 256 }, (_, code) => linearFromSrgb(code / 255))
 
 /** Shares of the channels that add up to 1. @throws CoreError `mix` where nothing is left of them. */

@@ -18,11 +18,11 @@ const ROUNDS = 6
 /** Fewer patches than this tell nothing of a coat. */
 const FEWEST = 40
 /** Which kind of unevenness it is, is told by so many patches. */
-const TELLING = 120
+const TELLING = 100
 /** Of how far apart two places are alike in a coat, across and down the sheet, mm: what is tried. */
-const REACHES = [7, 14, 30, 70, 200]
+const REACHES = [8, 20, 50, 160]
 /** Of how much larger the coat's variance is than a patch's noise: what is tried. */
-const RATIOS = [0.25, 1, 4, 16]
+const RATIOS = [0.5, 2, 8]
 /** An uneven coat has to be so much more likely than an even one, as a natural logarithm. */
 const EVIDENCE = 4
 

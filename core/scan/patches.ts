@@ -34,19 +34,30 @@ interface RawPatch extends ChartPlace {
 /** A reflection that adds so much to the ground is worth a word. */
 const GLARE = 0.03
 
-/** Light of a patch as a share of the white ground there, by what makes the ground uneven: how it is lit, or a reflection. */
-type Under = (light: number, ground: Ground, at: Point, patchiness: number) => number
-const lit: Under = (light, { lightAt }, at, patchiness) => light / (lightAt(at) * (1 + patchiness))
-const WAYS: readonly Under[] = [
-  lit,
-  // A small reflection on ground that is lit smoothly.
-  (light, { lightAt }, at, patchiness) => light / lightAt(at) - Math.max(0, patchiness),
-  // A large one on ground that is lit evenly.
-  (light, { lightAt, withoutReflectionAt }, at, patchiness) => {
-    const [seen, without] = [lightAt(at) * (1 + patchiness), withoutReflectionAt(at)]
-    return seen > without ? (light - (seen - without)) / without : light / seen
-  },
-]
+/** How light becomes a share of the white ground: what is added to it is taken off, the rest is divided. */
+interface Under {
+  added: number
+  white: number
+}
+
+/** What the ground at a place may be uneven by: how it is lit, a small reflection on ground lit smoothly, or a large one. */
+function waysAt(ground: Ground, at: Point): [Under, Under, Under] {
+  const [smooth, patchiness] = [ground.lightAt(at), ground.patchinessAt(at)]
+  const whole = smooth * (1 + patchiness)
+  const without = Math.min(whole, ground.withoutReflectionAt(at))
+  const isLighter = patchiness > 0
+  return [
+    { added: 0, white: whole },
+    { added: isLighter ? whole - smooth : 0, white: isLighter ? smooth : whole },
+    { added: whole - without, white: without },
+  ]
+}
+
+/** Pixels of a patch quarter by quarter, and the ways that they may be read. */
+interface Sampled {
+  place: ChartPlace
+  quarters: { lights: number[]; ways: [Under, Under, Under] }[]
+}
 
 /**
  * All patches under the ground they are on. A ground that is lighter in one place is either lit more, or has a reflection on
@@ -63,19 +74,17 @@ export function readPatches(
   const all = chartPlaces(chart.plan)
   const every = Math.ceil(all.length / most) || 1
   const places = all.filter((_, i) => i % every === 0)
-  const reflected = places.map((place) => {
-    const { x, y } = placeCorner(chartLayout(chart.plan), place)
-    const at: Point = [x + PATCH / 2, y + PATCH / 2]
-    const patchiness = ground.patchinessAt(at)
-    return Math.max(patchiness, (ground.lightAt(at) * (1 + patchiness)) / ground.withoutReflectionAt(at) - 1)
-  })
-  const under = (way: Under) =>
-    judged(places.map((place) => readPatch(seen, chart, place, ground, way)), chart.plan) // prettier-ignore
-  const [asLit, ...others] = (Math.max(...reflected) < GLARE ? [lit] : WAYS).map((way) => {
-    const patches = under(way)
+  const sampled = places.map((place) => sampledPatch(seen, chart, place, ground))
+  const read = (way: 0 | 1 | 2) => {
+    const patches = judged(sampled.map((one) => readPatch(one, way)), chart.plan) // prettier-ignore
     return { patches, off: disagreement(patches) }
-  })
-  const best = others.reduce((a, b) => (b.off < CLEARLY * a.off ? b : a), asLit!)
+  }
+  const asLit = read(0)
+  const isPlain = sampled.every(({ quarters }) =>
+    quarters.every(({ ways }) => ways.every(({ added, white }) => added < GLARE * white)),
+  )
+  if (isPlain) return { patches: asLit.patches, isGlared: false }
+  const best = [read(1), read(2)].reduce((a, b) => (b.off < CLEARLY * a.off ? b : a), asLit)
   return { patches: best.patches, isGlared: best !== asLit }
 }
 
@@ -109,38 +118,41 @@ function judged(read: readonly RawPatch[], plan: ChartPlan): ScannedPatch[] {
   return patches
 }
 
-function readPatch(
+function sampledPatch(
   seen: Seen,
   { pixelsPerMillimetre, plan }: FoundChart,
   place: ChartPlace,
   ground: Ground,
-  under: Under,
-): RawPatch {
+): Sampled {
   const corner = placeCorner(chartLayout(plan), place)
   const side = PATCH * READ_SHARE
-  const count = 2 * Math.min(14, Math.max(3, Math.round((side * pixelsPerMillimetre) / 2)))
+  const count = 2 * Math.min(10, Math.max(3, Math.round((side * pixelsPerMillimetre) / 2)))
   const start = (PATCH - side) / 2
-  const quarters: number[][] = [0, 1, 2, 3].map((quarter) => {
+  const quarters = [0, 1, 2, 3].map((quarter) => {
     const [left, top] = [
       corner.x + start + (quarter % 2) * (side / 2),
       corner.y + start + (quarter >> 1) * (side / 2),
     ]
-    const patchiness = ground.patchinessAt([left + side / 4, top + side / 4])
     const lights: number[] = []
     for (let j = 0; j < count / 2; j++)
-      for (let i = 0; i < count / 2; i++) {
-        const at: Point = [left + ((i + 0.5) / count) * side, top + ((j + 0.5) / count) * side]
-        const light = under(seen(at), ground, at, patchiness)
-        lights.push(Math.max(DARKEST, light))
-      }
-    return lights
+      for (let i = 0; i < count / 2; i++)
+        lights.push(seen([left + ((i + 0.5) / count) * side, top + ((j + 0.5) / count) * side]))
+    return { lights, ways: waysAt(ground, [left + side / 4, top + side / 4]) }
   })
-  const all = quarters.flat()
+  return { place, quarters }
+}
+
+function readPatch({ place, quarters }: Sampled, way: 0 | 1 | 2): RawPatch {
+  const shares = quarters.map(({ lights, ways }) => {
+    const { added, white } = ways[way]
+    return lights.map((light) => Math.max(DARKEST, (light - added) / white))
+  })
+  const all = shares.flat()
   if (all.some(Number.isNaN)) return { ...place, density: Number.NaN, spread: 0, quarters: 0, strays: 0 }
   const densities = all.map((light) => -Math.log10(light))
   const middle = median(densities)
   const spread = robustSpread(densities)
-  const middles = quarters.map((quarter) => -Math.log10(median(quarter)))
+  const middles = shares.map((quarter) => -Math.log10(median(quarter)))
   const far = Math.max(0.04, 4 * spread)
   return {
     ...place,

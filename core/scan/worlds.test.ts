@@ -102,7 +102,8 @@ describe('charts that nothing of ours has drawn, photographed or scanned', () =>
       const rounds: Round[] = []
       for (const world of Object.values<World>(WORLDS))
         for (const knowsBlack of [false, true])
-          for (const seed of SEEDS.slice(0, 4)) rounds.push(...(await twoRounds(world, seed + 100, knowsBlack)))
+          for (const seed of SEEDS.slice(0, 4))
+            rounds.push(...(await twoRounds(world, seed + 100, knowsBlack)))
       const covered = rounds.filter(({ truth, stated }) => truth <= stated).length / rounds.length
       expect(covered).toBeGreaterThanOrEqual(0.95)
       const typical = rounds.map(({ truth, stated }) => stated / truth).sort((a, b) => a - b)
