@@ -74,6 +74,7 @@ export const stations: readonly Station[] = [
       { name: 'bin', title: 'Bin' },
     ],
   },
+  { name: 'practice', title: 'Practice', pages: [] },
 ]
 
 const STATION: Readonly<Record<SheetPlace, string>> = {

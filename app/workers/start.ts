@@ -5,6 +5,7 @@ import logsUrl from './logs.worker.ts?worker&url'
 import negativeUrl from './negative.worker.ts?worker&url'
 import packerUrl from './packer.worker.ts?worker&url'
 import planUrl from './plan.worker.ts?worker&url'
+import practiceUrl from './practice.worker.ts?worker&url'
 import tearingUrl from './tearing.worker.ts?worker&url'
 import thumbnailUrl from './thumbnail.worker.ts?worker&url'
 
@@ -19,6 +20,7 @@ export const startWorker = {
   negative: () => start(negativeUrl, 'negative'),
   packer: () => start(packerUrl, 'packer'),
   plan: () => start(planUrl, 'plan'),
+  practice: () => start(practiceUrl, 'practice'),
   tearing: () => start(tearingUrl, 'tearing'),
   thumbnail: () => start(thumbnailUrl, 'thumbnail'),
 } as const
@@ -33,6 +35,7 @@ export function fetchWorkersAhead(): void {
     negativeUrl,
     packerUrl,
     planUrl,
+    practiceUrl,
     tearingUrl,
     thumbnailUrl,
   ])

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PracticeScore } from '@core/simulate/practiceScore'
+import BigTarget from '../../../kit/BigTarget.vue'
+import SelectField from '../../../kit/SelectField.vue'
+import { texts } from '../words'
+
+/** What a practice print is worth, decision by decision, and what was wrong with its sheet. */
+const props = defineProps<{
+  score: PracticeScore
+  hasFixer: boolean
+  causes: readonly { id: string; name: string }[]
+  verdict: string
+}>()
+defineEmits<{ again: [] }>()
+const guess = defineModel<string>({ required: true })
+
+const rows = computed(() => {
+  const { doseStops, stainLeft, fixLoss, looks, marks } = props.score
+  return [
+    {
+      name: 'Exposure',
+      marks: marks.exposure,
+      said: Number.isFinite(doseStops) ? texts.doseSaid({ stops: doseStops }) : texts.notExposed,
+    },
+    {
+      name: 'Clearing',
+      marks: marks.clearing,
+      said: stainLeft < 0.006 ? texts.clearedWell : texts.stainLeft({ density: stainLeft.toFixed(2) }),
+    },
+    ...(props.hasFixer
+      ? [
+          {
+            name: 'Fixing',
+            marks: marks.fixing,
+            said:
+              marks.fixing === 0
+                ? texts.notFixed
+                : fixLoss < 0.025
+                  ? texts.fixedWell
+                  : texts.fixTook({ percent: Math.round(100 * fixLoss) }),
+          },
+        ]
+      : []),
+    { name: 'Looks', marks: marks.economy, said: texts.looksSaid({ looks }) },
+  ]
+})
+</script>
+
+<template>
+  <div class="PracticeVerdict">
+    <p class="PracticeVerdict-total">{{ score.marks.total }} of 100</p>
+    <dl aria-label="Marks">
+      <div v-for="row in rows" :key="row.name">
+        <dt>{{ row.name }}</dt>
+        <dd class="PracticeVerdict-marks">{{ row.marks }}</dd>
+        <dd class="PracticeVerdict-said">{{ row.said }}</dd>
+      </div>
+    </dl>
+    <template v-if="causes.length">
+      <SelectField
+        v-model="guess"
+        :label="texts.chooseCause"
+        :options="causes"
+        placeholder="choose a cause"
+      />
+      <p v-if="verdict" role="status">{{ verdict }}</p>
+    </template>
+    <BigTarget label="Practise again" hint="enter" @press="$emit('again')" />
+  </div>
+</template>
+
+<style scoped>
+.PracticeVerdict {
+  display: grid;
+  gap: var(--es-space-4);
+  align-content: start;
+  justify-items: start;
+}
+
+.PracticeVerdict-total {
+  margin: 0;
+  font: 500 var(--es-size-figure)/1.15 var(--es-serif);
+}
+
+dl {
+  display: grid;
+  gap: var(--es-space-3);
+  margin: 0;
+}
+
+dl > div {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 0 var(--es-space-4);
+}
+
+dd {
+  margin: 0;
+}
+
+.PracticeVerdict-said {
+  grid-column: 1 / -1;
+  color: var(--es-quiet);
+}
+
+.PracticeVerdict-marks {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+</style>

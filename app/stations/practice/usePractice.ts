@@ -1,0 +1,142 @@
+import { computed, onUnmounted, reactive, ref } from 'vue'
+import { spoiltBy, stepsOf, type PracticeFault, type PracticeStep } from '@core/simulate/practiceFault'
+import { practiceScore } from '@core/simulate/practiceScore'
+import { UNTOUCHED, USUAL_CONDITIONS, type SheetWork } from '@core/simulate/virtualProcess'
+import { practiceFaults, practiceProcesses } from '@library/practice'
+import { faults } from '@library/faults'
+import { useKeyRows } from '../../state/keys.store'
+import { useWorkroom } from '../../state/workroom.store'
+import { useMarginNotes } from '../../state/margin.store'
+import { texts } from './words'
+
+/** Light of the practice frame, mW/cm², and density of all the ink on its film. */
+const IRRADIANCE = 5
+export const FILM_RANGE = 2.1
+/** The clock of a practice print is looked at so often, ms. */
+const TICK = 100
+/** A print is judged so many hours after it was hung up. */
+const A_DAY = 24
+
+/** Which bath a step fills the time of. */
+const BATHS = { develop: 'developed', clear: 'cleared', fix: 'fixed' } as const
+type Bath = keyof typeof BATHS
+
+/** One practice print: how its sheet is made, its light, its baths, and what it is worth a day later. */
+export function usePractice() {
+  const workroom = useWorkroom()
+  const processId = ref(practiceProcesses[0]?.processId ?? '')
+  const [first] = practiceProcesses
+  if (!first) throw new Error('no process to practise')
+  const process = computed(() => practiceProcesses.find((one) => one.processId === processId.value) ?? first)
+  const options = practiceProcesses.map((one) => ({
+    id: one.processId,
+    name: workroom.definitionOf(one.processId).name,
+  }))
+  const coat = ref<string | undefined>('usual')
+  const air = ref<string | undefined>('50')
+  const hasFault = ref(false)
+  const speed = ref<string | undefined>('60')
+  const fault = ref<PracticeFault | null>(null)
+  const work = reactive<SheetWork>({ ...UNTOUCHED })
+  const step = ref<PracticeStep | 'sheet'>('sheet')
+  const [seconds, looks] = [ref(0), ref(0)]
+  const [isRunning, isOpen] = [ref(false), ref(false)]
+  const guess = ref('')
+
+  const conditions = computed(() =>
+    spoiltBy(
+      {
+        ...USUAL_CONDITIONS,
+        coverage: { thin: 0.6, usual: 1, heavy: 1.5 }[coat.value as 'thin' | 'usual' | 'heavy'],
+        relativeHumidity: { '30': 30, '50': 50, '70': 70 }[air.value as '30' | '50' | '70'],
+      },
+      process.value,
+      fault.value,
+    ),
+  )
+  const steps = computed(() => stepsOf(process.value))
+  const isBath = (one: PracticeStep | 'sheet'): one is Bath => one in BATHS
+  const score = computed(() =>
+    step.value === 'judged' ? practiceScore(process.value, conditions.value, work, looks.value) : null,
+  )
+
+  let before = 0
+  const timer = window.setInterval(() => {
+    const now = performance.now()
+    const passed =
+      ((now - before) / 1000) * { '10': 10, '60': 60, '240': 240 }[speed.value as '10' | '60' | '240']
+    before = now
+    if (!isRunning.value) return
+    seconds.value += passed
+    if (step.value === 'light') work.dose += IRRADIANCE * passed
+    else if (isBath(step.value)) work[BATHS[step.value]] = (work[BATHS[step.value]] ?? 0) + passed
+  }, TICK)
+  onUnmounted(() => window.clearInterval(timer))
+
+  function begin(): void {
+    Object.assign(work, UNTOUCHED)
+    const chosen = practiceFaults[Math.floor(Math.random() * practiceFaults.length)]
+    fault.value = hasFault.value ? (chosen ?? null) : null
+    ;[seconds.value, looks.value, guess.value] = [0, 0, '']
+    ;[isRunning.value, isOpen.value, step.value] = [false, true, 'light']
+  }
+  function toggle(): void {
+    isRunning.value = !isRunning.value
+    if (step.value !== 'light') return
+    // The light is on behind a closed frame.
+    if (isRunning.value) isOpen.value = false
+  }
+  function look(): void {
+    isRunning.value = false
+    isOpen.value = true
+    looks.value++
+  }
+  function next(): void {
+    const at = steps.value.indexOf(step.value as PracticeStep)
+    isRunning.value = false
+    isOpen.value = true
+    seconds.value = 0
+    step.value = steps.value[at + 1] ?? 'judged'
+    if (isBath(step.value)) work[BATHS[step.value]] = 0
+    if (step.value === 'judged') work.hoursDry = A_DAY
+  }
+  const again = () => (step.value = 'sheet')
+
+  const causes = practiceFaults.flatMap(({ causeId }) => {
+    const cause = faults.causes.find(({ id }) => id === causeId)
+    return cause ? [{ id: cause.id, name: cause.name }] : []
+  })
+  const verdict = computed(() => {
+    const name = causes.find(({ id }) => id === fault.value?.causeId)?.name ?? ''
+    if (!guess.value || !name) return ''
+    return guess.value === fault.value?.causeId ? texts.rightCause({ name }) : texts.wrongCause({ name })
+  })
+
+  useKeyRows('Practice', () =>
+    step.value === 'sheet'
+      ? [{ key: ' ', name: 'Coat the sheet', run: begin }]
+      : step.value === 'light' || isBath(step.value)
+        ? [
+            { key: ' ', name: isRunning.value ? 'Stop the time' : 'Start the time', run: toggle },
+            ...(step.value === 'light' ? [{ key: 'o', name: 'Open the frame', run: look }] : []),
+            { key: 'enter', name: 'Go on', run: next },
+          ]
+        : [
+            {
+              key: 'enter',
+              name: step.value === 'dry' ? 'A day later' : 'Practise again',
+              run: step.value === 'dry' ? next : again,
+            },
+          ],
+  )
+  useMarginNotes(() => [
+    ...(fault.value && step.value !== 'judged'
+      ? [{ title: 'Hidden fault', lines: [texts.hiddenFault] }]
+      : []),
+    { title: 'On paper', tone: 'caution' as const, lines: [texts.cautionsHold] },
+  ])
+  return {
+    processId, process, options, coat, air, hasFault, speed, work, step, seconds, looks, isRunning, isOpen, guess,
+    conditions, score, fault, causes, verdict, begin, toggle, look, next, again, isBath,
+  } // prettier-ignore
+}

@@ -1,0 +1,33 @@
+// Every sentence of more than six words that this station says.
+
+export const texts = {
+  nothingIsUsed:
+    'A practice print exists only in numbers: no chemicals are used, and nothing is recorded. Its figures are plausible, not measured; on paper your own test strip decides.',
+  whatToWatch:
+    'Watch the clear edge, where the coat meets the light directly: it shows how far the exposure is. The frame is closed while the light is on; open it to look.',
+  cautionsHold:
+    'The cautions of the real process apply on paper: gloves, goggles, ventilation, and the safety data sheets.',
+  clearUntilWhite: 'Clear until no yellow is left in the whites, and no longer.',
+  fixShort: 'Fix as long as the process asks. Longer lightens the print.',
+  developUntilStill: 'Develop until nothing gets deeper any more.',
+  judgeDry: 'Wet prints look lighter than dry ones. Judge the print a day later.',
+  hiddenFault: 'One thing is wrong with this sheet. Find it when the print is dry.',
+  chooseCause: 'What was wrong with the sheet?',
+  rightCause: ({ name }: { name: string }) => `That was it: ${name}.`,
+  wrongCause: ({ name }: { name: string }) => `It was something else: ${name}.`,
+  doseSaid: ({ stops }: { stops: number }) =>
+    Math.abs(stops) < 0.15
+      ? 'The exposure was right.'
+      : `The exposure was ${Math.abs(stops).toFixed(1)} stops too ${stops > 0 ? 'long' : 'short'}.`,
+  notExposed: 'This sheet was not exposed, or the lamp does not reach its coat.',
+  clearedWell: 'The whites are clear.',
+  stainLeft: ({ density }: { density: string }) =>
+    `Sensitizer is left in the whites (density ${density}): clear longer.`,
+  fixedWell: 'Fixing took next to nothing.',
+  notFixed: 'The print was not fixed for 30 seconds: it will not last.',
+  fixTook: ({ percent }: { percent: number }) => `The fixer took ${percent} % of the density: fix shorter.`,
+  looksSaid: ({ looks }: { looks: number }) =>
+    looks === 0
+      ? 'The frame was not opened before the end.'
+      : `The frame was opened ${looks === 1 ? 'once' : `${looks} times`}. Three looks cost nothing.`,
+} as const
