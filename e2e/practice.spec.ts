@@ -31,7 +31,7 @@ test('a practice print by keyboard: watched, cleared, judged a day later, and no
   const edge = () =>
     canvas.evaluate((shown: HTMLCanvasElement) => shown.getContext('2d')!.getImageData(500, 10, 1, 1).data.slice(0, 3).join()) // prettier-ignore
   const before = await edge()
-  await page.getByText('240 times').click()
+  await page.getByText('240 ×').click()
   await runUntil(page, 4)
   await expect(page.getByText('The frame is closed.')).toBeVisible()
   await page.keyboard.press('o')
@@ -61,7 +61,7 @@ test('a practice print that is spoilt says what was wrong: no light, no clearing
   await page.getByRole('button', { name: 'Coat the sheet' }).click()
   await expect(page.getByText('One thing is wrong with this sheet.')).toBeVisible()
   for (const title of ['Wash and clear', 'Fix', 'Hang to dry', 'A day later']) {
-    await page.getByRole('button', { name: /Done|Next step|Look a day/ }).click()
+    await page.getByRole('button', { name: /Into the baths|Next step|Look a day/ }).click()
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(title)
   }
   await expect(page.getByText('This sheet was not exposed')).toBeVisible()
@@ -74,4 +74,76 @@ test('a practice print that is spoilt says what was wrong: no light, no clearing
   ).toBeVisible()
   await page.getByRole('button', { name: 'Practise again' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Practice')
+})
+
+test('lessons: one failed, one passed, and one that a teacher wrote', async ({ page }) => {
+  await open(page, '/practice/lessons')
+  const list = page.getByRole('list', { name: 'Lessons' })
+  await list.getByRole('link', { name: 'Clearing by eye' }).click()
+  await expect(page.getByText('which should be paper white')).toBeVisible()
+  const toTheEnd = async (minutes: number) => {
+    await page.getByRole('button', { name: 'Coat the sheet' }).click()
+    await page.getByText('240 ×').click()
+    for (;;) {
+      const title = await page.getByRole('heading', { level: 1 }).textContent()
+      if (title === 'Wash and clear' && minutes) await runUntil(page, minutes)
+      if (title === 'A day later') return
+      await page.getByRole('button', { name: /Into the baths|Next step|Look a day/ }).click()
+      await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(title ?? '')
+    }
+  }
+  // Not cleared at all.
+  await toTheEnd(0)
+  await expect(page.getByRole('status').filter({ hasText: 'Not passed yet.' })).toBeVisible()
+  await expect(page.getByText('Clearing: 0, needed 95')).toBeVisible()
+  await page.getByRole('button', { name: 'Practise again' }).click()
+  await toTheEnd(10)
+  await expect(page.getByRole('status').filter({ hasText: 'Passed.' })).toBeVisible()
+  await page.getByRole('link', { name: 'All lessons' }).click()
+  await expect(page.getByText('1 of 14 passed')).toBeVisible()
+
+  const file = page.getByLabel('File of lessons', { exact: true })
+  const json = (lesson: object) => ({
+    name: 'lessons.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ format: 'ember-sheet-lessons', version: 1, lessons: [lesson] })),
+  })
+  const taught = { id: 'taught', title: 'From our class', processId: 'kallitype', sheet: { coverage: 0.5 }, causeId: 'coat-thin', before: 'Look closely.', after: 'It was thin.', aims: {} } // prettier-ignore
+  await file.setInputFiles(json({ ...taught, processId: 'unknown' }))
+  await expect(page.getByText(/is of a process that cannot be practised/)).toBeVisible()
+  await file.setInputFiles(json(taught))
+  await expect(page.getByText('1 of 15 passed')).toBeVisible()
+  await list.getByRole('link', { name: 'From our class' }).click()
+  await expect(page.getByText('Look closely.').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Coat the sheet' }).click()
+  for (const title of ['Develop', 'Wash and clear', 'Fix', 'Hang to dry', 'A day later']) {
+    await page.getByRole('button', { name: /Into the baths|Next step|Look a day/ }).click()
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(title)
+  }
+  await expect(page.getByText('Name the cause to finish this lesson.')).toBeVisible()
+  await pick(page, 'What was wrong with the sheet?', 'Not enough sensitizer')
+  await expect(page.getByText('That was it: Not enough sensitizer.')).toBeVisible()
+  await expect(page.getByText('It was thin.')).toBeVisible()
+})
+
+test('a change is tried before paper is used: from a planned sheet to two ways side by side', async ({
+  page,
+}) => {
+  await open(page, '/coat/begin')
+  await page.getByRole('link', { name: 'Try it first' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Try it first')
+  const [one, other] = [page.getByRole('region', { name: 'One way' }), page.getByRole('region', { name: 'The other way' })] // prettier-ignore
+  const blackOf = async (way: typeof one) =>
+    Number(/black L\* (\d+)/.exec((await way.textContent()) ?? '')?.[1])
+  for (const way of [one, other]) await expect(way.locator('canvas')).toHaveAttribute('data-drawn', /\d/)
+  const before = await blackOf(other)
+  // Three stops less, by key: a paler black.
+  const exposure = other.getByRole('slider', { name: 'Exposure' })
+  await exposure.focus()
+  for (let i = 0; i < 7; i++) await page.keyboard.press('ArrowLeft')
+  await expect(other).toContainText('−3 stops')
+  expect(await blackOf(other)).toBeGreaterThan(before + 5)
+  const sound = await blackOf(one)
+  await one.getByText('Paper with chalk').click()
+  await expect.poll(() => blackOf(one)).toBeGreaterThan(sound + 5)
 })

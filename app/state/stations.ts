@@ -74,7 +74,15 @@ export const stations: readonly Station[] = [
       { name: 'bin', title: 'Bin' },
     ],
   },
-  { name: 'practice', title: 'Practice', pages: [] },
+  {
+    name: 'practice',
+    title: 'Practice',
+    pages: [
+      { name: 'practice', title: 'A print' },
+      { name: 'lessons', title: 'Lessons' },
+      { name: 'try', title: 'Try it first' },
+    ],
+  },
 ]
 
 const STATION: Readonly<Record<SheetPlace, string>> = {

@@ -11,6 +11,7 @@ import FigureValue from '../../kit/FigureValue.vue'
 import LeaveOut from '../../kit/LeaveOut.vue'
 import RoomReading from '../../kit/RoomReading.vue'
 import RowPanel from '../../kit/RowPanel.vue'
+import TryFirst from '../../kit/TryFirst.vue'
 import StationHead from '../../kit/StationHead.vue'
 import ExposureRule from './parts/ExposureRule.vue'
 import GiveMore from './parts/GiveMore.vue'
@@ -173,6 +174,7 @@ const {
           @leave="leaveOut"
         />
       </div>
+      <TryFirst v-if="isWaiting" :process-id="inHand.sheet.process.id" />
       <RoomReading
         v-if="isWaiting"
         :room="inHand.state.room"

@@ -29,7 +29,9 @@ const {
   guess,
   conditions,
   score,
-  fault,
+  lesson,
+  result,
+  hiddenId,
   causes,
   verdict,
   begin,
@@ -69,30 +71,37 @@ const isTimed = computed(() => !['sheet', 'dry', 'judged'].includes(step.value))
 <template>
   <section class="PracticeStation">
     <header>
-      <p class="es-kicker">{{ options.find(({ id }) => id === processId)?.name }}, virtual</p>
+      <p class="es-kicker">
+        {{
+          lesson ? `Lesson: ${lesson.title}` : `${options.find(({ id }) => id === processId)?.name}, virtual`
+        }}
+      </p>
       <h1>{{ TITLES[step] }}</h1>
     </header>
-    <p v-if="HINTS[step]" class="es-quiet">{{ HINTS[step] }}</p>
+    <p v-if="HINTS[step] && !(lesson && step === 'sheet')" class="es-quiet">{{ HINTS[step] }}</p>
 
     <form v-if="step === 'sheet'" @submit.prevent="begin">
-      <FieldGrid>
-        <SelectField v-model="processId" label="Process" :options="options" />
-      </FieldGrid>
-      <ChoiceRow
-        v-model="coat"
-        label="Coat"
-        :options="[
-          { id: 'thin', name: 'thin' },
-          { id: 'usual', name: 'as usual' },
-          { id: 'heavy', name: 'heavy' },
-        ]"
-      />
-      <ChoiceRow
-        v-model="air"
-        label="Humidity, %"
-        :options="['30', '50', '70'].map((id) => ({ id, name: id }))"
-      />
-      <KitCheckbox v-model="hasFault">With a hidden fault</KitCheckbox>
+      <p v-if="lesson" class="PracticeStation-before">{{ lesson.before }}</p>
+      <template v-else>
+        <FieldGrid>
+          <SelectField v-model="processId" label="Process" :options="options" />
+        </FieldGrid>
+        <ChoiceRow
+          v-model="coat"
+          label="Coat"
+          :options="[
+            { id: 'thin', name: 'thin' },
+            { id: 'usual', name: 'as usual' },
+            { id: 'heavy', name: 'heavy' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="air"
+          label="Humidity, %"
+          :options="['30', '50', '70'].map((id) => ({ id, name: id }))"
+        />
+        <KitCheckbox v-model="hasFault">With a hidden fault</KitCheckbox>
+      </template>
       <BigTarget label="Coat the sheet" hint=" " @press="begin" />
     </form>
 
@@ -112,9 +121,9 @@ const isTimed = computed(() => !['sheet', 'dry', 'judged'].includes(step.value))
           v-model="speed"
           label="Time runs"
           :options="[
-            { id: '10', name: '10 times' },
-            { id: '60', name: '60 times' },
-            { id: '240', name: '240 times' },
+            { id: '10', name: '10 ×' },
+            { id: '60', name: '60 ×' },
+            { id: '240', name: '240 ×' },
           ]"
         />
         <div class="PracticeStation-acts">
@@ -134,7 +143,7 @@ const isTimed = computed(() => !['sheet', 'dry', 'judged'].includes(step.value))
           <BigTarget v-if="step === 'light'" quiet label="Open the frame" hint="o" @press="look" />
           <BigTarget
             quiet
-            :label="step === 'light' ? 'Done: into the baths' : 'Next step'"
+            :label="step === 'light' ? 'Into the baths' : 'Next step'"
             hint="enter"
             @press="next"
           />
@@ -146,7 +155,9 @@ const isTimed = computed(() => !['sheet', 'dry', 'judged'].includes(step.value))
         v-model="guess"
         :score="score"
         :has-fixer="!!process.fixLossPerMinute"
-        :causes="fault ? causes : []"
+        :causes="hiddenId ? causes : []"
+        :lesson="lesson"
+        :result="result"
         :verdict="verdict"
         @again="again"
       />
@@ -165,6 +176,11 @@ form {
 
 form > .FieldGrid {
   width: 100%;
+}
+
+.PracticeStation-before {
+  margin: 0;
+  font-size: var(--es-size-lead);
 }
 
 .PracticeStation-bench {

@@ -1,4 +1,4 @@
-import { computed, onUnmounted, reactive, ref } from 'vue'
+import { computed, onUnmounted, reactive, ref, watch } from 'vue'
 import { spoiltBy, stepsOf, type PracticeFault, type PracticeStep } from '@core/simulate/practiceFault'
 import { practiceScore } from '@core/simulate/practiceScore'
 import { UNTOUCHED, USUAL_CONDITIONS, type SheetWork } from '@core/simulate/virtualProcess'
@@ -6,11 +6,14 @@ import { practiceFaults, practiceProcesses } from '@library/practice'
 import { faults } from '@library/faults'
 import { useKeyRows } from '../../state/keys.store'
 import { useWorkroom } from '../../state/workroom.store'
+import { useRoute } from 'vue-router'
+import { lessonResult } from '@core/simulate/lesson'
 import { useMarginNotes } from '../../state/margin.store'
+import { useLessons } from './lessons.store'
 import { texts } from './words'
 
 /** Light of the practice frame, mW/cm², and density of all the ink on its film. */
-const IRRADIANCE = 5
+export const IRRADIANCE = 5
 export const FILM_RANGE = 2.1
 /** The clock of a practice print is looked at so often, ms. */
 const TICK = 100
@@ -23,8 +26,9 @@ type Bath = keyof typeof BATHS
 
 /** One practice print: how its sheet is made, its light, its baths, and what it is worth a day later. */
 export function usePractice() {
-  const workroom = useWorkroom()
-  const processId = ref(practiceProcesses[0]?.processId ?? '')
+  const [workroom, lessons, route] = [useWorkroom(), useLessons(), useRoute()]
+  const lesson = computed(() => lessons.lessonOf(String(route.query.lesson ?? '')))
+  const processId = ref(lesson.value?.processId ?? practiceProcesses[0]?.processId ?? '')
   const [first] = practiceProcesses
   if (!first) throw new Error('no process to practise')
   const process = computed(() => practiceProcesses.find((one) => one.processId === processId.value) ?? first)
@@ -49,6 +53,7 @@ export function usePractice() {
         ...USUAL_CONDITIONS,
         coverage: { thin: 0.6, usual: 1, heavy: 1.5 }[coat.value as 'thin' | 'usual' | 'heavy'],
         relativeHumidity: { '30': 30, '50': 50, '70': 70 }[air.value as '30' | '50' | '70'],
+        ...lesson.value?.sheet,
       },
       process.value,
       fault.value,
@@ -76,7 +81,7 @@ export function usePractice() {
   function begin(): void {
     Object.assign(work, UNTOUCHED)
     const chosen = practiceFaults[Math.floor(Math.random() * practiceFaults.length)]
-    fault.value = hasFault.value ? (chosen ?? null) : null
+    fault.value = hasFault.value && !lesson.value ? (chosen ?? null) : null
     ;[seconds.value, looks.value, guess.value] = [0, 0, '']
     ;[isRunning.value, isOpen.value, step.value] = [false, true, 'light']
   }
@@ -106,10 +111,23 @@ export function usePractice() {
     const cause = faults.causes.find(({ id }) => id === causeId)
     return cause ? [{ id: cause.id, name: cause.name }] : []
   })
+  /** Cause of what is wrong with this sheet without a word. */
+  const hiddenId = computed(() => lesson.value?.causeId ?? fault.value?.causeId ?? '')
+  const result = computed(() =>
+    lesson.value && score.value && (!lesson.value.causeId || guess.value)
+      ? lessonResult(lesson.value, score.value, guess.value)
+      : null,
+  )
+  watch(result, (one) => one?.isPassed && lesson.value && lessons.pass(lesson.value.id))
+  // Another lesson, or none: a new sheet.
+  watch(lesson, (one) => {
+    if (one) processId.value = one.processId
+    step.value = 'sheet'
+  })
   const verdict = computed(() => {
-    const name = causes.find(({ id }) => id === fault.value?.causeId)?.name ?? ''
+    const name = causes.find(({ id }) => id === hiddenId.value)?.name ?? ''
     if (!guess.value || !name) return ''
-    return guess.value === fault.value?.causeId ? texts.rightCause({ name }) : texts.wrongCause({ name })
+    return guess.value === hiddenId.value ? texts.rightCause({ name }) : texts.wrongCause({ name })
   })
 
   useKeyRows('Practice', () =>
@@ -130,6 +148,9 @@ export function usePractice() {
           ],
   )
   useMarginNotes(() => [
+    ...(lesson.value && step.value !== 'sheet'
+      ? [{ title: lesson.value.title, lines: [lesson.value.before] }]
+      : []),
     ...(fault.value && step.value !== 'judged'
       ? [{ title: 'Hidden fault', lines: [texts.hiddenFault] }]
       : []),
@@ -137,6 +158,6 @@ export function usePractice() {
   ])
   return {
     processId, process, options, coat, air, hasFault, speed, work, step, seconds, looks, isRunning, isOpen, guess,
-    conditions, score, fault, causes, verdict, begin, toggle, look, next, again, isBath,
+    conditions, score, lesson, result, hiddenId, causes, verdict, begin, toggle, look, next, again, isBath,
   } // prettier-ignore
 }

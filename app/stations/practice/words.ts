@@ -12,6 +12,21 @@ export const texts = {
   developUntilStill: 'Develop until nothing gets deeper any more.',
   judgeDry: 'Wet prints look lighter than dry ones. Judge the print a day later.',
   hiddenFault: 'One thing is wrong with this sheet. Find it when the print is dry.',
+  lessonsTaken: ({ count }: { count: number }) =>
+    `${count === 1 ? 'One lesson was' : `${count} lessons were`} added.`,
+  lessonsAreApart:
+    'Each takes a few minutes. Which ones you passed is kept on this device, apart from your records.',
+  teachersFile:
+    'A lesson is a few lines of JSON: its sheet, what to notice, and the marks to reach. The format is in docs/lessons.md.',
+  lessonPassed: 'Passed. What happened:',
+  lessonFailed: 'Not passed yet. What happened:',
+  aimSaid: ({ name, wanted, reached }: { name: string; wanted: number; reached: number }) =>
+    `${name}: ${reached}, needed ${wanted}`,
+  nameTheCause: 'Name the cause to finish this lesson.',
+  whatTryingShows:
+    'Two ways to make the same print, finished and dry. Set what you would change, and compare. The exposure is counted in stops from the best one of a usual sheet.',
+  tryingIsNoRecord:
+    'Nothing is recorded or used. The figures of the virtual coat are plausible, not measured: they show in which direction a change goes, not how far.',
   chooseCause: 'What was wrong with the sheet?',
   rightCause: ({ name }: { name: string }) => `That was it: ${name}.`,
   wrongCause: ({ name }: { name: string }) => `It was something else: ${name}.`,

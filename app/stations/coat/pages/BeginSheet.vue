@@ -8,6 +8,7 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import KitButton from '../../../kit/KitButton.vue'
 import MakeIt from '../../../kit/MakeIt.vue'
 import FigureValue from '../../../kit/FigureValue.vue'
+import TryFirst from '../../../kit/TryFirst.vue'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
 import QuantityField from '../../../kit/QuantityField.vue'
@@ -82,6 +83,7 @@ const route = useRoute()
         hint="enter"
         @press="save"
       />
+      <TryFirst :process-id="processId" />
     </header>
     <div class="BeginSheet-row">
       <SelectField v-model="processId" class="BeginSheet-process" label="Process" :options="processOptions" />

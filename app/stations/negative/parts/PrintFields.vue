@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import type { Refusal } from '@core/errors'
+import { computed } from 'vue'
+import TryFirst from '../../../kit/TryFirst.vue'
+import { useWorkroom } from '../../../state/workroom.store'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import SelectField from '../../../kit/SelectField.vue'
 import TextField from '../../../kit/TextField.vue'
@@ -13,6 +16,8 @@ const props = defineProps<{
   curves: readonly { id: string; name: string }[]
   fault: Refusal | undefined
 }>()
+const workroom = useWorkroom()
+const sheet = computed(() => (props.draft.sheetId ? workroom.find(props.draft.sheetId) : null))
 const faultOf = (field: string) => (props.fault?.field === field ? props.fault : undefined)
 </script>
 
@@ -25,5 +30,6 @@ const faultOf = (field: string) => (props.fault?.field === field ? props.fault :
       <TextField v-model="draft.size" label="Picture size" :fault="faultOf('size')" />
       <TextField v-model="draft.resolution" label="Resolution, ppi" :fault="faultOf('resolution')" />
     </FieldGrid>
+    <TryFirst v-if="sheet" :process-id="sheet.sheet.process.id" />
   </div>
 </template>

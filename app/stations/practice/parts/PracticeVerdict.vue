@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import type { PracticeScore } from '@core/simulate/practiceScore'
 import BigTarget from '../../../kit/BigTarget.vue'
 import SelectField from '../../../kit/SelectField.vue'
+import type { Lesson } from '@core/schema/lesson'
+import type { LessonResult } from '@core/simulate/lesson'
 import { texts } from '../words'
 
 /** What a practice print is worth, decision by decision, and what was wrong with its sheet. */
@@ -11,10 +13,19 @@ const props = defineProps<{
   hasFixer: boolean
   causes: readonly { id: string; name: string }[]
   verdict: string
+  lesson: Lesson | null
+  result: LessonResult | null
 }>()
 defineEmits<{ again: [] }>()
 const guess = defineModel<string>({ required: true })
 
+const AIMS = {
+  exposure: 'Exposure',
+  clearing: 'Clearing',
+  fixing: 'Fixing',
+  economy: 'Looks',
+  cause: 'Cause',
+} as const
 const rows = computed(() => {
   const { doseStops, stainLeft, fixLoss, looks, marks } = props.score
   return [
@@ -66,6 +77,21 @@ const rows = computed(() => {
       />
       <p v-if="verdict" role="status">{{ verdict }}</p>
     </template>
+    <template v-if="lesson">
+      <p v-if="!result">{{ texts.nameTheCause }}</p>
+      <template v-else>
+        <p role="status">
+          <strong>{{ result.isPassed ? texts.lessonPassed : texts.lessonFailed }}</strong>
+          {{ lesson.after }}
+        </p>
+        <ul aria-label="What the lesson needed">
+          <li v-for="row in result.rows" :key="row.name">
+            {{ texts.aimSaid({ name: AIMS[row.name], wanted: row.wanted, reached: row.reached }) }}
+          </li>
+        </ul>
+        <RouterLink :to="{ name: 'lessons' }">All lessons</RouterLink>
+      </template>
+    </template>
     <BigTarget label="Practise again" hint="enter" @press="$emit('again')" />
   </div>
 </template>
@@ -81,6 +107,12 @@ const rows = computed(() => {
 .PracticeVerdict-total {
   margin: 0;
   font: 500 var(--es-size-figure)/1.15 var(--es-serif);
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
 }
 
 dl {

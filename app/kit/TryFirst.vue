@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { practiceProcesses } from '@library/practice'
+
+/** The way to a virtual print of a process, before paper is used; nothing where it cannot be practised. */
+const props = defineProps<{ processId: string }>()
+const isThere = computed(() => practiceProcesses.some((one) => one.processId === props.processId))
+</script>
+
+<template>
+  <RouterLink v-if="isThere" class="TryFirst" :to="{ name: 'try', query: { process: processId } }">
+    Try it first
+  </RouterLink>
+</template>
