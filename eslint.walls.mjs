@@ -39,6 +39,7 @@ export const STATIONS = [
   'negative',
   'light',
   'wet',
+  'practice',
   'prints',
   'processes',
   'workroom',

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './test.ts'
+import { slope } from './negatives.ts'
 import { expectDim, open, pick } from './workroom.ts'
 
 /** Lets the time of a practice print run until its clock has passed so many minutes. */
@@ -56,10 +57,17 @@ test('a practice print that is spoilt says what was wrong: no light, no clearing
   page,
 }) => {
   await open(page, '/practice')
+  const picture = page.getByLabel('Own picture', { exact: true })
+  await picture.setInputFiles({ name: 'x.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') })
+  await expect(page.getByText('not a supported picture')).toBeVisible()
+  await picture.setInputFiles({ name: 'slope.jpg', mimeType: 'image/jpeg', buffer: await slope(400, 300) })
+  await expect(page.getByRole('button', { name: 'The drawn negative' })).toBeVisible()
   await pick(page, 'Process', /Van Dyke/, 'Van')
   await page.getByText('With a hidden fault').click()
   await page.getByRole('button', { name: 'Coat the sheet' }).click()
   await expect(page.getByText('One thing is wrong with this sheet.')).toBeVisible()
+  // The picture with clear film all round: 400 pixels are brought to no more than they are.
+  await expect(page.getByLabel('The practice print now')).toHaveAttribute('width', '428')
   for (const title of ['Wash and clear', 'Fix', 'Hang to dry', 'A day later']) {
     await page.getByRole('button', { name: /Into the baths|Next step|Look a day/ }).click()
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(title)

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { bestDose, answerTo, depthOf, virtualSheet } from '@core/simulate/virtualPrint'
 import { colourAt, printPicture } from '@core/simulate/printPicture'
+import { negativeOfPicture } from '@core/simulate/practiceNegative'
 import { practiceScore } from '@core/simulate/practiceScore'
 import {
   UNTOUCHED,
@@ -161,5 +162,18 @@ describe('what a coat depends on', () => {
   it('answers all of a lamp up to its best, half of it in the middle, and nothing beyond its end', () => {
     const reach = { bestNanometres: { value: 400, standing: 'practice' as const }, toNanometres: { value: 440, standing: 'practice' as const } } // prettier-ignore
     expect([380, 400, 420, 440, 500].map((nm) => +answerTo(nm, reach).toFixed(6))).toEqual([1, 1, 0.5, 0, 0])
+  })
+})
+
+describe('a negative of one’s own picture', () => {
+  it('has as much ink as the picture is light, with clear film all round', () => {
+    const picture = { width: 3, height: 2, data: Float32Array.of(0, 0.1841865, 1, 2, 0.5, 0) }
+    const { width, height, data } = negativeOfPicture(picture)
+    expect([width, height]).toEqual([19, 18])
+    const at = (x: number, y: number) => data[(y + 8) * width + x + 8]!
+    // L* of 18.4 % of the light is 50 (CIE 15).
+    expect([at(0, 0), at(1, 0), at(2, 0), at(0, 1)].map((one) => +one.toFixed(3))).toEqual([0, 0.5, 1, 1])
+    expect(data[0]).toBe(0)
+    expect(at(3, 0)).toBe(0)
   })
 })

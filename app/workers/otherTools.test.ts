@@ -84,7 +84,7 @@ describe('files that other programs wrote', () => {
       }),
   )
 
-  it('a camera is told by what ExifTool wrote', () => {
+  it('a camera is known by what ExifTool wrote', () => {
     expect(isByCamera(stored('camera.jpg'))).toBe(true)
     expect(isByCamera(stored('deep.png'))).toBe(false)
   })

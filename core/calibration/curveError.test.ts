@@ -45,12 +45,23 @@ describe('what a curve may be off', () => {
     const plan = { steps: 31, repeats: 2, isScattered: true, hasStrip: false, seed: 1, tag: 0 }
     const patches = chart(0.3).map(({ ink, densities }) => ({ ink, densities: [...densities] }))
     const check = { at: 1, by: 'scan' as const, patches: [], mean: 0, worst: 0, isUsed: true, scanError: 2.5 }
-    const calibration = { patches, chart: plan, checks: [], by: 'scan' as const, scanError: 1 }
+    const calibration = {
+      patches,
+      chart: plan,
+      checks: [],
+      by: 'scan' as const,
+      scanError: 1,
+      aim: 'lightness' as const,
+    }
     expect(errorOfCalibration(calibration, curve)).toEqual({ total: curveError(curve, 1, 1), scan: 1 })
     expect(errorOfCalibration({ ...calibration, checks: [check] }, curve)).toEqual({
       total: curveError(curve, 2, 2.5),
       scan: 2.5,
     })
+    // Of a scan whose scale was not kept, as of earlier versions, the white alone is taken to have been known.
+    const older = { ...calibration, scanError: undefined }
+    expect(errorOfCalibration(older, curve)?.scan).toBeCloseTo(of({}), 9)
+    expect(errorOfCalibration({ ...older, by: 'instrument' as const }, curve)?.scan).toBe(0)
     const elsewhere = { ...calibration, by: 'curve' as const, scanError: undefined }
     expect(errorOfCalibration(elsewhere, curve)).toBeNull()
     expect(errorOfCalibration({ ...elsewhere, checks: [check] }, curve)).not.toBeNull()

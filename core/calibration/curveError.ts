@@ -24,11 +24,11 @@ export interface ScanScale {
 type Truth = (density: number) => number
 
 /**
- * Light that strays into a picture where nothing tells how much, as a share of its white: of a scanner, and of a camera
+ * Light that strays into a picture where nothing shows how much, as a share of its white: of a scanner, and of a camera
  * with its lens; common practice, from memory.
  */
 const STRAY = { scanner: 0.012, camera: 0.025 }
-/** How far a camera bends the middle tones where nothing tells how, L*; as telephones do, from memory. */
+/** How far a camera bends the middle tones where nothing shows how, L*; as telephones do, from memory. */
 const BENT = 6
 /** What is left of a reflection that was taken off, L*. */
 const GLARED = 0.6
@@ -113,12 +113,17 @@ export function scanErrorOf(
  * @returns L*; `null` of a curve made elsewhere until a check has corrected it, since no one knows.
  */
 export function errorOfCalibration(
-  of: Pick<Calibration, 'patches' | 'chart' | 'checks' | 'by' | 'scanError'>,
-  curve: Pick<NegativeCurve, 'error'>,
+  of: Pick<Calibration, 'patches' | 'chart' | 'checks' | 'by' | 'scanError' | 'aim'>,
+  curve: NegativeCurve,
 ): { total: number; scan: number } | null {
   const used = of.checks.filter(({ isUsed }) => isUsed)
-  const told = of.by === 'curve' ? 0 : sheetsOf(of)
-  if (told + used.length === 0) return null
-  const scan = Math.max(of.scanError ?? 0, ...used.map(({ scanError }) => scanError ?? 0))
-  return { total: curveError(curve, told + used.length, scan), scan }
+  const read = of.by === 'curve' ? 0 : sheetsOf(of)
+  if (read + used.length === 0) return null
+  // A scan of which nothing was kept was scaled by its white at least.
+  const least = { by: 'white', isByCamera: false, isGlared: false } as const
+  const errors = [of, ...used].map(({ by, scanError }) =>
+    by === 'scan' ? (scanError ?? scaleError(curve, of.aim, least)) : 0,
+  )
+  const scan = Math.max(...errors)
+  return { total: curveError(curve, read + used.length, scan), scan }
 }

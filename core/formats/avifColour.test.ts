@@ -23,13 +23,13 @@ const numbered = (primaries: number, curve: number) =>
   ])
 
 describe('the colours of an AVIF', () => {
-  it('are told by its profile', async () => {
+  it('are known by its profile', async () => {
     expect(avifColour(await avif())).toBe('srgb')
     expect(avifColour(await avif('srgb'))).toBe('srgb')
     expect(avifColour(await avif('p3'))).toBe('wide')
   })
 
-  it('are told by their numbers', () => {
+  it('are known by their numbers', () => {
     expect(avifColour(numbered(1, 13))).toBe('srgb')
     expect(avifColour(numbered(12, 13))).toBe('wide')
     expect(avifColour(numbered(9, 14))).toBe('wide')

@@ -7,7 +7,7 @@ const jpeg = (exif?: Record<string, string>) => {
 }
 
 describe('a picture of a camera', () => {
-  it('is told by its exposure', async () => {
+  it('is known by its exposure', async () => {
     expect(isByCamera(await jpeg({ ExposureTime: '1/60' }))).toBe(true)
     expect(isByCamera(await jpeg({ FNumber: '28/10' }))).toBe(true)
   })

@@ -21,7 +21,7 @@ describe('a curve comes back in', () => {
     for (const tone of even) expect(back(tone)).toBeCloseTo(inkOf(bent)(tone), 2)
   })
 
-  it('a .cube is laid on a grey picture in sRGB: a code of a half is L* 53.4', () => {
+  it('a .cube is for a grey picture in sRGB: a code of a half is L* 53.4', () => {
     const rows = curveCube(bent, 'Rag').split('\n').filter((line) => /^\d/.test(line)) // prettier-ignore
     // CIE L* of code 128: 53.59, as colour tables have it.
     expect(lightnessOfCode(128 / 255)).toBeCloseTo(53.59, 1)
@@ -72,7 +72,7 @@ describe('a curve taken at its word', () => {
     for (const tone of even) expect(Math.abs(again(tone) - inkOf(bent)(tone))).toBeLessThan(0.008)
   })
 
-  it('also where it stands still at its ends', () => {
+  it('also where it is level at its ends', () => {
     const flat = { tones: even, inks: even.map((x) => Math.min(1, Math.max(0, 1.4 * x - 0.2))) }
     const again = inkOf(solveCurve(patchesOfCurve(flat, 0.08, 1.4)))
     expect([again(0), again(1)].map((one) => +one.toFixed(3))).toEqual([0, 1])

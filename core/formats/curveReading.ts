@@ -23,8 +23,8 @@ const ROUNDED = 0.004
 /**
  * Reads a curve that another program made: a 1D table in .cube, or CSV of two columns.
  *
- * A curve that falls is one from the picture to its negative; one that rises is laid on the picture before it is inverted.
- * Numbers are shares, percent or eight-bit codes, as the largest of them tells.
+ * A curve that falls is one from the picture to its negative; one that rises is applied to the picture before it is inverted.
+ * Numbers are shares, percent or eight-bit codes, as the largest of them shows.
  *
  * @param scale of the tones, where the file does not name it.
  * @throws CoreError `no-curve`, `not-a-number`, `colour`, `turns`.
@@ -134,7 +134,7 @@ export function patchesOfCurve(
   if (!(black - white > 0.2))
     throw refuse('no-curve', 'The black is not darker than the white.', 'Enter the densities of a print through this curve.') // prettier-ignore
   const [dark, light] = [lightnessFromDensity(black), lightnessFromDensity(white)]
-  // Where ink stands still, the tones in the middle of that stretch say most of what it prints.
+  // Where ink is level, the tones in the middle of that stretch say most of what it prints.
   const byInk = new Map<number, number[]>()
   inks.forEach((ink, i) => byInk.set(ink, [...(byInk.get(ink) ?? []), tones[i] ?? 0]))
   return [...byInk].map(([ink, own]) => {

@@ -23,7 +23,7 @@ const rowsOf = (curve: Curve, toneAt: (share: number) => number): { tone: number
 const evenly = (share: number) => share
 
 /**
- * A curve as a 1D lookup table, to be laid on a grey picture in sRGB in an image editor: in goes the coded value of the
+ * A curve as a 1D lookup table, to be applied to a grey picture in sRGB in an image editor: in goes the coded value of the
  * picture, out comes the coded value of a negative that prints it, all the ink being black.
  *
  * @param curve from tone to ink.

@@ -24,7 +24,7 @@ export interface ChartScan {
   lightRange: number
   /** How much deeper one column or row of the coat printed than another, as a share; it has been taken out. */
   coatRange: number
-  /** Anchors from a tablet that lies beside the chart, over its white ground; `null` where none was asked for. */
+  /** Anchors from a tablet beside the chart, over its white ground; `null` where none was asked for. */
   tablet: Anchor[] | null
   pixelsPerMillimetre: number
   isMirrored: boolean
@@ -38,7 +38,7 @@ const LEAST_PIXELS_PER_MILLIMETRE = 2.5
 export interface ScanKnown {
   /** How many pixels have each 8-bit code of the green channel, shape (256,): shows whether a picture was stretched. */
   codes?: ArrayLike<number> | undefined
-  /** Densities of the steps of a tablet that lies beside the chart, lightest first. */
+  /** Densities of the steps of a tablet beside the chart, lightest first. */
   tablet?: readonly number[] | undefined
   /** The file says that a camera took it. */
   isByCamera?: boolean | undefined
@@ -99,7 +99,7 @@ export function scanChart(picture: GreyPicture, known: ScanKnown = {}): ChartSca
 
 /** A coat that prints so much deeper in one column or row than in another is worth a word. */
 const STREAKS = 0.12
-/** A slant by which a camera is told from a scanner: how much longer one side of the chart is than the one across. */
+/** A slant by which a camera is distinguished from a scanner: how much longer one side of the chart is than the one across. */
 const SLANT = 0.006
 
 /** Whether the picture was taken by hand: one side of the chart is further away than the other. */

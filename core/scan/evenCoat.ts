@@ -15,9 +15,9 @@ export interface EvenCoat {
 /** Lighter patches have too little density for the noise of a scan to leave a share of it. */
 const DEEP_ENOUGH = 0.15
 const ROUNDS = 6
-/** Fewer patches than this tell nothing of a coat. */
+/** Fewer patches than this say nothing of a coat. */
 const FEWEST = 40
-/** Which kind of unevenness it is, is told by so many patches. */
+/** Which kind of unevenness it is, is found from so many patches. */
 const TELLING = 100
 /** Of how far apart two places are alike in a coat, across and down the sheet, mm: what is tried. */
 const REACHES = [8, 20, 50, 160]
@@ -52,16 +52,16 @@ interface Deviation {
  * @see Rasmussen & Williams, Gaussian Processes for Machine Learning, ch. 2 and 5; from memory
  */
 export function evenCoat(patches: readonly ScannedPatch[], plan: ChartPlan): EvenCoat {
-  const told = patches.filter(({ damage }) => !damage)
+  const sound = patches.filter(({ damage }) => !damage)
   const even = { patches: [...patches], range: 0 }
-  // Tones in their order are one row's own, so that the coat cannot be told from them.
-  if (!plan.isScattered || told.length < FEWEST) return even
+  // Tones in their order are one row's own, so that the coat cannot be separated from them.
+  if (!plan.isScattered || sound.length < FEWEST) return even
   let shares = new Map<ScannedPatch, number>()
   let way: Unevenness | null = null
   for (let round = 0; round < ROUNDS; round++) {
     const evened = (one: ScannedPatch) => one.density / (1 + (shares.get(one) ?? 0))
-    const toneOf = toneRow(told, evened)
-    const deviations = told.flatMap((one) => {
+    const toneOf = toneRow(sound, evened)
+    const deviations = sound.flatMap((one) => {
       const tone = toneOf(one.step)
       return tone < DEEP_ENOUGH ? [] : [{ ...placeOf(one), off: one.density / tone - 1, weight: tone ** 2 }]
     })

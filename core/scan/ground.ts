@@ -3,9 +3,9 @@ import { solveLinear, type Point } from '../negative/homography'
 import { mean, median, robustSpread, sumOf } from '../quantity/statistics'
 import type { Seen } from './findChart'
 
-/** Light over which readings are told apart from nothing at all; about a tenth of the first 8-bit code. */
+/** Light over which readings differ from no light at all; about a tenth of the first 8-bit code. */
 export const DARKEST = 3e-5
-/** A picture's lightest codes: what is clipped ends up here, whatever a JPEG did to it. */
+/** A picture's lightest codes: what is clipped ends up here, also after a JPEG changed them a little. */
 const CLIPPED = 0.99
 
 /** How a sheet is lit, from the white ground between its patches. */

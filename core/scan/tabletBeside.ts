@@ -40,7 +40,7 @@ export interface TabletStep {
 }
 
 /**
- * Finds a step tablet that lies beside the chart in its picture, its steps along one side of the film.
+ * Finds a step tablet that is beside the chart in its picture, its steps along one side of the film.
  *
  * @param densities of the steps, lightest first, 3 or more.
  * @throws CoreError `not-a-tablet`.

@@ -31,8 +31,8 @@ interface Round {
   warnings: ScanWarning[]
 }
 
-/** A chart and its check in a world: printed, read, and what the curve is off, by truth and by what the app says. */
-async function twoRounds(world: World, seed: number, knowsBlack: boolean): Promise<[Round, Round]> {
+/** A chart, and its check, in a world: printed, read, and what the curve is off, by truth and by what the app says. */
+async function rounds(world: World, seed: number, knowsBlack: boolean, count: 1 | 2): Promise<Round[]> {
   const print = processOf(world, seed)
   // A densitometer shows two places.
   const shown = (density: number) => Math.round(100 * density) / 100
@@ -48,16 +48,18 @@ async function twoRounds(world: World, seed: number, knowsBlack: boolean): Promi
     isByCamera: scan.warnings.includes('by-camera'),
     isGlared: scan.warnings.includes('glare'),
   })
-  const plan = { ...PLAN, tag: tagOf(curve) }
-  const checked = await read(plan, 40, inkOf(curve))
-  const check = checkPatchesOf(plan, readingsOf(checked, by), inkOf(curve))
-  const corrected = solveCurve(refinedPatches(patches, check))
   const round = (of: typeof curve, sheets: number, { warnings }: typeof scan): Round => ({
     truth: trueError(print, inkOf(of)),
     stated: curveError(of, sheets, scale),
     warnings,
   })
-  return [round(curve, 1, scan), round(corrected, 2, checked)]
+  const first = round(curve, 1, scan)
+  if (count === 1) return [first]
+  const plan = { ...PLAN, tag: tagOf(curve) }
+  const checked = await read(plan, 40, inkOf(curve))
+  const check = checkPatchesOf(plan, readingsOf(checked, by), inkOf(curve))
+  const corrected = solveCurve(refinedPatches(patches, check))
+  return [first, round(corrected, 2, checked)]
 }
 
 const SEEDS = Array.from({ length: samples(1, 10) }, (_, seed) => seed)
@@ -70,23 +72,23 @@ describe('charts that nothing of ours has drawn, photographed or scanned', () =>
     ['brown', 1.2],
     ['flatbed', 1.2],
   ]
-  it.each(someOf(3, worlds))('print in two rounds within the aim: %s, %d L*', async (name, most) => {
+  it.each(someOf(2, worlds))('print in two rounds within the aim: %s, %d L*', async (name, most) => {
     for (const seed of SEEDS) {
-      const [, second] = await twoRounds(WORLDS[name], seed, true)
+      const [, second] = (await rounds(WORLDS[name], seed, true, 2)) as [Round, Round]
       expect(second.truth).toBeLessThan(most)
       expect(second.truth).toBeLessThan(second.stated)
     }
   })
 
   it('without a tablet a telephone is far off, and the app says so', async () => {
-    const [first] = await twoRounds(WORLDS.untold, 1, true)
+    const [first] = (await rounds(WORLDS.untold, 1, true, 1)) as [Round]
     expect(first.truth).toBeGreaterThan(3)
     expect(first.stated).toBeGreaterThan(first.truth)
     expect(first.warnings).toContain('by-camera')
   })
 
   it('a reflection is taken off, and named', async () => {
-    const [first] = await twoRounds(WORLDS.glared, 1, true)
+    const [first] = (await rounds(WORLDS.glared, 1, true, 1)) as [Round]
     expect(first.warnings).toContain('glare')
     expect(first.truth).toBeLessThan(1.2)
   })
@@ -99,14 +101,13 @@ describe('charts that nothing of ours has drawn, photographed or scanned', () =>
 
   if (LONG_TESTS)
     it('what the app states covers the truth in 95 of 100 cases, and is not four times as much', async () => {
-      const rounds: Round[] = []
+      const all: Round[] = []
       for (const world of Object.values<World>(WORLDS))
         for (const knowsBlack of [false, true])
-          for (const seed of SEEDS.slice(0, 4))
-            rounds.push(...(await twoRounds(world, seed + 100, knowsBlack)))
-      const covered = rounds.filter(({ truth, stated }) => truth <= stated).length / rounds.length
+          for (const seed of SEEDS.slice(0, 4)) all.push(...(await rounds(world, seed + 100, knowsBlack, 2)))
+      const covered = all.filter(({ truth, stated }) => truth <= stated).length / all.length
       expect(covered).toBeGreaterThanOrEqual(0.95)
-      const typical = rounds.map(({ truth, stated }) => stated / truth).sort((a, b) => a - b)
+      const typical = all.map(({ truth, stated }) => stated / truth).sort((a, b) => a - b)
       expect(typical[Math.floor(typical.length / 2)]).toBeLessThan(4)
     })
 })

@@ -1,4 +1,5 @@
 import type { GreyPicture } from '../negative/resample'
+import { lightnessOf } from '../negative/tone'
 import { seededRandom } from '../quantity/random'
 
 /** Size of the negative that is drawn for practice, and of its clear edge, which shows the margin of the coat. */
@@ -32,4 +33,20 @@ export function practiceNegative(): GreyPicture {
       data[y * WIDTH + x] = Math.min(1, Math.max(0, ink))
     }
   return { width: WIDTH, height: HEIGHT, data }
+}
+
+/**
+ * A negative of a picture, as much ink as it is light, with clear film all round.
+ *
+ * @param picture linear light of 0 to 1.
+ */
+export function negativeOfPicture({ width, height, data }: GreyPicture): GreyPicture {
+  const edge = Math.max(8, Math.round(0.036 * Math.max(width, height)))
+  const [wide, high] = [width + 2 * edge, height + 2 * edge]
+  const ink = new Float32Array(wide * high)
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      ink[(y + edge) * wide + x + edge] =
+        Math.min(100, Math.max(0, lightnessOf(data[y * width + x] ?? 0))) / 100
+  return { width: wide, height: high, data: ink }
 }

@@ -5,7 +5,7 @@ import { db } from '../../storage/db'
 type Start = Pick<Calibration, 'name' | 'chart' | 'film'> &
   Partial<Pick<Calibration, 'processId' | 'paperId' | 'lightId' | 'seconds' | 'patches'>>
 
-/** Begins a calibration; one with patches has them from a curve made elsewhere. @returns its id. */
+/** Starts a calibration; one with patches has them from a curve made elsewhere. @returns its id. */
 export async function beginCalibration(start: Start): Promise<string> {
   const [id, at] = [uuid(), Date.now()]
   await db.calibrations.add(

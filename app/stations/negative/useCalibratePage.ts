@@ -27,9 +27,9 @@ export function useCalibratePage() {
     useRouter(),
   ]
   const { all, isLoaded } = useCalibrations()
-  /** What is begun: a chart, or a curve from elsewhere. */
-  const beginning = ref<'chart' | 'curve' | null>(null)
-  const isBeginning = computed(() => beginning.value !== null)
+  /** What is made: a chart, or a curve from elsewhere. */
+  const creating = ref<'chart' | 'curve' | null>(null)
+  const isBeginning = computed(() => creating.value !== null)
   const imported = shallowRef<ImportedCurve | null>(null)
   const options = (list: readonly { id: string; name: string }[]) =>
     list.map(({ id, name }) => ({ id, name }))
@@ -86,11 +86,11 @@ export function useCalibratePage() {
       const id = await beginCalibration({
         name:
           name.value.trim() ||
-          (beginning.value === 'curve' && imported.value?.title) ||
+          (creating.value === 'curve' && imported.value?.title) ||
           `${workroom.definitionOf(processId.value).name}, ${dateOf(now.now, now.now)}`,
         chart: chart.value,
         film: film.value.trim(),
-        ...(beginning.value === 'curve' && imported.value && { patches: imported.value.patches }),
+        ...(creating.value === 'curve' && imported.value && { patches: imported.value.patches }),
         ...(processId.value && { processId: processId.value }),
         ...(paperId.value && { paperId: paperId.value }),
         ...(lightId.value && { lightId: lightId.value }),
@@ -127,7 +127,7 @@ export function useCalibratePage() {
     now,
     all,
     isLoaded,
-    beginning,
+    creating,
     isBeginning,
     imported,
     options,

@@ -35,7 +35,7 @@ export function useReadChart(
   const white = ref('0.08')
   const black = ref('')
   const tablet = shallowRef<Anchor[] | null>(null)
-  /** Densities of a tablet that lies beside the chart in its picture. */
+  /** Densities of a tablet beside the chart in its picture. */
   const beside = shallowRef<number[] | null>(null)
   const lastFile = shallowRef<File | null>(null)
   const scan = shallowRef<ChartScan | null>(null)

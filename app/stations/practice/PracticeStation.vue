@@ -3,6 +3,8 @@ import { computed, useTemplateRef } from 'vue'
 import { formatClock } from '@core/quantity/format'
 import BigTarget from '../../kit/BigTarget.vue'
 import ChoiceRow from '../../kit/ChoiceRow.vue'
+import FileChoice from '../../kit/FileChoice.vue'
+import KitButton from '../../kit/KitButton.vue'
 import FieldGrid from '../../kit/FieldGrid.vue'
 import KitCheckbox from '../../kit/KitCheckbox.vue'
 import SelectField from '../../kit/SelectField.vue'
@@ -27,6 +29,8 @@ const {
   isRunning,
   isOpen,
   guess,
+  own,
+  takePicture,
   conditions,
   score,
   lesson,
@@ -34,18 +38,22 @@ const {
   hiddenId,
   causes,
   verdict,
-  begin,
+  coatSheet,
   toggle,
   look,
   next,
   again,
 } = usePractice()
 
+const input = useTemplateRef<InstanceType<typeof FileChoice>>('input')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
-usePracticePicture(canvas, () =>
-  step.value === 'sheet' || !isOpen.value
-    ? null
-    : { filmRange: FILM_RANGE, process: process.value, conditions: conditions.value, work: { ...work } },
+usePracticePicture(
+  canvas,
+  () =>
+    step.value === 'sheet' || !isOpen.value
+      ? null
+      : { filmRange: FILM_RANGE, process: process.value, conditions: conditions.value, work: { ...work } },
+  () => own.value,
 )
 const TITLES = {
   sheet: 'Practice',
@@ -80,7 +88,7 @@ const isTimed = computed(() => !['sheet', 'dry', 'judged'].includes(step.value))
     </header>
     <p v-if="HINTS[step] && !(lesson && step === 'sheet')" class="es-quiet">{{ HINTS[step] }}</p>
 
-    <form v-if="step === 'sheet'" @submit.prevent="begin">
+    <form v-if="step === 'sheet'" @submit.prevent="coatSheet">
       <p v-if="lesson" class="PracticeStation-before">{{ lesson.before }}</p>
       <template v-else>
         <FieldGrid>
@@ -102,7 +110,12 @@ const isTimed = computed(() => !['sheet', 'dry', 'judged'].includes(step.value))
         />
         <KitCheckbox v-model="hasFault">With a hidden fault</KitCheckbox>
       </template>
-      <BigTarget label="Coat the sheet" hint=" " @press="begin" />
+      <p class="PracticeStation-own">
+        <KitButton @click="input?.open()">{{ own ? 'Another picture' : 'Print my own picture' }}</KitButton>
+        <KitButton v-if="own" kind="quiet" @click="own = null">The drawn negative</KitButton>
+      </p>
+      <FileChoice ref="input" label="Own picture" accept="image/*,.tif,.tiff" @chosen="takePicture" />
+      <BigTarget label="Coat the sheet" hint=" " @press="coatSheet" />
     </form>
 
     <div v-else class="PracticeStation-bench">
@@ -176,6 +189,12 @@ form {
 
 form > .FieldGrid {
   width: 100%;
+}
+
+.PracticeStation-own {
+  display: flex;
+  gap: var(--es-space-3);
+  margin: 0;
 }
 
 .PracticeStation-before {

@@ -1,9 +1,13 @@
-import { computed, onUnmounted, reactive, ref, watch } from 'vue'
+import { computed, onUnmounted, reactive, ref, shallowRef, watch } from 'vue'
 import { spoiltBy, stepsOf, type PracticeFault, type PracticeStep } from '@core/simulate/practiceFault'
+import type { GreyPicture } from '@core/negative/resample'
+import { negativeOfPicture } from '@core/simulate/practiceNegative'
 import { practiceScore } from '@core/simulate/practiceScore'
 import { UNTOUCHED, USUAL_CONDITIONS, type SheetWork } from '@core/simulate/virtualProcess'
 import { practiceFaults, practiceProcesses } from '@library/practice'
 import { faults } from '@library/faults'
+import { workOn } from '../../workers/negativeWork'
+import { useNotice } from '../../state/notice.store'
 import { useKeyRows } from '../../state/keys.store'
 import { useWorkroom } from '../../state/workroom.store'
 import { useRoute } from 'vue-router'
@@ -26,7 +30,7 @@ type Bath = keyof typeof BATHS
 
 /** One practice print: how its sheet is made, its light, its baths, and what it is worth a day later. */
 export function usePractice() {
-  const [workroom, lessons, route] = [useWorkroom(), useLessons(), useRoute()]
+  const [workroom, lessons, route, notice] = [useWorkroom(), useLessons(), useRoute(), useNotice()]
   const lesson = computed(() => lessons.lessonOf(String(route.query.lesson ?? '')))
   const processId = ref(lesson.value?.processId ?? practiceProcesses[0]?.processId ?? '')
   const [first] = practiceProcesses
@@ -46,6 +50,17 @@ export function usePractice() {
   const [seconds, looks] = [ref(0), ref(0)]
   const [isRunning, isOpen] = [ref(false), ref(false)]
   const guess = ref('')
+  /** The negative of one's own picture; without one a drawn one is printed. */
+  const own = shallowRef<GreyPicture | null>(null)
+  async function takePicture([file]: File[]): Promise<void> {
+    if (!file) return
+    try {
+      const { preview } = await workOn({ act: 'look', file, mix: null, longestSide: 930 })
+      own.value = negativeOfPicture(preview)
+    } catch (error) {
+      notice.refuse(error, 'the picture')
+    }
+  }
 
   const conditions = computed(() =>
     spoiltBy(
@@ -78,7 +93,7 @@ export function usePractice() {
   }, TICK)
   onUnmounted(() => window.clearInterval(timer))
 
-  function begin(): void {
+  function coatSheet(): void {
     Object.assign(work, UNTOUCHED)
     const chosen = practiceFaults[Math.floor(Math.random() * practiceFaults.length)]
     fault.value = hasFault.value && !lesson.value ? (chosen ?? null) : null
@@ -132,7 +147,7 @@ export function usePractice() {
 
   useKeyRows('Practice', () =>
     step.value === 'sheet'
-      ? [{ key: ' ', name: 'Coat the sheet', run: begin }]
+      ? [{ key: ' ', name: 'Coat the sheet', run: coatSheet }]
       : step.value === 'light' || isBath(step.value)
         ? [
             { key: ' ', name: isRunning.value ? 'Stop the time' : 'Start the time', run: toggle },
@@ -157,7 +172,7 @@ export function usePractice() {
     { title: 'On paper', tone: 'caution' as const, lines: [texts.cautionsHold] },
   ])
   return {
-    processId, process, options, coat, air, hasFault, speed, work, step, seconds, looks, isRunning, isOpen, guess,
-    conditions, score, lesson, result, hiddenId, causes, verdict, begin, toggle, look, next, again, isBath,
+    processId, process, options, coat, air, hasFault, speed, work, step, seconds, looks, isRunning, isOpen, guess, own, takePicture,
+    conditions, score, lesson, result, hiddenId, causes, verdict, coatSheet, toggle, look, next, again, isBath,
   } // prettier-ignore
 }

@@ -1,4 +1,5 @@
 import { onUnmounted, watch, type ShallowRef } from 'vue'
+import type { GreyPicture } from '@core/negative/resample'
 import { practiceNegative } from '@core/simulate/practiceNegative'
 import type { PrintPicture } from '@core/simulate/printPicture'
 import { askWorker } from '../../workers/call'
@@ -9,10 +10,14 @@ import { startWorker } from '../../workers/start'
 export function usePracticePicture(
   canvas: Readonly<ShallowRef<HTMLCanvasElement | null>>,
   asked: () => Omit<PracticeQuestion, 'ink'> | null,
+  own: () => GreyPicture | null = () => null,
 ) {
   const worker = startWorker.practice()
   let drawn = 0
-  let [isSent, isBusy, isStale] = [false, false, false]
+  let [isBusy, isStale] = [false, false]
+  /** The negative that the worker has. */
+  let sent: GreyPicture | null = null
+  const drawnForPractice = practiceNegative()
 
   async function draw(): Promise<void> {
     const question = asked()
@@ -23,12 +28,13 @@ export function usePracticePicture(
     }
     isBusy = true
     try {
+      const ink = own() ?? drawnForPractice
       const plain = JSON.parse(JSON.stringify(question)) as typeof question
       const { width, height, rgba } = await askWorker<PracticeQuestion, PrintPicture>(worker, {
         ...plain,
-        ...(!isSent && { ink: practiceNegative() }),
+        ...(sent !== ink && { ink }),
       })
-      isSent = true
+      sent = ink
       const [shown] = [canvas.value]
       if (shown) {
         if (shown.width !== width) [shown.width, shown.height] = [width, height]
@@ -45,6 +51,6 @@ export function usePracticePicture(
     }
   }
   watch(asked, () => void draw(), { deep: true })
-  watch(canvas, () => void draw())
+  watch([canvas, own], () => void draw())
   onUnmounted(() => worker.terminate())
 }

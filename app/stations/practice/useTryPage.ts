@@ -28,7 +28,7 @@ const usual = (name: string, stops: number): Variant => ({
   hasChalk: false,
 })
 
-/** A tone that the eye just tells from the black or the white, L*. */
+/** A tone that the eye just distinguishes from the black or the white, L*. */
 const SEEN = 1
 
 /** Two ways to make one print, side by side. */
@@ -66,7 +66,7 @@ export function useTryPage() {
       conditions: conditionsOf(variant),
       work: workOf(variant),
     }
-  /** What a way comes to: time under the practice light, black and white, and how much of the negative is told apart. */
+  /** What a way comes to: time under the practice light, black and white, and how much of the negative is distinct. */
   const figures = computed(() =>
     variants.map((variant) => {
       const of = process.value
@@ -76,8 +76,8 @@ export function useTryPage() {
         lightnessFromDensity(sheet.densityAt((FILM_RANGE * i) / 100, work)),
       )
       const [black, white] = [row[0] ?? 0, row.at(-1) ?? 0]
-      const told = row.filter((one) => one > black + SEEN && one < white - SEEN).length
-      return { seconds: work.dose / IRRADIANCE, black, white, told }
+      const distinct = row.filter((one) => one > black + SEEN && one < white - SEEN).length
+      return { seconds: work.dose / IRRADIANCE, black, white, distinct }
     }),
   )
   useMarginNotes(() => [{ title: 'Only in numbers', lines: [texts.tryingIsNoRecord] }])

@@ -83,7 +83,6 @@ const route = useRoute()
         hint="enter"
         @press="save"
       />
-      <TryFirst :process-id="processId" />
     </header>
     <div class="BeginSheet-row">
       <SelectField v-model="processId" class="BeginSheet-process" label="Process" :options="processOptions" />
@@ -188,6 +187,7 @@ const route = useRoute()
       <RouterLink :to="{ name: 'lights', query: { back: route.fullPath } }">Add a light</RouterLink>
       <RouterLink :to="{ name: 'treat', query: { back: route.fullPath } }">Treat paper</RouterLink>
       <RouterLink :to="{ name: 'calibrate', query: { back: route.fullPath } }">Calibrate</RouterLink>
+      <TryFirst :process-id="processId" />
       {{ texts.formStays }}
     </p>
     <EnterSubmits>Plan this sheet</EnterSubmits>

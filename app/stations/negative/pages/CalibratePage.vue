@@ -18,7 +18,7 @@ const {
   now,
   all,
   isLoaded,
-  beginning,
+  creating,
   isBeginning,
   imported,
   options,
@@ -64,11 +64,11 @@ const {
 
     <InkColour v-if="!isBeginning" />
     <div v-if="!isBeginning" class="CalibratePage-row">
-      <BigTarget label="New calibration" @press="beginning = 'chart'" />
-      <BigTarget quiet label="Take in a curve" @press="beginning = 'curve'" />
+      <BigTarget label="New calibration" @press="creating = 'chart'" />
+      <BigTarget quiet label="Take in a curve" @press="creating = 'curve'" />
     </div>
     <form v-else @submit.prevent="begin">
-      <CurveImport v-if="beginning === 'curve'" @read="imported = $event" />
+      <CurveImport v-if="creating === 'curve'" @read="imported = $event" />
       <FieldGrid>
         <TextField v-model="name" label="Name" placeholder="rag, the box" autofocus />
         <SelectField v-model="processId" label="Process" :options="options(workroom.allProcesses)" />
@@ -99,7 +99,7 @@ const {
       <p v-if="!base">
         <RouterLink :to="{ name: 'strip' }">Plan a test strip first</RouterLink>
       </p>
-      <p v-if="beginning === 'curve'" class="es-quiet">{{ texts.chartChecksTheCurve }}</p>
+      <p v-if="creating === 'curve'" class="es-quiet">{{ texts.chartChecksTheCurve }}</p>
       <div class="CalibratePage-row">
         <ChoiceRow
           v-model="steps"
@@ -146,8 +146,8 @@ const {
       <p class="es-quiet">{{ drawn.said }}</p>
       <BigTarget
         class="CalibratePage-go"
-        :label="beginning === 'curve' ? 'Save the curve' : 'Create chart'"
-        :disabled="!!drawn.fault || (beginning === 'curve' && !imported)"
+        :label="creating === 'curve' ? 'Save the curve' : 'Create chart'"
+        :disabled="!!drawn.fault || (creating === 'curve' && !imported)"
         @press="begin"
       />
     </form>

@@ -13,7 +13,7 @@ import { refusalOfWork, workOn } from '../../../workers/negativeWork'
 
 /** A step tablet that the same scanner saw: by it the scanner's own numbers become densities. */
 const anchors = defineModel<Anchor[] | null>({ required: true })
-/** Densities of one that lies beside the chart in the same picture. */
+/** Densities of one beside the chart in the same picture. */
 const beside = defineModel<number[] | null>('beside', { required: true })
 const { faults, attempt } = useAttempt()
 const densities = ref('')

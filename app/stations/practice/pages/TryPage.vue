@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WayBack from '../../../kit/WayBack.vue'
 import SelectField from '../../../kit/SelectField.vue'
 import TryVariant from '../parts/TryVariant.vue'
 import { useTryPage } from '../useTryPage'
@@ -10,6 +11,7 @@ const { processId, options, variants, question, figures } = useTryPage()
 
 <template>
   <section class="TryPage">
+    <WayBack />
     <header>
       <h1>Try it first</h1>
       <p class="es-quiet">{{ texts.whatTryingShows }}</p>

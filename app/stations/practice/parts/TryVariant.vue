@@ -11,7 +11,7 @@ import type { Variant } from '../useTryPage'
 /** One way to make a print: what is set, what it looks like, and what it comes to. */
 const props = defineProps<{
   question: Omit<PracticeQuestion, 'ink'> | null
-  figures: { seconds: number; black: number; white: number; told: number } | null
+  figures: { seconds: number; black: number; white: number; distinct: number } | null
 }>()
 const variant = defineModel<Variant>({ required: true })
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
@@ -28,7 +28,7 @@ const stopsSaid = (stops: number) =>
     </TintedPicture>
     <p v-if="figures">
       {{ formatSpan(Math.round(figures.seconds)) }} at 5 mW/cm²; black L* {{ figures.black.toFixed(0) }},
-      white {{ figures.white.toFixed(0) }}; {{ figures.told }} % of the film’s tones distinct
+      white {{ figures.white.toFixed(0) }}; {{ figures.distinct }} % of the film’s tones distinct
     </p>
     <SlideField
       v-model="variant.stops"
