@@ -129,9 +129,14 @@ test('lessons: one failed, one passed, and one that a teacher wrote', async ({ p
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(title)
   }
   await expect(page.getByText('Name the cause to finish this lesson.')).toBeVisible()
+  await pick(page, 'What was wrong with the sheet?', 'Coat too old')
+  await expect(page.getByText('It was something else: Not enough sensitizer.')).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Not passed yet.' })).toBeVisible()
+  // The first cause that is named counts.
   await pick(page, 'What was wrong with the sheet?', 'Not enough sensitizer')
   await expect(page.getByText('That was it: Not enough sensitizer.')).toBeVisible()
   await expect(page.getByText('It was thin.')).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Not passed yet.' })).toBeVisible()
 })
 
 test('a change is tried before paper is used: from a planned sheet to two ways side by side', async ({

@@ -4,11 +4,11 @@ import { bestDose } from '@core/simulate/virtualPrint'
 import { UNTOUCHED, USUAL_CONDITIONS, type SheetWork } from '@core/simulate/virtualProcess'
 import { faults } from './faults'
 import { lessons } from './lessons'
-import { practiceProcesses } from './practice'
+import { practiceFaults, practiceProcesses } from './practice'
 
 const known = {
   processIds: practiceProcesses.map(({ processId }) => processId),
-  causeIds: faults.causes.map(({ id }) => id),
+  causeIds: practiceFaults.map(({ causeId }) => causeId),
 }
 const file = (list: readonly object[]) =>
   JSON.stringify({ format: 'ember-sheet-lessons', version: 1, lessons: list })
@@ -35,6 +35,13 @@ describe.each(lessons.map((lesson) => [lesson.title, lesson] as const))('the les
 
   it('can be written to a file and read again', () =>
     expect(readLessons(file([lesson]), known)).toEqual([lesson]))
+})
+
+it('every fault that is hidden is a cause of the book, and some lesson hides it', () => {
+  for (const { causeId } of practiceFaults) {
+    expect(faults.causes.some(({ id }) => id === causeId)).toBe(true)
+    expect(lessons.some((lesson) => lesson.causeId === causeId)).toBe(true)
+  }
 })
 
 describe('a file of lessons', () => {

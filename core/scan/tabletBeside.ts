@@ -84,7 +84,9 @@ export const tabletAnchors = (seen: Seen, ground: Ground, steps: readonly Tablet
 /** So often what a picture says of its light is made right by the tablet in it. */
 const ROUNDS = 3
 /** How much more or less steeply than about the lightest step the tones may go on past it, as tried. */
-const STEEPER = [0.4, 0.55, 0.7, 0.85, 1, 1.2, 1.4, 1.7, 2]
+const STEEPER = [1, 0.4, 0.55, 0.7, 0.85, 1.2, 1.4, 1.7, 2]
+/** Repeats have to agree so much better before the tones are taken to go on otherwise than about the lightest step. */
+const CLEARLY = 0.95
 
 /** So many patches tell whether the repeats of a tone agree. */
 const TELLING = 140
@@ -99,7 +101,7 @@ export interface Lit {
  * A picture whose tones a camera bent, made linear by the tablet in it.
  *
  * What bends is the light that the camera saw, so that uneven light has to be known with it: each is found from the other
- * in rounds. Where the chart is lit more than the tablet, the tablet does not tell how the tones go on: there the repeats of
+ * in rounds. Where the chart is lit more than the tablet, the tablet does not show how the tones go on: there the repeats of
  * each tone, lit unlike, have to agree.
  */
 export function straightened(seen: Seen, chart: FoundChart, steps: readonly TabletStep[]): Lit {
@@ -107,7 +109,7 @@ export function straightened(seen: Seen, chart: FoundChart, steps: readonly Tabl
     const lit = straightenedBy(seen, chart.plan, steps, steeper)
     return { lit, off: disagreement(readPatches(lit.seen, chart, lit.ground, TELLING).patches) }
   })
-  return tried.reduce((a, b) => (b.off < a.off ? b : a)).lit
+  return tried.reduce((a, b) => (b.off < (a === tried[0] ? CLEARLY : 1) * a.off ? b : a)).lit
 }
 
 function straightenedBy(seen: Seen, plan: ChartPlan, steps: readonly TabletStep[], steeper: number): Lit {

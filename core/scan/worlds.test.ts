@@ -93,6 +93,18 @@ describe('charts that nothing of ours has drawn, photographed or scanned', () =>
     expect(first.truth).toBeLessThan(1.2)
   })
 
+  it('a chart that repeats nothing is read by the tablet alone', async () => {
+    const world = WORLDS.telephone
+    const plan = { ...PLAN, steps: 31, repeats: 1 }
+    const print = processOf(world, 3)
+    const scan = scanChart(await pictureOf(plan, world, print, 3), { tablet: world.tablet })
+    const off = readingsOf(scan, { whiteDensity: world.white }).flatMap(({ step, density }) =>
+      density === null ? [] : [Math.abs(lightness(density) - lightness(print(step / 30)))],
+    )
+    expect(off.length).toBeGreaterThan(30)
+    expect(off.sort((a, b) => a - b)[Math.floor(0.9 * off.length)]).toBeLessThan(3)
+  })
+
   it('a tablet that is not there is missed, and one that does not rise refused', async () => {
     const picture = await pictureOf(PLAN, WORLDS.flatbed, processOf(WORLDS.flatbed, 1), 1)
     for (const tablet of [TABLET, [0.05, 0.6, 0.5], [0.05, 1]])

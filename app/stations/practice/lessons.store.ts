@@ -3,9 +3,8 @@ import { computed, ref } from 'vue'
 import { z } from 'zod'
 import { Lesson } from '@core/schema/lesson'
 import { readLessons } from '@core/simulate/lesson'
-import { faults } from '@library/faults'
 import { lessons as ownLessons } from '@library/lessons'
-import { practiceProcesses } from '@library/practice'
+import { practiceFaults, practiceProcesses } from '@library/practice'
 
 /** Kept on this device, apart from the records: no archive holds it. */
 const KEY = 'ember-sheet-practice'
@@ -50,7 +49,7 @@ export const useLessons = defineStore('lessons', () => {
   function takeIn(text: string): number {
     const read = readLessons(text, {
       processIds: practiceProcesses.map(({ processId }) => processId),
-      causeIds: faults.causes.map(({ id }) => id),
+      causeIds: practiceFaults.map(({ causeId }) => causeId),
     })
     const ids = new Set(read.map(({ id }) => id))
     kept.value.handedOut = [...kept.value.handedOut.filter(({ id }) => !ids.has(id)), ...read]

@@ -81,7 +81,8 @@ export function usePractice() {
   )
 
   let before = 0
-  const timer = window.setInterval(() => {
+  /** Lets the time pass that has gone by since it was last looked at. */
+  function advance(): void {
     const now = performance.now()
     const passed =
       ((now - before) / 1000) * { '10': 10, '60': 60, '240': 240 }[speed.value as '10' | '60' | '240']
@@ -90,7 +91,8 @@ export function usePractice() {
     seconds.value += passed
     if (step.value === 'light') work.dose += IRRADIANCE * passed
     else if (isBath(step.value)) work[BATHS[step.value]] = (work[BATHS[step.value]] ?? 0) + passed
-  }, TICK)
+  }
+  const timer = window.setInterval(advance, TICK)
   onUnmounted(() => window.clearInterval(timer))
 
   function coatSheet(): void {
@@ -101,17 +103,20 @@ export function usePractice() {
     ;[isRunning.value, isOpen.value, step.value] = [false, true, 'light']
   }
   function toggle(): void {
+    advance()
     isRunning.value = !isRunning.value
     if (step.value !== 'light') return
     // The light is on behind a closed frame.
     if (isRunning.value) isOpen.value = false
   }
   function look(): void {
+    advance()
     isRunning.value = false
     isOpen.value = true
     looks.value++
   }
   function next(): void {
+    advance()
     const at = steps.value.indexOf(step.value as PracticeStep)
     isRunning.value = false
     isOpen.value = true
@@ -128,9 +133,12 @@ export function usePractice() {
   })
   /** Cause of what is wrong with this sheet without a word. */
   const hiddenId = computed(() => lesson.value?.causeId ?? fault.value?.causeId ?? '')
+  /** A lesson counts the first cause that is named. */
+  const firstGuess = ref('')
+  watch(guess, (one) => (firstGuess.value = one ? firstGuess.value || one : ''))
   const result = computed(() =>
-    lesson.value && score.value && (!lesson.value.causeId || guess.value)
-      ? lessonResult(lesson.value, score.value, guess.value)
+    lesson.value && score.value && (!lesson.value.causeId || firstGuess.value)
+      ? lessonResult(lesson.value, score.value, firstGuess.value)
       : null,
   )
   watch(result, (one) => one?.isPassed && lesson.value && lessons.pass(lesson.value.id))
