@@ -121,6 +121,11 @@ test('lessons: one failed, one passed, and one that a teacher wrote', async ({ p
   await expect(page.getByText(/is of a process that cannot be practised/)).toBeVisible()
   await file.setInputFiles(json(taught))
   await expect(page.getByText('1 of 15 passed')).toBeVisible()
+  // Starting over is undone like anything else.
+  await page.getByRole('button', { name: 'Start over' }).click()
+  await expect(page.getByText('0 of 14 passed')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('1 of 15 passed')).toBeVisible()
   await list.getByRole('link', { name: 'From our class' }).click()
   await expect(page.getByText('Look closely.').first()).toBeVisible()
   await page.getByRole('button', { name: 'Coat the sheet' }).click()

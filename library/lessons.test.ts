@@ -20,7 +20,7 @@ describe.each(lessons.map((lesson) => [lesson.title, lesson] as const))('the les
     dose: bestDose(process, made),
     developed: 240,
     cleared: 6 * process.clearSeconds.value,
-    fixed: process.fixLossPerMinute ? 75 : null,
+    fixed: process.fix?.seconds.value ?? null,
     hoursDry: 24,
   }
 

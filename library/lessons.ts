@@ -43,7 +43,7 @@ export const lessons: readonly Lesson[] = [
   },
   {
     id: 'fix-enough', title: 'Fix enough, and no more', processId: 'van-dyke', sheet: {},
-    before: 'Fix for one to two minutes, not less than half a minute, and watch what happens if you are tempted to go on.',
+    before: 'Fix for two minutes, and watch what happens if you are tempted to go on much longer.',
     after: 'A print that was not fixed goes on darkening; one that was fixed too long has lost its lightest tones first.',
     aims: { fixing: 90, clearing: 80 },
   },

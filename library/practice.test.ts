@@ -110,7 +110,7 @@ describe.each(practiceProcesses.map((process) => [process.processId, process] as
     it('is judged by decisions: best work has full marks, and each mistake costs in its own place', () => {
       const best: SheetWork = {
       dose: bestDose(process, USUAL_CONDITIONS), developed: 180, cleared: 6 * process.clearSeconds.value,
-      fixed: process.fixLossPerMinute ? 60 : null, hoursDry: 24,
+      fixed: process.fix?.seconds.value ?? null, hoursDry: 24,
     } // prettier-ignore
       const marks = (change: Partial<SheetWork>, looks = 2) =>
         practiceScore(process, USUAL_CONDITIONS, { ...best, ...change }, looks).marks
@@ -119,8 +119,12 @@ describe.each(practiceProcesses.map((process) => [process.processId, process] as
       expect(marks({ dose: best.dose / 4 }).exposure).toBeLessThan(20)
       expect(marks({ cleared: 5 }).clearing).toBeLessThan(50)
       expect(marks({}, 8).economy).toBe(50)
-      if (process.fixLossPerMinute) {
+      if (process.fix) {
         expect(marks({ fixed: null }).fixing).toBe(0)
+        expect(marks({ fixed: 0.5 * process.fix.seconds.value }).fixing).toBe(0)
+        // Fixed for hours, most of it is gone; but it was fixed.
+        const hours = practiceScore(process, USUAL_CONDITIONS, { ...best, fixed: 36_000 }, 0)
+        expect([hours.isUnfixed, hours.marks.fixing]).toEqual([false, 0])
         expect(marks({ fixed: 1800 }).fixing).toBeLessThan(70)
       }
       expect(practiceScore(process, USUAL_CONDITIONS, UNTOUCHED, 0).marks.exposure).toBe(0)

@@ -27,11 +27,11 @@ export function spoiltBy(
 export type PracticeStep = 'light' | 'develop' | 'clear' | 'fix' | 'dry' | 'judged'
 
 /** The steps that a process has. */
-export const stepsOf = ({ developSeconds, fixLossPerMinute }: VirtualProcess): readonly PracticeStep[] => [
+export const stepsOf = ({ developSeconds, fix }: VirtualProcess): readonly PracticeStep[] => [
   'light',
   ...(developSeconds ? (['develop'] as const) : []),
   'clear',
-  ...(fixLossPerMinute ? (['fix'] as const) : []),
+  ...(fix ? (['fix'] as const) : []),
   'dry',
   'judged',
 ]

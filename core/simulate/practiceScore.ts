@@ -9,6 +9,8 @@ export interface PracticeScore {
   stainLeft: number
   /** Share of the density that the fixer took beyond what it had to. */
   fixLoss: number
+  /** It was fixed for less than most of the time that it has to be: it will not last. */
+  isUnfixed: boolean
   /** How often the frame was opened. */
   looks: number
   /** Each from 0 to 100, and all of them together. */
@@ -17,6 +19,8 @@ export interface PracticeScore {
 
 /** Stops off at which nothing is left of the marks for exposure, and stain and loss at which none is for their baths. */
 const WORST = { stops: 2, stain: 0.06, loss: 0.25 } as const
+/** A print that was fixed for less than this share of the time was not fixed. */
+const NEARLY = 0.8
 /** So many looks cost nothing; each more costs so much. */
 const FREE_LOOKS = 3
 const LOOK_COSTS = 10
@@ -45,8 +49,7 @@ export function practiceScore(
   const fixLoss = whole > 0 ? Math.max(0, 1 - net(work.fixed) / whole) : 0
   const exposure = marked(Math.abs(doseStops) - UNSEEN_STOPS, WORST.stops)
   const clearing = marked(stainLeft - 0.005, WORST.stain)
-  // A print that was to be fixed and was not will not last.
-  const isUnfixed = process.fixLossPerMinute !== null && !((work.fixed ?? 0) >= 30)
+  const isUnfixed = process.fix !== null && (work.fixed ?? 0) < NEARLY * process.fix.seconds.value
   const fixing = isUnfixed ? 0 : marked(fixLoss - 0.02, WORST.loss)
   const economy = Math.max(0, 100 - LOOK_COSTS * Math.max(0, looks - FREE_LOOKS))
   const marks = { exposure, clearing, fixing, economy }
@@ -56,5 +59,5 @@ export function practiceScore(
       0,
     ),
   )
-  return { doseStops, stainLeft, fixLoss, looks, marks: { ...marks, total } }
+  return { doseStops, stainLeft, fixLoss, isUnfixed, looks, marks: { ...marks, total } }
 }

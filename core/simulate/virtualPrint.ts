@@ -5,10 +5,6 @@ import type { SheetConditions, SheetWork, VirtualProcess } from './virtualProces
 export interface VirtualSheet {
   /** Density behind film of some density, as the eye sees it now. */
   densityAt: (filmDensity: number, work: SheetWork) => number
-  /** Share of the lamp's light that the coat answers, 0 to 1. */
-  answer: number
-  /** Fog that age has left where no light fell, density. */
-  fog: number
 }
 
 /** Sensitizer that a usual coat holds back of what would still deepen it: so much thinner coats lose. Invented. */
@@ -76,15 +72,15 @@ export function virtualSheet(process: VirtualProcess, conditions: SheetCondition
     const developed = process.developSeconds
       ? 1 - (1 - process.printsOut.value) * Math.exp(-(work.developed ?? 0) / process.developSeconds.value)
       : 1
-    const lost = process.fixLossPerMinute
-      ? Math.exp(-process.fixLossPerMinute.value * Math.max(0, (work.fixed ?? 0) / 60 - 1))
-      : 1
+    const { fix } = process
+    const tooLong = fix ? Math.max(0, (work.fixed ?? 0) - fix.seconds.value) / 60 : 0
+    const lost = fix ? Math.exp(-fix.lossPerMinute.value * tooLong) : 1
     const net = grown * developed * lost
     if (work.hoursDry === null) return white + stain + withFog(net / (1 + process.dryDown.value))
     const settled = 1 - process.settling.value * Math.exp(-work.hoursDry / process.settlingHours.value)
     return white + stain + withFog(net * settled)
   }
-  return { densityAt, answer, fog }
+  return { densityAt }
 }
 
 /** Density below the deepest black that a base exposure allows. Common practice. */

@@ -28,8 +28,8 @@ export interface VirtualProcess {
   /** Density of sensitizer that is not cleared, and the time constant at which it goes, s. */
   stain: ModelFigure
   clearSeconds: ModelFigure
-  /** Share of net density that a minute in the fixer takes beyond the first; `null` where nothing is fixed. */
-  fixLossPerMinute: ModelFigure | null
+  /** How long it has to be fixed, s, and the share of net density that each minute beyond takes; `null`: nothing is fixed. */
+  fix: { seconds: ModelFigure; lossPerMinute: ModelFigure } | null
   /** Share of net density that drying adds. */
   dryDown: ModelFigure
   /** Share of net density that comes with the first hours in air, and the time constant of that, h. */

@@ -9,7 +9,7 @@ export const texts = {
   readingAndBaseSaved:
     'Reading saved and curve computed. Its exposure is now the base exposure for this process, paper and light.',
   curveMayBeOff: ({ total }: { total: string }) =>
-    `Its tones should be right within ± ${total} L* (95 %); single sheets differ by about as much as their coats do.`,
+    `Its tones should be right within ± ${total} L* (95 %). Sheets coated alike differ by about 0.8 L* besides.`,
   mostIsScan:
     'Most of that is the scanner: measure the black with a densitometer and enter it, or lay a step tablet beside the chart.',
   curveFromElsewhereUnchecked:

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import { formatClock } from '@core/quantity/format'
+import { formatClock, formatSpan } from '@core/quantity/format'
 import BigTarget from '../../kit/BigTarget.vue'
 import ChoiceRow from '../../kit/ChoiceRow.vue'
 import FileChoice from '../../kit/FileChoice.vue'
@@ -64,15 +64,15 @@ const TITLES = {
   dry: 'Hang to dry',
   judged: 'A day later',
 } as const
-const HINTS = {
+const HINTS = computed(() => ({
   sheet: texts.nothingIsUsed,
   light: texts.whatToWatch,
   develop: texts.developUntilStill,
   clear: texts.clearUntilWhite,
-  fix: texts.fixShort,
+  fix: texts.fixFor({ time: formatSpan(process.value.fix?.seconds.value ?? 0) }),
   dry: texts.judgeDry,
   judged: '',
-} as const
+}))
 const isTimed = computed(() => !['sheet', 'dry', 'judged'].includes(step.value))
 </script>
 
@@ -167,7 +167,7 @@ const isTimed = computed(() => !['sheet', 'dry', 'judged'].includes(step.value))
         v-else-if="score"
         v-model="guess"
         :score="score"
-        :has-fixer="!!process.fixLossPerMinute"
+        :has-fixer="!!process.fix"
         :causes="hiddenId ? causes : []"
         :lesson="lesson"
         :result="result"

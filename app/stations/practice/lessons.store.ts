@@ -56,9 +56,15 @@ export const useLessons = defineStore('lessons', () => {
     save()
     return read.length
   }
-  function forget(): void {
+  /** Forgets what was passed and handed out. @returns what brings it back. */
+  function forget(): () => void {
+    const before = kept.value
     kept.value = { passed: [], handedOut: [] }
     save()
+    return () => {
+      kept.value = before
+      save()
+    }
   }
   return { all, lessonOf, isPassed, pass, takeIn, forget }
 })

@@ -55,7 +55,7 @@ export function useTryPage() {
       dose: of ? bestDose(of, USUAL_CONDITIONS) * 2 ** stops : 0,
       developed: 240,
       cleared: of ? 6 * of.clearSeconds.value : 0,
-      fixed: of?.fixLossPerMinute ? 60 : null,
+      fixed: of?.fix?.seconds.value ?? null,
       hoursDry: 48,
     }
   }

@@ -8,7 +8,8 @@ export const texts = {
   cautionsHold:
     'The cautions of the real process apply on paper: gloves, goggles, ventilation, and the safety data sheets.',
   clearUntilWhite: 'Clear until no yellow is left in the whites, and no longer.',
-  fixShort: 'Fix as long as the process asks. Longer lightens the print.',
+  fixFor: ({ time }: { time: string }) =>
+    `Fix for about ${time}. Less does not last; much longer lightens the print.`,
   developUntilStill: 'Develop until nothing gets deeper any more.',
   judgeDry: 'Wet prints look lighter than dry ones. Judge the print a day later.',
   hiddenFault: 'One thing is wrong with this sheet. Find it when the print is dry.',
@@ -16,6 +17,7 @@ export const texts = {
     `${count === 1 ? 'One lesson was' : `${count} lessons were`} added.`,
   lessonsAreApart:
     'Each takes a few minutes. Which ones you passed is kept on this device, apart from your records.',
+  lessonsStartOver: 'Lessons start over; those of a teacher were removed.',
   teachersFile:
     'A lesson is a few lines of JSON: its sheet, what to notice, and the marks to reach. The format is in docs/lessons.md.',
   lessonPassed: 'Passed. What happened:',
@@ -39,7 +41,7 @@ export const texts = {
   stainLeft: ({ density }: { density: string }) =>
     `Sensitizer is left in the whites (density ${density}): clear longer.`,
   fixedWell: 'Fixing took next to nothing.',
-  notFixed: 'The print was not fixed for 30 seconds: it will not last.',
+  notFixed: 'The print was fixed too short: it will not last.',
   fixTook: ({ percent }: { percent: number }) => `The fixer took ${percent} % of the density: fix shorter.`,
   looksSaid: ({ looks }: { looks: number }) =>
     looks === 0

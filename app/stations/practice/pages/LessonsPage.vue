@@ -21,6 +21,7 @@ async function take([file]: File[]): Promise<void> {
     notice.refuse(error, 'the lessons')
   }
 }
+const startOver = () => notice.say(texts.lessonsStartOver, lessons.forget())
 useMarginNotes(() => [
   { title: 'Lessons', lines: [texts.lessonsAreApart] },
   { title: 'For teachers', lines: [texts.teachersFile] },
@@ -42,7 +43,7 @@ useMarginNotes(() => [
     </ol>
     <p class="LessonsPage-acts">
       <KitButton @click="input?.open()">Take in lessons</KitButton>
-      <KitButton kind="quiet" @click="lessons.forget">Start over</KitButton>
+      <KitButton kind="quiet" @click="startOver">Start over</KitButton>
     </p>
     <FileChoice ref="input" label="File of lessons" accept=".json,application/json" @chosen="take" />
   </section>

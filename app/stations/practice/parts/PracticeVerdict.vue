@@ -27,7 +27,7 @@ const AIMS = {
   cause: 'Cause',
 } as const
 const rows = computed(() => {
-  const { doseStops, stainLeft, fixLoss, looks, marks } = props.score
+  const { doseStops, stainLeft, fixLoss, isUnfixed, looks, marks } = props.score
   return [
     {
       name: 'Exposure',
@@ -44,12 +44,11 @@ const rows = computed(() => {
           {
             name: 'Fixing',
             marks: marks.fixing,
-            said:
-              marks.fixing === 0
-                ? texts.notFixed
-                : fixLoss < 0.025
-                  ? texts.fixedWell
-                  : texts.fixTook({ percent: Math.round(100 * fixLoss) }),
+            said: isUnfixed
+              ? texts.notFixed
+              : fixLoss < 0.025
+                ? texts.fixedWell
+                : texts.fixTook({ percent: Math.round(100 * fixLoss) }),
           },
         ]
       : []),
