@@ -10,7 +10,7 @@ const PAGES = [
   '/shelf/take-in', '/shelf/shopping', '/shelf/waste', '/shelf/dropper', '/shelf/processes', '/shelf/processes/kallitype',
   '/paper', '/paper/new', '/paper/tear', '/paper/treat', '/coat', '/coat/begin', '/negative', '/negative/calibrate',
   '/light', '/light/lights', '/light/sun', '/light/strip', '/light/tablet', '/light/bases', '/light/instruments', '/wet',
-  '/practice', '/practice/lessons', '/practice/try', '/prints', '/prints/trends', '/prints/bin', '/workroom',
+  '/practice', '/practice/lessons', '/practice/try', '/practice/model', '/prints', '/prints/trends', '/prints/bin', '/workroom',
 ] // prettier-ignore
 /** Where less room makes faults likelier; with the two sizes between them in `npm run test:long`. */
 const SIZES = [

@@ -1,23 +1,7 @@
-import type { Page } from '@playwright/test'
 import { expect, test } from './test.ts'
 import { slope } from './negatives.ts'
+import { marks, practise, runUntil } from './practising.ts'
 import { expectDim, open, pick } from './workroom.ts'
-
-/** Lets the time of a practice print run until its clock has passed so many minutes. */
-async function runUntil(page: Page, minutes: number): Promise<void> {
-  await page.getByRole('heading', { level: 1 }).click()
-  await page.keyboard.press(' ')
-  const clock = page.locator('.PracticeStation-time')
-  await expect
-    .poll(async () => Number.parseInt((await clock.textContent())?.trim().split(':').at(-2) ?? '0', 10), {
-      intervals: [50],
-      timeout: 30_000,
-    })
-    .toBeGreaterThanOrEqual(minutes)
-  await page.keyboard.press(' ')
-}
-const marks = async (page: Page, name: string) =>
-  Number(await page.getByLabel('Marks').locator('div', { hasText: name }).locator('dd').first().textContent())
 
 test('a practice print by keyboard: watched, cleared, judged a day later, and nothing of it recorded', async ({
   page,
@@ -40,7 +24,7 @@ test('a practice print by keyboard: watched, cleared, judged a day later, and no
   await expect.poll(edge).not.toBe(before)
   await runUntil(page, 11)
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wash and clear')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wash')
   await runUntil(page, 8)
   await page.keyboard.press('Enter')
   await page.keyboard.press('Enter')
@@ -63,12 +47,12 @@ test('a practice print that is spoilt says what was wrong: no light, no clearing
   await picture.setInputFiles({ name: 'slope.jpg', mimeType: 'image/jpeg', buffer: await slope(400, 300) })
   await expect(page.getByRole('button', { name: 'The drawn negative' })).toBeVisible()
   await pick(page, 'Process', /Van Dyke/, 'Van')
-  await page.getByText('With a hidden fault').click()
+  await pick(page, 'Hidden faults', /whites or contrast/, 'One of')
   await page.getByRole('button', { name: 'Coat the sheet' }).click()
   await expect(page.getByText('One thing is wrong with this sheet.')).toBeVisible()
   // The picture with clear film all round: 400 pixels are brought to no more than they are.
   await expect(page.getByLabel('The practice print now')).toHaveAttribute('width', '428')
-  for (const title of ['Wash and clear', 'Fix', 'Hang to dry', 'A day later']) {
+  for (const title of ['Clear in water', 'Fix in weak hypo', 'Final wash', 'Hang to dry', 'A day later']) {
     await page.getByRole('button', { name: /Into the baths|Next step|Look a day/ }).click()
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(title)
   }
@@ -76,6 +60,7 @@ test('a practice print that is spoilt says what was wrong: no light, no clearing
   await expect(page.getByText(/Sensitizer is left in the whites/)).toBeVisible()
   await expect(page.getByText('it will not last')).toBeVisible()
   expect(await marks(page, 'Exposure')).toBe(0)
+  await expect(page.getByText('Not named yet.')).toBeVisible()
   await pick(page, 'What was wrong with the sheet?', 'Coat too old')
   await expect(
     page.getByRole('status').filter({ hasText: /That was it|It was something else/ }),
@@ -89,26 +74,15 @@ test('lessons: one failed, one passed, and one that a teacher wrote', async ({ p
   const list = page.getByRole('list', { name: 'Lessons' })
   await list.getByRole('link', { name: 'Clearing by eye' }).click()
   await expect(page.getByText('which should be paper white')).toBeVisible()
-  const toTheEnd = async (minutes: number) => {
-    await page.getByRole('button', { name: 'Coat the sheet' }).click()
-    await page.getByText('240 ×').click()
-    for (;;) {
-      const title = await page.getByRole('heading', { level: 1 }).textContent()
-      if (title === 'Wash and clear' && minutes) await runUntil(page, minutes)
-      if (title === 'A day later') return
-      await page.getByRole('button', { name: /Into the baths|Next step|Look a day/ }).click()
-      await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(title ?? '')
-    }
-  }
   // Not cleared at all.
-  await toTheEnd(0)
+  await practise(page, {})
   await expect(page.getByRole('status').filter({ hasText: 'Not passed yet.' })).toBeVisible()
   await expect(page.getByText('Clearing: 0, needed 95')).toBeVisible()
   await page.getByRole('button', { name: 'Practise again' }).click()
-  await toTheEnd(10)
+  await practise(page, { citric: 10 })
   await expect(page.getByRole('status').filter({ hasText: 'Passed.' })).toBeVisible()
   await page.getByRole('link', { name: 'All lessons' }).click()
-  await expect(page.getByText('1 of 14 passed')).toBeVisible()
+  await expect(page.getByText('1 of 28 passed')).toBeVisible()
 
   const file = page.getByLabel('File of lessons', { exact: true })
   const json = (lesson: object) => ({
@@ -120,16 +94,23 @@ test('lessons: one failed, one passed, and one that a teacher wrote', async ({ p
   await file.setInputFiles(json({ ...taught, processId: 'unknown' }))
   await expect(page.getByText(/is of a process that cannot be practised/)).toBeVisible()
   await file.setInputFiles(json(taught))
-  await expect(page.getByText('1 of 15 passed')).toBeVisible()
+  await expect(page.getByText('1 of 29 passed')).toBeVisible()
   // Starting over is undone like anything else.
   await page.getByRole('button', { name: 'Start over' }).click()
-  await expect(page.getByText('0 of 14 passed')).toBeVisible()
+  await expect(page.getByText('0 of 28 passed')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByText('1 of 15 passed')).toBeVisible()
+  await expect(page.getByText('1 of 29 passed')).toBeVisible()
   await list.getByRole('link', { name: 'From our class' }).click()
   await expect(page.getByText('Look closely.').first()).toBeVisible()
   await page.getByRole('button', { name: 'Coat the sheet' }).click()
-  for (const title of ['Develop', 'Wash and clear', 'Fix', 'Hang to dry', 'A day later']) {
+  for (const title of [
+    'Develop in citrate',
+    'Clear in citric acid',
+    'Fix',
+    'Final wash',
+    'Hang to dry',
+    'A day later',
+  ]) {
     await page.getByRole('button', { name: /Into the baths|Next step|Look a day/ }).click()
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(title)
   }
@@ -150,7 +131,7 @@ test('a change is tried before paper is used: from a planned sheet to two ways s
   await open(page, '/coat/begin')
   await page.getByRole('link', { name: 'Try it first' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Try it first')
-  const [one, other] = [page.getByRole('region', { name: 'One way' }), page.getByRole('region', { name: 'The other way' })] // prettier-ignore
+  const [one, other] = [page.getByRole('region', { name: 'As planned' }), page.getByRole('region', { name: 'The other way' })] // prettier-ignore
   const blackOf = async (way: typeof one) =>
     Number(/black L\* (\d+)/.exec((await way.textContent()) ?? '')?.[1])
   for (const way of [one, other]) await expect(way.locator('canvas')).toHaveAttribute('data-drawn', /\d/)
@@ -158,10 +139,23 @@ test('a change is tried before paper is used: from a planned sheet to two ways s
   // Three stops less, by key: a paler black.
   const exposure = other.getByRole('slider', { name: 'Exposure' })
   await exposure.focus()
-  for (let i = 0; i < 7; i++) await page.keyboard.press('ArrowLeft')
+  await page.keyboard.press('Home')
   await expect(other).toContainText('−3 stops')
   expect(await blackOf(other)).toBeGreaterThan(before + 5)
   const sound = await blackOf(one)
   await one.getByText('Paper with chalk').click()
   await expect.poll(() => blackOf(one)).toBeGreaterThan(sound + 5)
+  // Another process beside it: its own time, cautions and price.
+  await expect(other).toContainText('Potassium ferricyanide')
+  await other
+    .getByRole('combobox', { name: 'Process' })
+    .locator('xpath=ancestor::*[contains(@class,"el-select__wrapper")]')
+    .click()
+  await page.keyboard.type('Kalli')
+  await page.getByRole('option', { name: 'Kallitype' }).first().click()
+  await expect(other).toContainText('Silver nitrate')
+  await expect(other).not.toContainText('Potassium ferricyanide')
+  await expect(other.getByText('Toned in')).toBeVisible()
+  await expect(one).toContainText('Potassium ferricyanide')
+  await expect(one).toContainText('no price known')
 })

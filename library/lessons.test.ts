@@ -1,8 +1,9 @@
 import { lessonResult, readLessons } from '@core/simulate/lesson'
+import { spoiltBy } from '@core/simulate/practiceFault'
 import { practiceScore } from '@core/simulate/practiceScore'
-import { bestDose } from '@core/simulate/virtualPrint'
-import { UNTOUCHED, USUAL_CONDITIONS, type SheetWork } from '@core/simulate/virtualProcess'
-import { faults } from './faults'
+import { bestDose, workWell } from '@core/simulate/virtualPrint'
+import { UNTOUCHED, USUAL_CONDITIONS } from '@core/simulate/virtualProcess'
+import { faultsOf } from './practice.fixture'
 import { lessons } from './lessons'
 import { practiceFaults, practiceProcesses } from './practice'
 
@@ -15,33 +16,40 @@ const file = (list: readonly object[]) =>
 
 describe.each(lessons.map((lesson) => [lesson.title, lesson] as const))('the lesson “%s”', (_, lesson) => {
   const process = practiceProcesses.find(({ processId }) => processId === lesson.processId)!
-  const made = { ...USUAL_CONDITIONS, ...lesson.sheet }
-  const well: SheetWork = {
-    dose: bestDose(process, made),
-    developed: 240,
-    cleared: 6 * process.clearSeconds.value,
-    fixed: process.fix?.seconds.value ?? null,
-    hoursDry: 24,
-  }
+  const hidden = practiceFaults.filter(({ causeId }) => causeId === lesson.causeId)
+  const made = { ...spoiltBy(USUAL_CONDITIONS, process, hidden), ...lesson.sheet }
+  const well = { ...workWell(process, bestDose(process, made)), toned: lesson.isToned ? 300 : null }
+  const effort = { looks: 3, tests: 1, hidden: hidden.map(({ causeId }) => causeId) }
 
   it('is passed by one who works well, and failed by one who does nothing', () => {
-    expect(lessonResult(lesson, practiceScore(process, made, well, 3), lesson.causeId ?? '').isPassed).toBe(
-      true,
+    const score = practiceScore(process, made, well, { ...effort, named: effort.hidden })
+    expect(lessonResult(lesson, score, { reading: 100, linearity: 100 }).isPassed).toBe(true)
+    const none = practiceScore(
+      process,
+      made,
+      { ...UNTOUCHED, hoursDry: 24 },
+      { ...effort, looks: 9, named: [] },
     )
-    const nothing = lessonResult(lesson, practiceScore(process, made, { ...UNTOUCHED, hoursDry: 24 }, 9), '')
+    const nothing = lessonResult(lesson, none)
     expect(nothing.isPassed).toBe(false)
     expect(nothing.rows.length).toBeGreaterThan(0)
+  })
+
+  it('takes under ten minutes at sixty times the speed of time', () => {
+    const { dose, developed, cleared, toned, fixed, washed } = well
+    const seconds = dose / 5 + [developed, cleared, toned, fixed, washed].reduce<number>((sum, one) => sum + (one ?? 0), 0) // prettier-ignore
+    expect(((lesson.isCalibrated ? 2 : 1) * seconds) / 60).toBeLessThan(8 * 60)
   })
 
   it('can be written to a file and read again', () =>
     expect(readLessons(file([lesson]), known)).toEqual([lesson]))
 })
 
-it('every fault that is hidden is a cause of the book, and some lesson hides it', () => {
-  for (const { causeId } of practiceFaults) {
-    expect(faults.causes.some(({ id }) => id === causeId)).toBe(true)
-    expect(lessons.some((lesson) => lesson.causeId === causeId)).toBe(true)
-  }
+it('ten lessons ask what went wrong, each with a fault that its process can have', () => {
+  const cases = lessons.filter(({ causeId }) => causeId)
+  expect(new Set(cases.map(({ causeId }) => causeId)).size).toBe(10)
+  for (const { processId, causeId } of cases)
+    expect(faultsOf(processId).map((fault) => fault.causeId)).toContain(causeId)
 })
 
 describe('a file of lessons', () => {
@@ -54,6 +62,7 @@ describe('a file of lessons', () => {
     ['a sheet that cannot be', file([{ ...one, sheet: { coverage: -1 } }]), /lessons\.0\.sheet\.coverage/],
     ['an unknown process', file([{ ...one, processId: 'no-such-process' }]), /cannot be practised/],
     ['an unknown cause', file([{ ...one, causeId: 'ghosts' }]), /not known/],
+    ['a calibration of a tablet', file([{ ...one, isCalibrated: true, negative: 'tablet' }]), /leave out/],
     ['the same id twice', file([one, one]), /same id/],
   ])('with %s is refused, and says where', (_, text, words) =>
     expect(() => readLessons(text, known)).toThrow(words),

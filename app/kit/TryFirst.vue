@@ -2,18 +2,21 @@
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { practiceProcesses } from '@library/practice'
+import { useTryPlan, type TryPlan } from '../state/tryPlan.store'
 
-/** The way to a virtual print of a process, before paper is used; nothing where it cannot be practised. */
-const props = defineProps<{ processId: string }>()
+/** The way to a virtual print of a planned sheet, before paper is used; nothing where its process cannot be practised. */
+const props = defineProps<{ plan: TryPlan }>()
+const tried = useTryPlan()
 const route = useRoute()
-const isThere = computed(() => practiceProcesses.some((one) => one.processId === props.processId))
+const isThere = computed(() => practiceProcesses.some((one) => one.processId === props.plan.process.id))
 </script>
 
 <template>
   <RouterLink
     v-if="isThere"
     class="TryFirst"
-    :to="{ name: 'try', query: { process: processId, back: route.fullPath } }"
+    :to="{ name: 'try', query: { process: plan.process.id, back: route.fullPath } }"
+    @click="tried.plan = plan"
   >
     Try it first
   </RouterLink>

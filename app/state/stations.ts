@@ -81,6 +81,7 @@ export const stations: readonly Station[] = [
       { name: 'practice', title: 'A print' },
       { name: 'lessons', title: 'Lessons' },
       { name: 'try', title: 'Try it first' },
+      { name: 'model', title: 'My own prints' },
     ],
   },
 ]

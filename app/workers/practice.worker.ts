@@ -1,24 +1,30 @@
+import { negativeOnSheet, type NegativeOnSheet } from '@core/simulate/printLooks'
 import { printPicture, type PrintPicture } from '@core/simulate/printPicture'
-import { virtualSheet } from '@core/simulate/virtualPrint'
-import type { SheetConditions, SheetWork, VirtualProcess } from '@core/simulate/virtualProcess'
+import type { PracticeLook } from '@core/simulate/practiceFault'
+import type { SheetConditions, SheetWork, VirtualFilm, VirtualProcess } from '@core/simulate/virtualProcess'
 import type { GreyPicture } from '@core/negative/resample'
 import { serve } from './call'
 
 /** What a practice print looks like now; the negative is sent once, and kept. */
 export interface PracticeQuestion {
   ink?: GreyPicture
-  filmRange: number
+  film: VirtualFilm
+  looks: readonly PracticeLook[]
   process: VirtualProcess
   conditions: SheetConditions
   work: SheetWork
 }
 
-let negative: GreyPicture = { width: 0, height: 0, data: new Float32Array() }
+let ink: GreyPicture = { width: 0, height: 0, data: new Float32Array() }
+/** The negative on its sheet, and what it was made from. */
+let laid: { by: string; negative: NegativeOnSheet } | null = null
 
 serve<PracticeQuestion, PrintPicture>('the practice print', (question, { handOver }) => {
-  if (question.ink) negative = question.ink
-  const { process, conditions, work, filmRange } = question
-  const picture = printPicture(negative, filmRange, process, virtualSheet(process, conditions), work)
+  const { process, conditions, work, film, looks } = question
+  const by = JSON.stringify([film, looks])
+  if (question.ink) ink = question.ink
+  if (!laid || question.ink || laid.by !== by) laid = { by, negative: negativeOnSheet(ink, film, looks) }
+  const picture = printPicture(laid.negative, process, conditions, work)
   handOver(picture.rgba.buffer)
   return picture
 })

@@ -1,7 +1,7 @@
 import { warmAfterSeconds } from '../light/lamp'
 import { trayOf } from '../process/trays'
 import { stepInHand, wordsIdOf } from '../run/runState'
-import { planMix, mixesFor, startingParts } from '../process/mixPlan'
+import { planMix, mixesFor, startingParts, type MixInput } from '../process/mixPlan'
 import { lotsFor } from '../chemistry/lots'
 import { schoolStocks } from '../process/plan'
 import type { Bottle, Light, Paper, Sheet } from '../schema/records'
@@ -142,6 +142,39 @@ export function lampsToLight(
   })
 }
 
+/** Bottles, what was taken from each, and the substances they are made of: what a coat can be priced by. */
+export interface PricedShelf {
+  bottles: readonly Bottle[]
+  taken: ReadonlyMap<string, number>
+  book: ReadinessInput['book']
+}
+
+/** What the mixes of a sheet cost, in the user's money; `undefined` for each without a price. */
+export function costsOfMixes(
+  definition: ProcessDefinition,
+  sheet: MixInput & Pick<Sheet, 'bottles'>,
+  shelf: PricedShelf,
+): (number | undefined)[] {
+  const stocks = schoolStocks(definition, sheet.choices)
+  const lots = Object.fromEntries(
+    definition.components.map((component) => [
+      component.id,
+      lotsFor(
+        component.name,
+        stocks[component.id] ?? [],
+        shelf.bottles,
+        shelf.taken,
+        shelf.book,
+        sheet.bottles[component.id],
+      ),
+    ]),
+  )
+  const parts = { ...startingParts(definition, sheet.choices), ...sheet.parts }
+  return mixesFor(definition, sheet.choices).map(
+    (mix) => planMix(definition, mix, { ...sheet, parts }, lots).cost?.value,
+  )
+}
+
 /**
  * What the coats of a session cost, as far as the prices of their lots are known.
  *
@@ -149,29 +182,12 @@ export function lampsToLight(
  */
 export function costOfSession(
   sheets: readonly SheetWithAll[],
-  shelf: { bottles: readonly Bottle[]; taken: ReadonlyMap<string, number>; book: ReadinessInput['book'] },
+  shelf: PricedShelf,
 ): { money: number; without: number } {
   let [money, without] = [0, 0]
   for (const { sheet, definition, state } of sheets) {
     if (state.begunAt !== null || (sheet.batch?.place ?? 1) > 1) continue
-    const stocks = schoolStocks(definition, sheet.choices)
-    const lots = Object.fromEntries(
-      definition.components.map((component) => [
-        component.id,
-        lotsFor(
-          component.name,
-          stocks[component.id] ?? [],
-          shelf.bottles,
-          shelf.taken,
-          shelf.book,
-          sheet.bottles[component.id],
-        ),
-      ]),
-    )
-    const parts = { ...startingParts(definition, sheet.choices), ...sheet.parts }
-    const costs = mixesFor(definition, sheet.choices).map(
-      (mix) => planMix(definition, mix, { ...sheet, parts }, lots).cost?.value,
-    )
+    const costs = costsOfMixes(definition, sheet, shelf)
     if (costs.includes(undefined)) without++
     money += costs.reduce<number>((sum, cost) => sum + (cost ?? 0), 0)
   }

@@ -19,13 +19,39 @@ export const Lesson = z.strictObject({
       coatAgeHours: z.number().min(0).max(5000),
       imbalance: z.number().min(-3).max(3),
       isBuffered: z.boolean(),
+      sizing: z.number().min(0).max(1),
+      contrast: z.number().min(0.5).max(3),
+      fogDose: z.number().min(0).max(10_000),
       nanometres: z.number().min(300).max(500),
+      lampShare: z.number().min(0.05).max(2),
+      coldDose: z.number().min(0).max(10_000),
     })
     .partial(),
+  /** What is printed: the drawn negative where nothing is said; a test strip of 8 or a tablet of 21 half stops. */
+  negative: z.enum(['strip', 'tablet']).optional(),
+  /** Density of all the ink on the film, where it is not as usual. */
+  filmRange: z.number().min(0.3).max(4).optional(),
+  /** The water holds no chlorine, so that no milk shows. */
+  hasSoftWater: z.boolean().optional(),
+  /** The print goes through the toner too. */
+  isToned: z.boolean().optional(),
+  /** The print is read, and printed a second time through the curve of the first. */
+  isCalibrated: z.boolean().optional(),
   /** Cause of a fault that is hidden in the sheet, and to be found. */
   causeId: Key.optional(),
   /** Marks that have to be reached. */
-  aims: z.strictObject({ exposure: Marks, clearing: Marks, fixing: Marks, economy: Marks }).partial(),
+  aims: z
+    .strictObject({
+      exposure: Marks,
+      clearing: Marks,
+      fixing: Marks,
+      washing: Marks,
+      economy: Marks,
+      /** Strip or tablet read right; and how even the tones are through the curve. */
+      reading: Marks,
+      linearity: Marks,
+    })
+    .partial(),
 })
 export type Lesson = z.infer<typeof Lesson>
 

@@ -2,21 +2,33 @@ import { CoreError } from '../errors'
 import { LessonFile, type Lesson } from '../schema/lesson'
 import type { PracticeScore } from './practiceScore'
 
+/** What a lesson has aims for. */
+export type LessonAim = keyof Lesson['aims'] | 'cause'
+
 /** What a lesson came to, aim by aim. */
 export interface LessonResult {
   isPassed: boolean
-  rows: { name: 'exposure' | 'clearing' | 'fixing' | 'economy' | 'cause'; wanted: number; reached: number }[]
+  rows: { name: LessonAim; wanted: number; reached: number }[]
 }
 
-const NAMES = ['exposure', 'clearing', 'fixing', 'economy'] as const
+const NAMES = ['exposure', 'clearing', 'fixing', 'washing', 'economy', 'reading', 'linearity'] as const
 
-/** Judges a lesson by its own aims. @param guessed cause that was named; a hidden one counts as an aim of 100. */
-export function lessonResult(lesson: Lesson, { marks }: PracticeScore, guessed: string): LessonResult {
+/**
+ * Judges a lesson by its own aims. A hidden cause counts as an aim of 100.
+ *
+ * @param readings marks for what was read and linearized, where the lesson asks for it.
+ */
+export function lessonResult(
+  lesson: Lesson,
+  { marks }: PracticeScore,
+  readings: { reading?: number; linearity?: number } = {},
+): LessonResult {
+  const reachedAt = { ...marks, ...readings } as Partial<Record<(typeof NAMES)[number], number | null>>
   const rows: LessonResult['rows'] = NAMES.flatMap((name) => {
     const wanted = lesson.aims[name]
-    return wanted === undefined ? [] : [{ name, wanted, reached: marks[name] }]
+    return wanted === undefined ? [] : [{ name, wanted, reached: reachedAt[name] ?? 0 }]
   })
-  if (lesson.causeId) rows.push({ name: 'cause', wanted: 100, reached: guessed === lesson.causeId ? 100 : 0 })
+  if (lesson.causeId) rows.push({ name: 'cause', wanted: 100, reached: marks.cause ?? 0 })
   return { isPassed: rows.every(({ wanted, reached }) => reached >= wanted), rows }
 }
 
@@ -42,9 +54,11 @@ export function readLessons(
     throw refuse(`At ${issue?.path.join('.') || 'the top'}: ${issue?.message ?? 'unknown fault'}.`)
   }
   const { lessons } = read.data
-  for (const { title, processId, causeId } of lessons) {
+  for (const { title, processId, causeId, isCalibrated, negative } of lessons) {
     if (!known.processIds.includes(processId))
       throw refuse(`“${title}” is of a process that cannot be practised: ${processId}.`)
+    if (isCalibrated && negative)
+      throw refuse(`“${title}” is calibrated with a negative of its own: leave out “negative”.`)
     if (causeId && !known.causeIds.includes(causeId))
       throw refuse(`“${title}” hides a cause that is not known: ${causeId}.`)
   }

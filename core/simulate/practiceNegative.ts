@@ -50,3 +50,18 @@ export function negativeOfPicture({ width, height, data }: GreyPicture): GreyPic
         Math.min(100, Math.max(0, lightnessOf(data[y * width + x] ?? 0))) / 100
   return { width: wide, height: high, data: ink }
 }
+
+/** A ladder of even steps from clear to all of the ink, side by side, with clear film all round. */
+export function practiceLadder(steps: number): GreyPicture {
+  const data = new Float32Array(WIDTH * HEIGHT)
+  for (let y = EDGE; y < HEIGHT - EDGE; y++)
+    for (let x = EDGE; x < WIDTH - EDGE; x++)
+      data[y * WIDTH + x] = Math.floor((steps * (x - EDGE)) / (WIDTH - 2 * EDGE)) / (steps - 1)
+  return { width: WIDTH, height: HEIGHT, data }
+}
+
+/** A negative through a correction curve. @param inkOf ink by tone, both 0 to 1. */
+export const throughCurve = (picture: GreyPicture, inkOf: (tone: number) => number): GreyPicture => {
+  const table = Float32Array.from({ length: 1025 }, (_, i) => Math.min(1, Math.max(0, inkOf(i / 1024))))
+  return { ...picture, data: picture.data.map((tone) => table[Math.round(1024 * tone)] ?? tone) }
+}

@@ -37,13 +37,21 @@ describe('a virtual coat', () => {
   })
 
   // The masked dose solved once more in a thousand steps of its own.
-  it('steps finely enough', () => {
-    const coat = VIRTUAL_COATS.printingOut
-    const grown = (h: number) =>
-      (coat.black - coat.white) * (1 - Math.exp(-((h / coat.speedMillijoulesPerCm2) ** coat.steepness)))
-    let h = 0
-    for (let i = 0; i < 100_000; i++) h += (2000 / 100_000) * 10 ** (-coat.selfMasking * grown(h))
-    expect(densityOf(coat)(2000)).toBeCloseTo(coat.white + grown(h), 3)
+  it('follows its own law: light stepped through the coat bit by bit comes to the same density', () => {
+    for (const coat of coats) {
+      const [net, speed] = [coat.black - coat.white, coat.speedMillijoulesPerCm2]
+      const grown = (light: number) => net * (1 - Math.exp(-((light / speed) ** coat.steepness)))
+      const density = densityOf(coat)
+      for (const dose of [0.02, 0.3, 1, 4, 20].map((share) => share * speed)) {
+        const [steps, step] = [20_000, dose / 20_000]
+        let light = 0
+        for (let i = 0; i < steps; i++) {
+          const half = light + (step / 2) * 10 ** (-coat.selfMasking * grown(light))
+          light += step * 10 ** (-coat.selfMasking * grown(half))
+        }
+        expect(Math.abs(density(dose) - coat.white - grown(light))).toBeLessThan(0.0005)
+      }
+    }
   })
 
   it('gives back what processing takes and adds what drying does, in that order', () => {

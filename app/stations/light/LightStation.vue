@@ -174,7 +174,7 @@ const {
           @leave="leaveOut"
         />
       </div>
-      <TryFirst v-if="isWaiting" :process-id="inHand.sheet.process.id" />
+      <TryFirst v-if="isWaiting" :plan="inHand.sheet" />
       <RoomReading
         v-if="isWaiting"
         :room="inHand.state.room"

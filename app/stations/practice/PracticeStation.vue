@@ -1,179 +1,163 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import { formatClock, formatSpan } from '@core/quantity/format'
 import BigTarget from '../../kit/BigTarget.vue'
-import ChoiceRow from '../../kit/ChoiceRow.vue'
 import FileChoice from '../../kit/FileChoice.vue'
 import KitButton from '../../kit/KitButton.vue'
-import FieldGrid from '../../kit/FieldGrid.vue'
-import KitCheckbox from '../../kit/KitCheckbox.vue'
-import SelectField from '../../kit/SelectField.vue'
 import TintedPicture from '../../kit/TintedPicture.vue'
+import LadderReading from './parts/LadderReading.vue'
+import PracticeHands from './parts/PracticeHands.vue'
+import PracticeProblem from './parts/PracticeProblem.vue'
+import PracticeSheetForm from './parts/PracticeSheetForm.vue'
 import PracticeVerdict from './parts/PracticeVerdict.vue'
-import { FILM_RANGE, usePractice } from './usePractice'
+import { usePractice } from './usePractice'
+import { usePracticeNotes } from './usePracticeNotes'
 import { usePracticePicture } from './usePracticePicture'
 import { texts } from './words'
 
 /** A print that exists only in numbers: coated, exposed, processed and judged like a real one. */
-const {
-  processId,
-  process,
-  options,
-  coat,
-  air,
-  hasFault,
-  speed,
-  work,
-  step,
-  seconds,
-  isRunning,
-  isOpen,
-  guess,
-  own,
-  takePicture,
-  conditions,
-  score,
-  lesson,
-  result,
-  hiddenId,
-  causes,
-  verdict,
-  coatSheet,
-  toggle,
-  look,
-  next,
-  again,
-} = usePractice()
+const practice = usePractice()
+const { form, lesson, process, definition, options, own, takePicture, isTuned, step, realStep, work, question, score, isAsked, result, reading } = practice // prettier-ignore
+const { seconds, looks, speed, isRunning, isOpen, isSalted, isOld, water, hidden, tests, shown, offered, causes, guesses, named, verdict } = practice // prettier-ignore
+const { read, isRead, canBeRead, truth, curve, off } = reading
+usePracticeNotes(practice)
 
 const input = useTemplateRef<InstanceType<typeof FileChoice>>('input')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 usePracticePicture(
   canvas,
-  () =>
-    step.value === 'sheet' || !isOpen.value
-      ? null
-      : { filmRange: FILM_RANGE, process: process.value, conditions: conditions.value, work: { ...work } },
-  () => own.value,
+  () => question.value,
+  () => reading.inked.value,
 )
-const TITLES = {
-  sheet: 'Practice',
-  light: 'Expose',
-  develop: 'Develop',
-  clear: 'Wash and clear',
-  fix: 'Fix',
-  dry: 'Hang to dry',
-  judged: 'A day later',
-} as const
-const HINTS = computed(() => ({
-  sheet: texts.nothingIsUsed,
-  light: texts.whatToWatch,
-  develop: texts.developUntilStill,
-  clear: texts.clearUntilWhite,
-  fix: texts.fixFor({ time: formatSpan(process.value.fix?.seconds.value ?? 0) }),
-  dry: texts.judgeDry,
-  judged: '',
-}))
-const isTimed = computed(() => !['sheet', 'dry', 'judged'].includes(step.value))
+const ladder = computed(() => (form.negative === 'scene' ? null : form.negative === 'strip' ? 8 : 21))
+const title = computed(() =>
+  step.value === 'sheet'
+    ? 'Practice'
+    : step.value === 'judged'
+      ? isOld.value
+        ? 'Two years later'
+        : 'A day later'
+      : (realStep.value?.title ?? 'Practice'),
+)
+const hint = computed(() =>
+  step.value === 'sheet'
+    ? lesson.value
+      ? ''
+      : texts.nothingIsUsed
+    : step.value === 'light'
+      ? texts.whatToWatch
+      : step.value === 'judged'
+        ? ''
+        : (realStep.value?.doing ?? ''),
+)
 </script>
 
 <template>
   <section class="PracticeStation">
     <header>
-      <p class="es-kicker">
-        {{
-          lesson ? `Lesson: ${lesson.title}` : `${options.find(({ id }) => id === processId)?.name}, virtual`
-        }}
-      </p>
-      <h1>{{ TITLES[step] }}</h1>
+      <p class="es-kicker">{{ lesson ? `Lesson: ${lesson.title}` : `${definition.name}, virtual` }}</p>
+      <h1>{{ title }}</h1>
     </header>
-    <p v-if="HINTS[step] && !(lesson && step === 'sheet')" class="es-quiet">{{ HINTS[step] }}</p>
+    <p v-if="hint" class="es-quiet">{{ hint }}</p>
 
-    <form v-if="step === 'sheet'" @submit.prevent="coatSheet">
+    <form v-if="step === 'sheet'" @submit.prevent="practice.coatSheet">
       <p v-if="lesson" class="PracticeStation-before">{{ lesson.before }}</p>
-      <template v-else>
-        <FieldGrid>
-          <SelectField v-model="processId" label="Process" :options="options" />
-        </FieldGrid>
-        <ChoiceRow
-          v-model="coat"
-          label="Coat"
-          :options="[
-            { id: 'thin', name: 'thin' },
-            { id: 'usual', name: 'as usual' },
-            { id: 'heavy', name: 'heavy' },
-          ]"
-        />
-        <ChoiceRow
-          v-model="air"
-          label="Humidity, %"
-          :options="['30', '50', '70'].map((id) => ({ id, name: id }))"
-        />
-        <KitCheckbox v-model="hasFault">With a hidden fault</KitCheckbox>
-      </template>
-      <p class="PracticeStation-own">
+      <PracticeSheetForm
+        v-else
+        :model-value="form"
+        :options="options"
+        :has-toner="!!process.toner"
+        :shows-milk="process.showsMilk"
+      />
+      <p v-if="!lesson && isTuned">
+        {{ texts.followsOwnPrints }}
+        <RouterLink :to="{ name: 'model' }">My own prints</RouterLink>
+      </p>
+      <p v-if="!ladder" class="PracticeStation-own">
         <KitButton @click="input?.open()">{{ own ? 'Another picture' : 'Print my own picture' }}</KitButton>
         <KitButton v-if="own" kind="quiet" @click="own = null">The drawn negative</KitButton>
       </p>
       <FileChoice ref="input" label="Own picture" accept="image/*,.tif,.tiff" @chosen="takePicture" />
-      <BigTarget label="Coat the sheet" hint=" " @press="coatSheet" />
+      <BigTarget label="Coat the sheet" hint=" " @press="practice.coatSheet" />
     </form>
 
     <div v-else class="PracticeStation-bench">
-      <div class="PracticeStation-frame">
-        <TintedPicture v-show="isOpen">
-          <canvas ref="canvas" width="1000" height="800" role="img" aria-label="The practice print now" />
-        </TintedPicture>
-        <p v-if="!isOpen" class="PracticeStation-closed">The frame is closed.</p>
-      </div>
-      <div v-if="isTimed" class="PracticeStation-hands">
-        <p class="PracticeStation-time">
-          {{ formatClock(seconds) }}
-          <span class="es-quiet">{{ step === 'light' ? 'exposed' : 'in the bath' }}</span>
-        </p>
-        <ChoiceRow
-          v-model="speed"
-          label="Time runs"
-          :options="[
-            { id: '10', name: '10 ×' },
-            { id: '60', name: '60 ×' },
-            { id: '240', name: '240 ×' },
-          ]"
-        />
-        <div class="PracticeStation-acts">
-          <BigTarget
-            :label="
-              isRunning
-                ? step === 'light'
-                  ? 'Light off'
-                  : 'Stop the time'
-                : step === 'light'
-                  ? 'Light on'
-                  : 'Start the time'
-            "
-            hint=" "
-            @press="toggle"
-          />
-          <BigTarget v-if="step === 'light'" quiet label="Open the frame" hint="o" @press="look" />
-          <BigTarget
-            quiet
-            :label="step === 'light' ? 'Into the baths' : 'Next step'"
-            hint="enter"
-            @press="next"
-          />
+      <div class="PracticeStation-sheet">
+        <div class="PracticeStation-frame" :class="{ 'is-split': step === 'light' && work.dose > 0 }">
+          <TintedPicture v-show="isOpen">
+            <canvas ref="canvas" width="1000" height="800" role="img" aria-label="The practice print now" />
+          </TintedPicture>
+          <p v-if="!isOpen" class="PracticeStation-closed">The frame is closed.</p>
         </div>
+        <ol v-if="ladder" class="PracticeStation-steps" aria-hidden="true">
+          <li v-for="n in ladder" :key="n">{{ n }}</li>
+        </ol>
+        <p v-if="shown" class="es-quiet">{{ shown.test.doing }}</p>
+        <PracticeVerdict
+          v-if="score"
+          :score="score"
+          :looks="looks"
+          :tests="tests.length"
+          :is-named="named !== null"
+          :lesson="lesson"
+          :asked="isAsked"
+          :result="result"
+        />
       </div>
-      <BigTarget v-else-if="step === 'dry'" label="Look a day later" hint="enter" @press="next" />
-      <PracticeVerdict
-        v-else-if="score"
-        v-model="guess"
-        :score="score"
-        :has-fixer="!!process.fix"
-        :causes="hiddenId ? causes : []"
-        :lesson="lesson"
-        :result="result"
-        :verdict="verdict"
-        @again="again"
+      <PracticeHands
+        v-if="step === 'light' || practice.isBath(step)"
+        v-model:speed="speed"
+        :step="realStep"
+        :is-light="step === 'light'"
+        :seconds="seconds"
+        :is-running="isRunning"
+        :water="water"
+        :is-soft-water="form.hasSoftWater && !isSalted"
+        @toggle="practice.toggle"
+        @look="practice.look"
+        @next="practice.next"
+        @salt="practice.addSalt"
       />
+      <BigTarget v-else-if="step === 'dry'" label="Look a day later" hint="enter" @press="practice.next" />
+      <div v-else-if="score" class="PracticeStation-end">
+        <LadderReading
+          v-if="ladder && truth"
+          :model-value="read"
+          :steps="ladder"
+          :is-tablet="form.negative === 'tablet'"
+          :can-be-read="canBeRead"
+          :is-read="isRead"
+          :truth="truth"
+          :mark="reading.reading.value"
+          @check="isRead = true"
+        />
+        <PracticeProblem
+          v-if="hidden.length"
+          :count="hidden.length"
+          :offered="offered"
+          :tests="tests"
+          :shown="shown"
+          :causes="causes"
+          :guesses="guesses"
+          :verdict="verdict"
+          @test="practice.makeTest"
+          @show="shown = $event"
+          @name="practice.name"
+        />
+        <template v-if="off !== null && !hidden.length">
+          <p>
+            {{
+              curve ? texts.throughCurve({ off: off.toFixed(1) }) : texts.plainTones({ off: off.toFixed(1) })
+            }}
+          </p>
+          <KitButton v-if="!curve" @click="practice.printCorrected">
+            Correct the negative, print again
+          </KitButton>
+        </template>
+        <KitButton kind="quiet" @click="practice.age">
+          {{ isOld ? 'Back to the first day' : 'Look two years later' }}
+        </KitButton>
+        <BigTarget label="Practise again" hint="enter" @press="practice.again" />
+      </div>
     </div>
   </section>
 </template>
@@ -185,10 +169,6 @@ form {
   gap: var(--es-space-5);
   justify-items: start;
   max-width: 56.25rem;
-}
-
-form > .FieldGrid {
-  width: 100%;
 }
 
 .PracticeStation-own {
@@ -209,11 +189,20 @@ form > .FieldGrid {
   width: 100%;
 }
 
-.PracticeStation-hands {
+.PracticeStation-sheet,
+.PracticeStation-end {
   display: grid;
   gap: var(--es-space-4);
   align-content: start;
-  justify-items: stretch;
+}
+
+.PracticeStation-end {
+  justify-items: start;
+}
+
+.PracticeStation-sheet > p,
+.PracticeStation-end > p {
+  margin: 0;
 }
 
 @media (width < 51.25em) {
@@ -226,6 +215,19 @@ form > .FieldGrid {
   aspect-ratio: 5 / 4;
 }
 
+/* Half of the back is opened to look, and the other half keeps the register. */
+.PracticeStation-frame.is-split canvas {
+  clip-path: inset(0 0 0 45%);
+}
+
+.PracticeStation-frame.is-split {
+  background: var(--es-rule);
+}
+
+.PracticeStation-frame.is-split > * {
+  background: none;
+}
+
 .PracticeStation-closed {
   display: grid;
   place-items: center;
@@ -234,24 +236,21 @@ form > .FieldGrid {
   color: var(--es-quiet);
 }
 
-.PracticeStation-time {
+.PracticeStation-steps {
+  display: grid;
+  grid-auto-columns: 1fr;
+  grid-auto-flow: column;
   margin: 0;
-  font-size: var(--es-size-figure);
-  font-variant-numeric: tabular-nums;
-}
-
-.PracticeStation-time span {
+  padding: 0 3.6%;
+  color: var(--es-quiet);
   font-size: var(--es-size-small);
+  text-align: center;
+  list-style: none;
 }
 
 canvas {
   display: block;
   width: 100%;
   height: 100%;
-}
-
-.PracticeStation-acts {
-  display: grid;
-  gap: var(--es-space-3);
 }
 </style>

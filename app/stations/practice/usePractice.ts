@@ -1,91 +1,80 @@
-import { computed, onUnmounted, reactive, ref, shallowRef, watch } from 'vue'
-import { spoiltBy, stepsOf, type PracticeFault, type PracticeStep } from '@core/simulate/practiceFault'
-import type { GreyPicture } from '@core/negative/resample'
-import { negativeOfPicture } from '@core/simulate/practiceNegative'
-import { practiceScore } from '@core/simulate/practiceScore'
-import { UNTOUCHED, USUAL_CONDITIONS, type SheetWork } from '@core/simulate/virtualProcess'
-import { practiceFaults, practiceProcesses } from '@library/practice'
-import { faults } from '@library/faults'
-import { workOn } from '../../workers/negativeWork'
-import { useNotice } from '../../state/notice.store'
-import { useKeyRows } from '../../state/keys.store'
-import { useWorkroom } from '../../state/workroom.store'
-import { useRoute } from 'vue-router'
+import { computed, onUnmounted, reactive, ref, watch } from 'vue'
+import { stepsOf, type PracticeStep } from '@core/simulate/practiceFault'
 import { lessonResult } from '@core/simulate/lesson'
-import { useMarginNotes } from '../../state/margin.store'
+import { practiceScore } from '@core/simulate/practiceScore'
+import { looksOfWork, milkOf, waterColour } from '@core/simulate/practiceWater'
+import { UNTOUCHED, type SheetWork } from '@core/simulate/virtualProcess'
+import { practiceSteps } from '@library/practice'
+import { useKeyRows } from '../../state/keys.store'
 import { useLessons } from './lessons.store'
+import { usePracticeFaults } from './usePracticeFaults'
+import { usePracticeForm } from './usePracticeForm'
+import { usePracticeReading } from './usePracticeReading'
 import { texts } from './words'
 
-/** Light of the practice frame, mW/cm², and density of all the ink on its film. */
+/** Light of the practice frame, mW/cm². */
 export const IRRADIANCE = 5
-export const FILM_RANGE = 2.1
 /** The clock of a practice print is looked at so often, ms. */
 const TICK = 100
-/** A print is judged so many hours after it was hung up. */
-const A_DAY = 24
+/** A print is judged so many hours after it was hung up; and looked at again after so many. */
+const [A_DAY, TWO_YEARS] = [24, 2 * 8766]
+const SPEEDS = { '1': 1, '10': 10, '60': 60, '240': 240 } as const
 
 /** Which bath a step fills the time of. */
-const BATHS = { develop: 'developed', clear: 'cleared', fix: 'fixed' } as const
+const BATHS = { develop: 'developed', clear: 'cleared', tone: 'toned', fix: 'fixed', wash: 'washed' } as const
 type Bath = keyof typeof BATHS
+const isBath = (step: PracticeStep | 'sheet'): step is Bath => step in BATHS
 
-/** One practice print: how its sheet is made, its light, its baths, and what it is worth a day later. */
+/** One practice print: its light, its baths, and what it is worth a day later. */
 export function usePractice() {
-  const [workroom, lessons, route, notice] = [useWorkroom(), useLessons(), useRoute(), useNotice()]
-  const lesson = computed(() => lessons.lessonOf(String(route.query.lesson ?? '')))
-  const processId = ref(lesson.value?.processId ?? practiceProcesses[0]?.processId ?? '')
-  const [first] = practiceProcesses
-  if (!first) throw new Error('no process to practise')
-  const process = computed(() => practiceProcesses.find((one) => one.processId === processId.value) ?? first)
-  const options = practiceProcesses.map((one) => ({
-    id: one.processId,
-    name: workroom.definitionOf(one.processId).name,
-  }))
-  const coat = ref<string | undefined>('usual')
-  const air = ref<string | undefined>('50')
-  const hasFault = ref(false)
-  const speed = ref<string | undefined>('60')
-  const fault = ref<PracticeFault | null>(null)
+  const lessons = useLessons()
+  const sheet = usePracticeForm()
+  const { form, lesson, process, definition, hidden, conditionsWith, filmWith } = sheet
   const work = reactive<SheetWork>({ ...UNTOUCHED })
+  const problem = usePracticeFaults(sheet)
+  const reading = usePracticeReading(sheet, work)
+  const speed = ref<keyof typeof SPEEDS>('60')
   const step = ref<PracticeStep | 'sheet'>('sheet')
-  const [seconds, looks] = [ref(0), ref(0)]
-  const [isRunning, isOpen] = [ref(false), ref(false)]
-  const guess = ref('')
-  /** The negative of one's own picture; without one a drawn one is printed. */
-  const own = shallowRef<GreyPicture | null>(null)
-  async function takePicture([file]: File[]): Promise<void> {
-    if (!file) return
-    try {
-      const { preview } = await workOn({ act: 'look', file, mix: null, longestSide: 930 })
-      own.value = negativeOfPicture(preview)
-    } catch (error) {
-      notice.refuse(error, 'the picture')
-    }
-  }
+  const [seconds, looks, isRunning, isOpen, isSalted] = [ref(0), ref(0), ref(false), ref(false), ref(false)]
+  const isOld = ref(false)
 
-  const conditions = computed(() =>
-    spoiltBy(
-      {
-        ...USUAL_CONDITIONS,
-        coverage: { thin: 0.6, usual: 1, heavy: 1.5 }[coat.value as 'thin' | 'usual' | 'heavy'],
-        relativeHumidity: { '30': 30, '50': 50, '70': 70 }[air.value as '30' | '50' | '70'],
-        ...lesson.value?.sheet,
-      },
-      process.value,
-      fault.value,
-    ),
+  const steps = computed(() => stepsOf(process.value, form.isToned))
+  /** The step of the real process, with its words, its time and its cautions. */
+  const realStep = computed(() => {
+    const id = step.value === 'sheet' ? undefined : practiceSteps[process.value.processId]?.[step.value]
+    return definition.value.steps.find((one) => one.id === id) ?? null
+  })
+  const milk = computed(() => milkOf(process.value, work, isSalted.value || !form.hasSoftWater))
+  const water = computed(() =>
+    step.value === 'clear' && process.value.showsMilk ? `rgb(${waterColour(milk.value).join(' ')})` : '',
   )
-  const steps = computed(() => stepsOf(process.value))
-  const isBath = (one: PracticeStep | 'sheet'): one is Bath => one in BATHS
   const score = computed(() =>
-    step.value === 'judged' ? practiceScore(process.value, conditions.value, work, looks.value) : null,
-  )
+    step.value === 'judged'
+      ? practiceScore(process.value, conditionsWith(hidden.value), { ...work, hoursDry: A_DAY }, {
+          ...problem.effort.value,
+          looks: looks.value,
+        })
+      : null,
+  ) // prettier-ignore
+
+  /** What the picture shows now: the print, or a test sheet made otherwise. */
+  const question = computed(() => {
+    if (step.value === 'sheet' || !isOpen.value) return null
+    const wrong = problem.shown.value?.left ?? hidden.value
+    return {
+      film: filmWith(wrong),
+      looks: [...wrong.flatMap(({ look }) => (look ? [look] : [])), ...looksOfWork(process.value, work)],
+      process: process.value,
+      conditions: conditionsWith(wrong),
+      work: { ...work },
+    }
+  })
 
   let before = 0
   /** Lets the time pass that has gone by since it was last looked at. */
   function advance(): void {
     const now = performance.now()
-    const passed =
-      ((now - before) / 1000) * { '10': 10, '60': 60, '240': 240 }[speed.value as '10' | '60' | '240']
+    const passed = ((now - before) / 1000) * SPEEDS[speed.value]
     before = now
     if (!isRunning.value) return
     seconds.value += passed
@@ -95,12 +84,17 @@ export function usePractice() {
   const timer = window.setInterval(advance, TICK)
   onUnmounted(() => window.clearInterval(timer))
 
-  function coatSheet(): void {
+  function startSheet(): void {
     Object.assign(work, UNTOUCHED)
-    const chosen = practiceFaults[Math.floor(Math.random() * practiceFaults.length)]
-    fault.value = hasFault.value && !lesson.value ? (chosen ?? null) : null
-    ;[seconds.value, looks.value, guess.value] = [0, 0, '']
+    problem.forget()
+    reading.forget()
+    ;[seconds.value, looks.value, isSalted.value, isOld.value] = [0, 0, false, false]
     ;[isRunning.value, isOpen.value, step.value] = [false, true, 'light']
+  }
+  function coatSheet(): void {
+    sheet.hideFaults()
+    reading.curve.value = null
+    startSheet()
   }
   function toggle(): void {
     advance()
@@ -125,32 +119,37 @@ export function usePractice() {
     if (isBath(step.value)) work[BATHS[step.value]] = 0
     if (step.value === 'judged') work.hoursDry = A_DAY
   }
+  /** Adds salt to water without chlorine: milk shows, and the washing is counted from here. */
+  const addSalt = () => (isSalted.value = true)
+  function age(): void {
+    isOld.value = !isOld.value
+    work.hoursDry = isOld.value ? TWO_YEARS : A_DAY
+  }
   const again = () => (step.value = 'sheet')
+  /** Prints the same again through a curve made from this print. */
+  function printCorrected(): void {
+    if (reading.correct()) startSheet()
+  }
 
-  const causes = practiceFaults.flatMap(({ causeId }) => {
-    const cause = faults.causes.find(({ id }) => id === causeId)
-    return cause ? [{ id: cause.id, name: cause.name }] : []
+  /** What a lesson still asks for, once its print is judged; empty when nothing is left. */
+  const isAsked = computed(() => {
+    if (!lesson.value) return ''
+    const { causeId, aims, isCalibrated } = lesson.value
+    if (causeId && !problem.named.value) return texts.nameTheCause
+    if (aims.reading !== undefined && reading.reading.value === null) return texts.readTheSteps
+    return isCalibrated && reading.linearity.value === null ? texts.printCorrected : ''
   })
-  /** Cause of what is wrong with this sheet without a word. */
-  const hiddenId = computed(() => lesson.value?.causeId ?? fault.value?.causeId ?? '')
-  /** A lesson counts the first cause that is named. */
-  const firstGuess = ref('')
-  watch(guess, (one) => (firstGuess.value = one ? firstGuess.value || one : ''))
-  const result = computed(() =>
-    lesson.value && score.value && (!lesson.value.causeId || firstGuess.value)
-      ? lessonResult(lesson.value, score.value, firstGuess.value)
-      : null,
-  )
-  watch(result, (one) => one?.isPassed && lesson.value && lessons.pass(lesson.value.id))
-  // Another lesson, or none: a new sheet.
-  watch(lesson, (one) => {
-    if (one) processId.value = one.processId
-    step.value = 'sheet'
+  /** What a lesson came to; `null` until everything it asks for is answered. */
+  const result = computed(() => {
+    if (!lesson.value || !score.value || isAsked.value) return null
+    const [read, linearity] = [reading.reading.value, reading.linearity.value]
+    return lessonResult(lesson.value, score.value, {
+      ...(read !== null && { reading: read }),
+      ...(linearity !== null && { linearity }),
+    })
   })
-  const verdict = computed(() => {
-    const name = causes.find(({ id }) => id === hiddenId.value)?.name ?? ''
-    if (!guess.value || !name) return ''
-    return guess.value === hiddenId.value ? texts.rightCause({ name }) : texts.wrongCause({ name })
+  watch(result, (now) => {
+    if (now?.isPassed && lesson.value) lessons.pass(lesson.value.id)
   })
 
   useKeyRows('Practice', () =>
@@ -160,6 +159,9 @@ export function usePractice() {
         ? [
             { key: ' ', name: isRunning.value ? 'Stop the time' : 'Start the time', run: toggle },
             ...(step.value === 'light' ? [{ key: 'o', name: 'Open the frame', run: look }] : []),
+            ...(water.value && form.hasSoftWater && !isSalted.value
+              ? [{ key: 's', name: 'Add a pinch of salt', run: addSalt }]
+              : []),
             { key: 'enter', name: 'Go on', run: next },
           ]
         : [
@@ -170,17 +172,10 @@ export function usePractice() {
             },
           ],
   )
-  useMarginNotes(() => [
-    ...(lesson.value && step.value !== 'sheet'
-      ? [{ title: lesson.value.title, lines: [lesson.value.before] }]
-      : []),
-    ...(fault.value && step.value !== 'judged'
-      ? [{ title: 'Hidden fault', lines: [texts.hiddenFault] }]
-      : []),
-    { title: 'On paper', tone: 'caution' as const, lines: [texts.cautionsHold] },
-  ])
   return {
-    processId, process, options, coat, air, hasFault, speed, work, step, seconds, looks, isRunning, isOpen, guess, own, takePicture,
-    conditions, score, lesson, result, hiddenId, causes, verdict, coatSheet, toggle, look, next, again, isBath,
+    ...sheet, ...problem, reading, work, speed, step, steps, realStep, seconds, looks, isRunning, isOpen, isSalted, isOld, water,
+    question, score, isAsked, result, coatSheet, toggle, look, next, addSalt, age, again, printCorrected, isBath,
   } // prettier-ignore
 }
+
+export type Practice = ReturnType<typeof usePractice>

@@ -1,6 +1,5 @@
 import { onUnmounted, watch, type ShallowRef } from 'vue'
 import type { GreyPicture } from '@core/negative/resample'
-import { practiceNegative } from '@core/simulate/practiceNegative'
 import type { PrintPicture } from '@core/simulate/printPicture'
 import { askWorker } from '../../workers/call'
 import type { PracticeQuestion } from '../../workers/practice.worker'
@@ -10,14 +9,13 @@ import { startWorker } from '../../workers/start'
 export function usePracticePicture(
   canvas: Readonly<ShallowRef<HTMLCanvasElement | null>>,
   asked: () => Omit<PracticeQuestion, 'ink'> | null,
-  own: () => GreyPicture | null = () => null,
+  inked: () => GreyPicture,
 ) {
   const worker = startWorker.practice()
   let drawn = 0
   let [isBusy, isStale] = [false, false]
   /** The negative that the worker has. */
   let sent: GreyPicture | null = null
-  const drawnForPractice = practiceNegative()
 
   async function draw(): Promise<void> {
     const question = asked()
@@ -28,7 +26,7 @@ export function usePracticePicture(
     }
     isBusy = true
     try {
-      const ink = own() ?? drawnForPractice
+      const ink = inked()
       const plain = JSON.parse(JSON.stringify(question)) as typeof question
       const { width, height, rgba } = await askWorker<PracticeQuestion, PrintPicture>(worker, {
         ...plain,
@@ -51,6 +49,6 @@ export function usePracticePicture(
     }
   }
   watch(asked, () => void draw(), { deep: true })
-  watch([canvas, own], () => void draw())
+  watch([canvas, inked], () => void draw())
   onUnmounted(() => worker.terminate())
 }

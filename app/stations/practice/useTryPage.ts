@@ -1,17 +1,34 @@
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive } from 'vue'
 import { useRoute } from 'vue-router'
-import { bestDose, virtualSheet } from '@core/simulate/virtualPrint'
-import { USUAL_CONDITIONS, type SheetConditions, type SheetWork } from '@core/simulate/virtualProcess'
+import { usualCoverage } from '@core/coating/coverage'
+import { CoreError } from '@core/errors'
+import { isAcidTreated } from '@core/process/acidTreated'
+import { startingChoices } from '@core/process/plan'
+import { startingParts } from '@core/process/mixPlan'
+import { costsOfMixes } from '@core/schedule/needs'
+import { bySchools, hazardsOf, isTonedBy, leastSecondsOf } from '@core/simulate/practiceSchool'
+import { bestDose, virtualSheet, workWell } from '@core/simulate/virtualPrint'
+import {
+  USUAL_CONDITIONS,
+  USUAL_FILM,
+  type SheetConditions,
+  type SheetWork,
+} from '@core/simulate/virtualProcess'
 import { lightnessFromDensity } from '@core/tone/density'
-import { practiceProcesses } from '@library/practice'
+import { practiceSchools } from '@library/practice'
+import { substances } from '@library/index'
 import { useMarginNotes } from '../../state/margin.store'
+import { useTryPlan } from '../../state/tryPlan.store'
 import { useWorkroom } from '../../state/workroom.store'
-import { FILM_RANGE, IRRADIANCE } from './usePractice'
+import { IRRADIANCE } from './usePractice'
+import { usePracticeProcesses } from './usePracticeProcesses'
 import { texts } from './words'
 
-/** One way to make a print: what differs from the usual. */
+/** One way to make a print: its process and schools, and what differs from the usual. */
 export interface Variant {
   name: string
+  processId: string
+  choices: Record<string, string>
   /** Exposure in stops from the best one of a usual sheet. */
   stops: number
   /** Sensitizer as percent of the usual. */
@@ -20,66 +37,120 @@ export interface Variant {
   hasChalk: boolean
 }
 
-const usual = (name: string, stops: number): Variant => ({
-  name,
-  stops,
-  coat: 100,
-  humidity: 50,
-  hasChalk: false,
-})
-
 /** A tone that the eye just distinguishes from the black or the white, L*. */
 const SEEN = 1
+/** Choices that change neither the print nor its cost. */
+const SET_ASIDE = ['subject', 'edges', 'outline', 'surface', 'exposure']
+const [LEAST_STOPS, MOST_STOPS] = [-3, 3]
 
-/** Two ways to make one print, side by side. */
+/** Two ways to make one print, side by side: from the plan of a sheet, where one was being planned. */
 export function useTryPage() {
-  const [workroom, route] = [useWorkroom(), useRoute()]
-  const asked = practiceProcesses.find(({ processId }) => processId === route.query.process)
-  const processId = ref((asked ?? practiceProcesses[0])?.processId ?? '')
-  const process = computed(() => practiceProcesses.find((one) => one.processId === processId.value) ?? null)
-  const options = practiceProcesses.map((one) => ({
-    id: one.processId,
-    name: workroom.definitionOf(one.processId).name,
-  }))
-  const variants = reactive<Variant[]>([usual('One way', 0), usual('The other way', 0.5)])
+  const [workroom, route, tried] = [useWorkroom(), useRoute(), useTryPlan()]
+  const { processOf, definitionOf, options, tuned } = usePracticeProcesses()
+  const plan = tried.plan?.process.id === route.query.process ? tried.plan : null
+  const processId = processOf(String(route.query.process ?? '')).processId
 
-  const conditionsOf = ({ coat, humidity, hasChalk }: Variant): SheetConditions => ({
-    ...USUAL_CONDITIONS,
-    coverage: coat / 100,
-    relativeHumidity: humidity,
-    isBuffered: hasChalk,
+  /** Stops of the planned dose from the best, to a tenth; 0 where no dose is planned. */
+  function plannedStops(): number {
+    if (!plan?.millijoulesPerCm2) return 0
+    const stops = Math.log2(plan.millijoulesPerCm2 / bestDose(tuned(processOf(processId)), USUAL_CONDITIONS))
+    return Math.min(MOST_STOPS, Math.max(LEAST_STOPS, Math.round(10 * stops) / 10))
+  }
+  const paper = workroom.papers.find(({ id }) => id === plan?.paperId)
+  const hasChalk = paper?.buffered === 'yes' && !isAcidTreated(plan ?? {}, workroom.treatmentRuns, substances)
+  const variant = (name: string, stops: number): Variant => ({
+    name,
+    processId,
+    choices: { ...startingChoices(definitionOf(processId)), ...plan?.choices },
+    stops: Math.min(MOST_STOPS, stops),
+    coat: 100,
+    humidity: 50,
+    hasChalk,
   })
-  function workOf({ stops }: Variant): SheetWork {
-    const of = process.value
-    return {
-      dose: of ? bestDose(of, USUAL_CONDITIONS) * 2 ** stops : 0,
-      developed: 240,
-      cleared: of ? 6 * of.clearSeconds.value : 0,
-      fixed: of?.fix?.seconds.value ?? null,
-      hoursDry: 48,
+  const variants = reactive<Variant[]>([
+    variant(plan ? 'As planned' : 'One way', plannedStops()),
+    variant('The other way', plannedStops() + 0.5),
+  ])
+  /** Choices of a way that can be changed: those of its own process. */
+  const choicesOf = (one: Variant) =>
+    definitionOf(one.processId).choices.filter(({ id }) => !SET_ASIDE.includes(id))
+  function changeProcess(one: Variant, id: string): void {
+    one.processId = id
+    one.choices = startingChoices(definitionOf(id))
+  }
+
+  const modelOf = (one: Variant) => tuned(processOf(one.processId))
+  const conditionsOf = (one: Variant): SheetConditions => {
+    const made = bySchools(
+      { ...USUAL_CONDITIONS, relativeHumidity: one.humidity },
+      one.choices,
+      practiceSchools,
+    )
+    return { ...made, coverage: (made.coverage * one.coat) / 100, isBuffered: one.hasChalk }
+  }
+  function workOf(one: Variant): SheetWork {
+    const model = modelOf(one)
+    const work = workWell(model, bestDose(model, USUAL_CONDITIONS) * 2 ** one.stops)
+    return { ...work, toned: isTonedBy(definitionOf(one.processId), one.choices) ? 300 : null }
+  }
+  const question = (one: Variant) => ({
+    film: USUAL_FILM,
+    looks: [],
+    process: modelOf(one),
+    conditions: conditionsOf(one),
+    work: workOf(one),
+  })
+
+  /** Cost of the coat at the plan's size, in the user's money; `null` where a price is missing. */
+  function costOf(one: Variant): number | null {
+    const definition = definitionOf(one.processId)
+    const sheet = {
+      widthMillimetres: plan?.widthMillimetres ?? 203,
+      heightMillimetres: plan?.heightMillimetres ?? 254,
+      coats: plan?.coats ?? 1,
+      parts: startingParts(definition, one.choices),
+      choices: one.choices,
+      coverageMillilitresPerM2:
+        plan?.coverageMillilitresPerM2 ?? usualCoverage('brush', definition.coverage).value,
+      dropsPerMillilitre: plan?.dropsPerMillilitre ?? 20,
+      bottles: {},
+    }
+    const shelf = { bottles: workroom.bottles, taken: workroom.taken, book: substances }
+    try {
+      const costs = costsOfMixes(definition, sheet, shelf)
+      if (costs.includes(undefined) || !costs.length) return null
+      return (costs.reduce<number>((sum, cost) => sum + (cost ?? 0), 0) * one.coat) / 100
+    } catch (error) {
+      // A coat that cannot be mixed from what is on the shelf has no price.
+      if (!(error instanceof CoreError)) throw error
+      return null
     }
   }
-  const question = (variant: Variant) =>
-    process.value && {
-      filmRange: FILM_RANGE,
-      process: process.value,
-      conditions: conditionsOf(variant),
-      work: workOf(variant),
-    }
-  /** What a way comes to: time under the practice light, black and white, and how much of the negative is distinct. */
+
+  /** What a way comes to: light, black and white, distinct tones; cost, time and cautions. */
   const figures = computed(() =>
-    variants.map((variant) => {
-      const of = process.value
-      if (!of) return null
-      const [sheet, work] = [virtualSheet(of, conditionsOf(variant)), workOf(variant)]
+    variants.map((one) => {
+      const [sheet, work] = [virtualSheet(modelOf(one), conditionsOf(one)), workOf(one)]
       const row = Array.from({ length: 101 }, (_, i) =>
-        lightnessFromDensity(sheet.densityAt((FILM_RANGE * i) / 100, work)),
+        lightnessFromDensity(sheet.densityAt((USUAL_FILM.range * i) / 100, work)),
       )
       const [black, white] = [row[0] ?? 0, row.at(-1) ?? 0]
-      const distinct = row.filter((one) => one > black + SEEN && one < white - SEEN).length
-      return { seconds: work.dose / IRRADIANCE, black, white, distinct }
+      const distinct = row.filter((light) => light > black + SEEN && light < white - SEEN).length
+      const definition = definitionOf(one.processId)
+      const exposure = work.dose / IRRADIANCE
+      return {
+        exposure,
+        black,
+        white,
+        distinct,
+        cost: costOf(one),
+        seconds: exposure + leastSecondsOf(definition, one.choices),
+        hazards: hazardsOf(definition, one.choices),
+      }
     }),
   )
   useMarginNotes(() => [{ title: 'Only in numbers', lines: [texts.tryingIsNoRecord] }])
-  return { processId, options, variants, question, figures }
+  return { options, variants, choicesOf, changeProcess, question, figures, plan }
 }
+
+export type WayFigures = ReturnType<typeof useTryPage>['figures']['value'][number]

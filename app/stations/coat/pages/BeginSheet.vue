@@ -187,7 +187,13 @@ const route = useRoute()
       <RouterLink :to="{ name: 'lights', query: { back: route.fullPath } }">Add a light</RouterLink>
       <RouterLink :to="{ name: 'treat', query: { back: route.fullPath } }">Treat paper</RouterLink>
       <RouterLink :to="{ name: 'calibrate', query: { back: route.fullPath } }">Calibrate</RouterLink>
-      <TryFirst :process-id="processId" />
+      <TryFirst
+        :plan="{
+          ...changing,
+          process: { id: processId, version: definition.version },
+          choices: { ...draft.choices },
+        }"
+      />
       {{ texts.formStays }}
     </p>
     <EnterSubmits>Plan this sheet</EnterSubmits>

@@ -30,6 +30,6 @@ const faultOf = (field: string) => (props.fault?.field === field ? props.fault :
       <TextField v-model="draft.size" label="Picture size" :fault="faultOf('size')" />
       <TextField v-model="draft.resolution" label="Resolution, ppi" :fault="faultOf('resolution')" />
     </FieldGrid>
-    <TryFirst v-if="sheet" :process-id="sheet.sheet.process.id" />
+    <TryFirst v-if="sheet" :plan="sheet.sheet" />
   </div>
 </template>

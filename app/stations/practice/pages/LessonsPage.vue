@@ -34,6 +34,10 @@ useMarginNotes(() => [
       <h1>Lessons</h1>
       <p class="es-quiet">{{ done }} of {{ lessons.all.length }} passed</p>
     </header>
+    <p class="LessonsPage-acts">
+      <KitButton @click="input?.open()">Take in lessons</KitButton>
+      <KitButton kind="quiet" @click="startOver">Start over</KitButton>
+    </p>
     <ol aria-label="Lessons">
       <li v-for="lesson in lessons.all" :key="lesson.id">
         <RouterLink :to="{ name: 'practice', query: { lesson: lesson.id } }">{{ lesson.title }}</RouterLink>
@@ -41,10 +45,6 @@ useMarginNotes(() => [
         <span>{{ lessons.isPassed(lesson.id) ? 'passed' : '' }}</span>
       </li>
     </ol>
-    <p class="LessonsPage-acts">
-      <KitButton @click="input?.open()">Take in lessons</KitButton>
-      <KitButton kind="quiet" @click="startOver">Start over</KitButton>
-    </p>
     <FileChoice ref="input" label="File of lessons" accept=".json,application/json" @chosen="take" />
   </section>
 </template>

@@ -1,30 +1,36 @@
 <script setup lang="ts">
+import { practiceNegative } from '@core/simulate/practiceNegative'
 import WayBack from '../../../kit/WayBack.vue'
-import SelectField from '../../../kit/SelectField.vue'
 import TryVariant from '../parts/TryVariant.vue'
 import { useTryPage } from '../useTryPage'
 import { texts } from '../words'
 
 /** What a change would do, before paper is used: two ways side by side. */
-const { processId, options, variants, question, figures } = useTryPage()
+const { options, variants, choicesOf, changeProcess, question, figures, plan } = useTryPage()
+const ink = practiceNegative()
 </script>
 
 <template>
   <section class="TryPage">
     <WayBack />
     <header>
+      <p v-if="plan?.number" class="es-kicker">Sheet {{ plan.number }} · {{ plan.title }}</p>
       <h1>Try it first</h1>
       <p class="es-quiet">{{ texts.whatTryingShows }}</p>
     </header>
-    <SelectField v-model="processId" class="TryPage-process" label="Process" :options="options" />
     <div class="TryPage-ways">
-      <TryVariant
-        v-for="(variant, i) in variants"
-        :key="i"
-        :model-value="variant"
-        :question="question(variant)"
-        :figures="figures[i] ?? null"
-      />
+      <template v-for="(variant, i) in variants" :key="i">
+        <TryVariant
+          v-if="figures[i]"
+          :model-value="variant"
+          :question="question(variant)"
+          :ink="ink"
+          :figures="figures[i]"
+          :options="options"
+          :choices="choicesOf(variant)"
+          @process="changeProcess(variant, $event)"
+        />
+      </template>
     </div>
   </section>
 </template>
@@ -34,10 +40,6 @@ const { processId, options, variants, question, figures } = useTryPage()
   display: grid;
   gap: var(--es-space-4);
   max-width: 60rem;
-}
-
-.TryPage-process {
-  max-width: 18rem;
 }
 
 .TryPage-ways {

@@ -1,83 +1,71 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PracticeScore } from '@core/simulate/practiceScore'
-import BigTarget from '../../../kit/BigTarget.vue'
-import SelectField from '../../../kit/SelectField.vue'
 import type { Lesson } from '@core/schema/lesson'
-import type { LessonResult } from '@core/simulate/lesson'
+import type { LessonAim, LessonResult } from '@core/simulate/lesson'
+import type { PracticeScore } from '@core/simulate/practiceScore'
 import { texts } from '../words'
 
-/** What a practice print is worth, decision by decision, and what was wrong with its sheet. */
+/** What a practice print is worth, decision by decision, and what its lesson came to. */
 const props = defineProps<{
   score: PracticeScore
-  hasFixer: boolean
-  causes: readonly { id: string; name: string }[]
-  verdict: string
+  looks: number
+  tests: number
+  /** The causes of what was hidden were named. */
+  isNamed: boolean
   lesson: Lesson | null
+  /** What the lesson still asks for. */
+  asked: string
   result: LessonResult | null
 }>()
-defineEmits<{ again: [] }>()
-const guess = defineModel<string>({ required: true })
 
-const AIMS = {
+const AIMS: Record<LessonAim, string> = {
   exposure: 'Exposure',
   clearing: 'Clearing',
   fixing: 'Fixing',
-  economy: 'Looks',
+  washing: 'Washing',
+  economy: 'Looks and tests',
   cause: 'Cause',
-} as const
+  reading: 'Reading',
+  linearity: 'Linearity',
+}
 const rows = computed(() => {
-  const { doseStops, stainLeft, fixLoss, isUnfixed, looks, marks } = props.score
-  return [
+  const { doseStops, stainLeft, fixLoss, isUnfixed, fixerLeft, marks } = props.score
+  const percent = (share: number) => Math.round(100 * share)
+  const all = [
     {
-      name: 'Exposure',
-      marks: marks.exposure,
+      id: 'exposure',
       said: Number.isFinite(doseStops) ? texts.doseSaid({ stops: doseStops }) : texts.notExposed,
     },
     {
-      name: 'Clearing',
-      marks: marks.clearing,
+      id: 'clearing',
       said: stainLeft < 0.006 ? texts.clearedWell : texts.stainLeft({ density: stainLeft.toFixed(2) }),
     },
-    ...(props.hasFixer
-      ? [
-          {
-            name: 'Fixing',
-            marks: marks.fixing,
-            said: isUnfixed
-              ? texts.notFixed
-              : fixLoss < 0.025
-                ? texts.fixedWell
-                : texts.fixTook({ percent: Math.round(100 * fixLoss) }),
-          },
-        ]
-      : []),
-    { name: 'Looks', marks: marks.economy, said: texts.looksSaid({ looks }) },
-  ]
+    {
+      id: 'fixing',
+      said: isUnfixed
+        ? texts.notFixed
+        : fixLoss < 0.025
+          ? texts.fixedWell
+          : texts.fixTook({ percent: percent(fixLoss) }),
+    },
+    {
+      id: 'washing',
+      said: fixerLeft < 0.07 ? texts.washedWell : texts.fixerLeft({ percent: percent(fixerLeft) }),
+    },
+    { id: 'economy', said: texts.effortSaid({ looks: props.looks, tests: props.tests }) },
+    { id: 'cause', said: props.isNamed ? texts.causeCounts : texts.notNamed },
+  ] as const
+  return all.flatMap(({ id, said }) =>
+    marks[id] === null ? [] : [{ id, name: AIMS[id], marks: marks[id], said }],
+  )
 })
 </script>
 
 <template>
   <div class="PracticeVerdict">
     <p class="PracticeVerdict-total">{{ score.marks.total }} of 100</p>
-    <dl aria-label="Marks">
-      <div v-for="row in rows" :key="row.name">
-        <dt>{{ row.name }}</dt>
-        <dd class="PracticeVerdict-marks">{{ row.marks }}</dd>
-        <dd class="PracticeVerdict-said">{{ row.said }}</dd>
-      </div>
-    </dl>
-    <template v-if="causes.length">
-      <SelectField
-        v-model="guess"
-        :label="texts.chooseCause"
-        :options="causes"
-        placeholder="choose a cause"
-      />
-      <p v-if="verdict" role="status">{{ verdict }}</p>
-    </template>
     <template v-if="lesson">
-      <p v-if="!result">{{ texts.nameTheCause }}</p>
+      <p v-if="!result">{{ asked }}</p>
       <template v-else>
         <p role="status">
           <strong>{{ result.isPassed ? texts.lessonPassed : texts.lessonFailed }}</strong>
@@ -91,7 +79,13 @@ const rows = computed(() => {
         <RouterLink :to="{ name: 'lessons' }">All lessons</RouterLink>
       </template>
     </template>
-    <BigTarget label="Practise again" hint="enter" @press="$emit('again')" />
+    <dl aria-label="Marks">
+      <div v-for="row in rows" :key="row.id">
+        <dt>{{ row.name }}</dt>
+        <dd class="PracticeVerdict-marks">{{ row.marks }}</dd>
+        <dd class="PracticeVerdict-said">{{ row.said }}</dd>
+      </div>
+    </dl>
   </div>
 </template>
 
@@ -101,10 +95,14 @@ const rows = computed(() => {
   gap: var(--es-space-4);
   align-content: start;
   justify-items: start;
+  width: 100%;
+}
+
+.PracticeVerdict p {
+  margin: 0;
 }
 
 .PracticeVerdict-total {
-  margin: 0;
   font: 500 var(--es-size-figure)/1.15 var(--es-serif);
 }
 
@@ -116,7 +114,9 @@ ul {
 
 dl {
   display: grid;
-  gap: var(--es-space-3);
+  grid-template-columns: repeat(auto-fit, minmax(13.5rem, 1fr));
+  gap: var(--es-space-3) var(--es-space-5);
+  width: 100%;
   margin: 0;
 }
 
@@ -124,6 +124,7 @@ dl > div {
   display: grid;
   grid-template-columns: 1fr auto;
   gap: 0 var(--es-space-4);
+  align-content: start;
 }
 
 dd {

@@ -198,6 +198,7 @@ const {
       @again="again"
       @layer="layOver"
       @film="router.push({ name: 'negative', query: { sheet: id } })"
+      @model="router.push({ name: 'model' })"
       @passport="giveOut(downloadPassport)"
       @label="giveOut(downloadBackLabel)"
       @picture="giveOut(downloadPicture)"

@@ -29,6 +29,7 @@ const emit = defineEmits<{
   again: []
   layer: []
   film: []
+  model: []
   passport: []
   label: []
   picture: []
@@ -66,6 +67,7 @@ const showsMore = ref(false)
       <BigTarget v-if="hasHung" quiet label="Finishing" hint="i" @press="emit('write', 'finish')" />
       <BigTarget v-if="mayLayer" quiet label="Add a layer" hint="l" @press="emit('layer')" />
       <BigTarget v-if="hasFilm" quiet label="Make its negative" @press="emit('film')" />
+      <BigTarget v-if="hasHung" quiet label="Compare with practice" @press="emit('model')" />
       <BigTarget quiet label="Title and edition" hint="e" @press="emit('write', 'identity')" />
       <BigTarget
         v-if="hasBegun"

@@ -1,0 +1,64 @@
+import { computed, reactive, ref, shallowRef } from 'vue'
+import { linearityMark, offLinear, readingMark, readLadder, readWedge } from '@core/simulate/practiceReading'
+import { throughCurve } from '@core/simulate/practiceNegative'
+import type { SheetWork } from '@core/simulate/virtualProcess'
+import { writtenNumber } from '@core/quantity/number'
+import { inkOf, solveCurve, type NegativeCurve } from '@core/tone/curve'
+import { useNotice } from '../../state/notice.store'
+import type { usePracticeForm } from './usePracticeForm'
+
+const PLAIN = (tone: number) => tone
+/** The step that was chosen; options are written as numbers. */
+const stepOf = (option: string) => writtenNumber(option)
+
+/** What is read from a practice print: the steps of a strip or tablet, or a wedge and the curve that follows from it. */
+export function usePracticeReading(
+  { form, process, conditionsWith, filmWith, hidden, steps, ink }: ReturnType<typeof usePracticeForm>,
+  work: SheetWork,
+) {
+  const notice = useNotice()
+  /** Steps as they were read: last black, and on a tablet last tone. */
+  const read = reactive<{ lastBlack: string; lastTone: string }>({ lastBlack: '', lastTone: '' })
+  const isRead = ref(false)
+  const truth = computed(() =>
+    steps.value ? readLadder(process.value, conditionsWith(hidden.value), work, steps.value) : null,
+  )
+  const canBeRead = computed(
+    () => read.lastBlack !== '' && (form.negative === 'strip' || read.lastTone !== ''),
+  )
+  const reading = computed(() => {
+    if (!truth.value || !steps.value || !isRead.value) return null
+    const [black, tone] = [stepOf(read.lastBlack), stepOf(read.lastTone)]
+    return form.negative === 'strip'
+      ? readingMark([black], [truth.value.lastBlack], steps.value)
+      : readingMark([black, tone], [truth.value.lastBlack, truth.value.lastTone], steps.value)
+  })
+
+  const curve = shallowRef<NegativeCurve | null>(null)
+  const wedge = (of: NegativeCurve | null) =>
+    readWedge(
+      process.value,
+      conditionsWith(hidden.value),
+      work,
+      filmWith(hidden.value),
+      of ? inkOf(of) : PLAIN,
+    )
+  /** Farthest of this print's tones from even steps, L*. */
+  const off = computed(() => (steps.value ? null : offLinear(wedge(curve.value))))
+  const linearity = computed(() => (curve.value && off.value !== null ? linearityMark(off.value) : null))
+  const inked = computed(() => (curve.value ? throughCurve(ink.value, inkOf(curve.value)) : ink.value))
+  /** Makes a curve from this print's wedge. @returns whether the print could be read. */
+  function correct(): boolean {
+    try {
+      curve.value = solveCurve(wedge(null))
+      return true
+    } catch (error) {
+      notice.refuse(error, 'the wedge')
+      return false
+    }
+  }
+  function forget(): void {
+    ;[read.lastBlack, read.lastTone, isRead.value] = ['', '', false]
+  }
+  return { read, isRead, canBeRead, truth, reading, curve, off, linearity, inked, correct, forget }
+}
