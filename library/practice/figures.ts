@@ -10,10 +10,10 @@ export const IRON = { bestNanometres: practice(405), toNanometres: practice(450)
 export const SILVER = { bestNanometres: practice(385), toNanometres: practice(420) }
 export const DICHROMATE = { bestNanometres: practice(420), toNanometres: practice(500) }
 
-/** A coat of iron before it is washed: yellow-green, and slate where much light fell. */
+/** A coat of iron before it is washed: yellow-green over blue-green to slate where much light fell. */
 export const IRON_COAT = {
-  deep: { L: 30, a: -4, b: -8 },
-  middle: { L: 58, a: -8, b: 8 },
+  deep: { L: 44, a: 1, b: -10 },
+  middle: { L: 59, a: -12, b: 2 },
   paper: { L: 86, a: -9, b: 34 },
 }
 export const SILVER_COAT = {
