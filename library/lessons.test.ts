@@ -19,7 +19,12 @@ describe.each(lessons.map((lesson) => [lesson.title, lesson] as const))('the les
   const hidden = practiceFaults.filter(({ causeId }) => causeId === lesson.causeId)
   const made = { ...spoiltBy(USUAL_CONDITIONS, process, hidden), ...lesson.sheet }
   const well = { ...workWell(process, bestDose(process, made)), toned: lesson.isToned ? 300 : null }
-  const effort = { looks: 3, tests: 1, hidden: hidden.map(({ causeId }) => causeId) }
+  const effort = {
+    isLadder: !!lesson.negative,
+    looks: 3,
+    tests: 1,
+    hidden: hidden.map(({ causeId }) => causeId),
+  }
 
   it('is passed by one who works well, and failed by one who does nothing', () => {
     const score = practiceScore(process, made, well, { ...effort, named: effort.hidden })
@@ -62,6 +67,13 @@ describe('a file of lessons', () => {
     ['a sheet that cannot be', file([{ ...one, sheet: { coverage: -1 } }]), /lessons\.0\.sheet\.coverage/],
     ['an unknown process', file([{ ...one, processId: 'no-such-process' }]), /cannot be practised/],
     ['an unknown cause', file([{ ...one, causeId: 'ghosts' }]), /not known/],
+    [
+      'an exposure of a strip',
+      file([{ ...one, negative: 'strip', aims: { exposure: 60 } }]),
+      /aim at “reading”/,
+    ],
+    ['a reading of nothing', file([{ ...one, aims: { reading: 60 } }]), /nothing to read/],
+    ['evenness without a curve', file([{ ...one, aims: { linearity: 60 } }]), /prints no curve/],
     ['a calibration of a tablet', file([{ ...one, isCalibrated: true, negative: 'tablet' }]), /leave out/],
     ['the same id twice', file([one, one]), /same id/],
   ])('with %s is refused, and says where', (_, text, words) =>

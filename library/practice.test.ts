@@ -175,6 +175,7 @@ describe.each(practiceProcesses.map((process) => [process.processId, process] as
       expect(marks({ dose: best.dose / 4 }).exposure).toBeLessThan(20)
       expect(marks({ cleared: 5 }).clearing).toBeLessThan(50)
       expect(marks({}, { looks: 8 }).economy).toBe(50)
+      expect(marks({ dose: 8 * best.dose }, { isLadder: true })).toMatchObject({ exposure: null, total: 100 })
       expect(marks({}, { tests: 4 }).economy).toBe(70)
       // Two faults: both found, one of them, one and a wrong one, and nothing said.
       const hidden = ['brush', 'chalk']

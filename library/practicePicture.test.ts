@@ -1,4 +1,6 @@
 import {
+  dryChange,
+  saidOf,
   linearityMark,
   LADDER_DENSITY,
   offLinear,
@@ -81,6 +83,25 @@ describe('a virtual print as a picture', () => {
     const [red, green] = colourAt(platinum, base, baseWork, 0.7)
     expect(r - g).toBeGreaterThan(red - green + 10)
   })
+})
+
+describe('a print from wet to dry', () => {
+  const change = (id: string, made = USUAL_CONDITIONS) => {
+    const process = of(id)
+    return dryChange(process, made, {
+      ...workWell(process, bestDose(process, USUAL_CONDITIONS)),
+      hoursDry: 24,
+    })
+  }
+  it('dries darker, Van Dyke most of all, and sinks on paper without size', () => {
+    // Common practice: Van Dyke brown dries about a quarter darker in density, the others by less.
+    for (const { processId } of practiceProcesses) expect(change(processId)).toBeGreaterThan(0.1)
+    expect(change('van-dyke')).toBeGreaterThan(change('kallitype') + 2)
+    expect(change('kallitype', { ...USUAL_CONDITIONS, sizing: 0 })).toBeLessThan(0)
+  })
+
+  it('is too light, right or too dark by its dose', () =>
+    expect([-Infinity, -0.6, -0.2, 0, 0.3, 0.5].map(saidOf)).toEqual(['light', 'light', 'right', 'right', 'right', 'dark'])) // prettier-ignore
 })
 
 describe('a toner that loose silver was carried into', () => {

@@ -54,11 +54,17 @@ export function readLessons(
     throw refuse(`At ${issue?.path.join('.') || 'the top'}: ${issue?.message ?? 'unknown fault'}.`)
   }
   const { lessons } = read.data
-  for (const { title, processId, causeId, isCalibrated, negative } of lessons) {
+  for (const { title, processId, causeId, isCalibrated, negative, aims } of lessons) {
     if (!known.processIds.includes(processId))
       throw refuse(`“${title}” is of a process that cannot be practised: ${processId}.`)
     if (isCalibrated && negative)
       throw refuse(`“${title}” is calibrated with a negative of its own: leave out “negative”.`)
+    if (negative && aims.exposure !== undefined)
+      throw refuse(`“${title}” has a strip or tablet, which is read: aim at “reading”, not at “exposure”.`)
+    if (!negative && aims.reading !== undefined)
+      throw refuse(`“${title}” has nothing to read: add “negative”, or leave out “reading”.`)
+    if (!isCalibrated && aims.linearity !== undefined)
+      throw refuse(`“${title}” prints no curve: add “isCalibrated”, or leave out “linearity”.`)
     if (causeId && !known.causeIds.includes(causeId))
       throw refuse(`“${title}” hides a cause that is not known: ${causeId}.`)
   }

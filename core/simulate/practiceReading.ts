@@ -49,6 +49,25 @@ export function readingMark(read: readonly number[], truth: readonly number[], s
   return Math.round(100 * (1 - off / truth.length / 3))
 }
 
+/** What the eye says of a print: too light, right or too dark. */
+export type PrintSaid = 'light' | 'right' | 'dark'
+/** A print is right within so many stops of its best dose. Common practice. */
+const RIGHT_STOPS = 0.35
+
+/** What a print is when it is dry, by its exposure. @param doseStops from the best dose; above 0 too much. */
+export const saidOf = (doseStops: number): PrintSaid =>
+  doseStops < -RIGHT_STOPS ? 'light' : doseStops > RIGHT_STOPS ? 'dark' : 'right'
+
+/** How much darker the middle tone of a print is dry than it was wet, L*. @param dry the print a day later. */
+export function dryChange(process: VirtualProcess, conditions: SheetConditions, dry: SheetWork): number {
+  const { densityAt } = virtualSheet(process, conditions)
+  const [black, white] = [densityAt(0, dry), densityAt(9, dry)]
+  const films = Array.from({ length: 120 }, (_, i) => i / 40)
+  const middle = films.find((film) => densityAt(film, dry) < (black + white) / 2) ?? 0
+  const lightness = (work: SheetWork) => lightnessFromDensity(densityAt(middle, work))
+  return lightness({ ...dry, hoursDry: null }) - lightness(dry)
+}
+
 /** Steps of the wedge that a practice print is linearized by. */
 export const WEDGE_STEPS = 21
 

@@ -1,3 +1,4 @@
+import { isChosen } from '../process/mixPlan'
 import { stepsFor } from '../process/plan'
 import type { ProcessDefinition } from '../schema/definition'
 import type { SheetConditions } from './virtualProcess'
@@ -40,7 +41,12 @@ export function hazardsOf(
   choices: Readonly<Record<string, string>>,
 ): string[] {
   const inSteps = stepsFor(definition, choices).flatMap(({ cautions }) => cautions)
-  const inParts = definition.components.flatMap(({ cautions }) => cautions)
+  const inUse = new Set(
+    definition.mixes.flatMap(({ parts }) =>
+      parts.filter(({ when }) => isChosen(when, choices)).map(({ component }) => component),
+    ),
+  )
+  const inParts = definition.components.flatMap(({ id, cautions }) => (inUse.has(id) ? cautions : []))
   const ids = [...new Set([...inParts, ...inSteps])]
   return ids.flatMap((id) => definition.cautions.find((one) => one.id === id)?.title ?? [])
 }

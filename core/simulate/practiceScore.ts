@@ -3,6 +3,8 @@ import type { SheetConditions, SheetWork, VirtualProcess } from './virtualProces
 
 /** What was decided about a practice print besides its light and baths. */
 export interface PracticeEffort {
+  /** A strip or tablet was printed: it is exposed generously, and read instead of judged by its exposure. */
+  isLadder?: boolean
   /** How often the frame was opened, and how many test sheets were made. */
   looks: number
   tests: number
@@ -81,7 +83,7 @@ export function practiceScore(
   const isUnfixed = process.fix !== null && (work.fixed ?? 0) < NEARLY * process.fix.seconds.value
   const fixerLeft = process.washSeconds ? Math.exp(-(work.washed ?? 0) / process.washSeconds.value) : 0
   const marks: Record<PracticeMark, number | null> = {
-    exposure: marked(Math.abs(doseStops) - UNSEEN_STOPS, WORST.stops),
+    exposure: effort.isLadder ? null : marked(Math.abs(doseStops) - UNSEEN_STOPS, WORST.stops),
     clearing: marked(stainLeft - 0.005, WORST.stain),
     fixing: process.fix ? (isUnfixed ? 0 : marked(fixLoss - 0.02, WORST.loss)) : null,
     washing: process.washSeconds ? marked(fixerLeft - 0.06, WORST.fixer) : null,

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
 import BigTarget from '../../kit/BigTarget.vue'
+import { saidOf } from '@core/simulate/practiceReading'
+import ChoiceRow from '../../kit/ChoiceRow.vue'
 import FileChoice from '../../kit/FileChoice.vue'
 import KitButton from '../../kit/KitButton.vue'
 import TintedPicture from '../../kit/TintedPicture.vue'
@@ -18,9 +20,21 @@ import { texts } from './words'
 const practice = usePractice()
 const { form, lesson, process, definition, options, own, takePicture, isTuned, step, realStep, work, question, score, isAsked, result, reading } = practice // prettier-ignore
 const { seconds, looks, speed, isRunning, isOpen, isSalted, isOld, water, hidden, tests, shown, offered, causes, guesses, named, verdict } = practice // prettier-ignore
-const { read, isRead, canBeRead, truth, curve, off } = reading
+const { read, isRead, canBeRead, truth, curve, off, wetSaid, dried } = reading
 usePracticeNotes(practice)
 
+const WET_CHECK = [
+  { id: 'light', name: 'too light' },
+  { id: 'right', name: 'right' },
+  { id: 'dark', name: 'too dark' },
+] as const
+const wetCheck = computed(() => {
+  const is = score.value ? saidOf(score.value.doseStops) : 'right'
+  const nameOf = (said: string) => WET_CHECK.find(({ id }) => id === said)?.name ?? ''
+  const change = texts.driedBy({ change: dried.value })
+  if (!wetSaid.value) return change
+  return `${change} ${wetSaid.value === is ? texts.wetWasRight : texts.wetWasWrong({ said: nameOf(wetSaid.value), is: nameOf(is) })}`
+})
 const input = useTemplateRef<InstanceType<typeof FileChoice>>('input')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 usePracticePicture(
@@ -117,7 +131,15 @@ const hint = computed(() =>
         @next="practice.next"
         @salt="practice.addSalt"
       />
-      <BigTarget v-else-if="step === 'dry'" label="Look a day later" hint="enter" @press="practice.next" />
+      <div v-else-if="step === 'dry'" class="PracticeStation-end">
+        <ChoiceRow
+          v-if="!ladder"
+          v-model="wetSaid"
+          label="Wet check: once dry it will be"
+          :options="WET_CHECK"
+        />
+        <BigTarget label="Look a day later" hint="enter" @press="practice.next" />
+      </div>
       <div v-else-if="score" class="PracticeStation-end">
         <LadderReading
           v-if="ladder && truth"
@@ -143,6 +165,7 @@ const hint = computed(() =>
           @show="shown = $event"
           @name="practice.name"
         />
+        <p v-if="!ladder">{{ wetCheck }}</p>
         <template v-if="off !== null && !hidden.length">
           <p>
             {{

@@ -18,7 +18,7 @@ export const IRRADIANCE = 5
 const TICK = 100
 /** A print is judged so many hours after it was hung up; and looked at again after so many. */
 const [A_DAY, TWO_YEARS] = [24, 2 * 8766]
-const SPEEDS = { '1': 1, '10': 10, '60': 60, '240': 240 } as const
+const SPEEDS = { '1': 1, '60': 60, '240': 240, '960': 960 } as const
 
 /** Which bath a step fills the time of. */
 const BATHS = { develop: 'developed', clear: 'cleared', tone: 'toned', fix: 'fixed', wash: 'washed' } as const
@@ -32,7 +32,7 @@ export function usePractice() {
   const { form, lesson, process, definition, hidden, conditionsWith, filmWith } = sheet
   const work = reactive<SheetWork>({ ...UNTOUCHED })
   const problem = usePracticeFaults(sheet)
-  const reading = usePracticeReading(sheet, work)
+  const reading = usePracticeReading(sheet, work, A_DAY)
   const speed = ref<keyof typeof SPEEDS>('60')
   const step = ref<PracticeStep | 'sheet'>('sheet')
   const [seconds, looks, isRunning, isOpen, isSalted] = [ref(0), ref(0), ref(false), ref(false), ref(false)]
@@ -52,6 +52,7 @@ export function usePractice() {
     step.value === 'judged'
       ? practiceScore(process.value, conditionsWith(hidden.value), { ...work, hoursDry: A_DAY }, {
           ...problem.effort.value,
+          isLadder: sheet.steps.value !== null,
           looks: looks.value,
         })
       : null,
@@ -126,6 +127,12 @@ export function usePractice() {
     work.hoursDry = isOld.value ? TWO_YEARS : A_DAY
   }
   const again = () => (step.value = 'sheet')
+  // Another lesson, or none: a new sheet.
+  watch(lesson, () => {
+    isRunning.value = false
+    sheet.startForm()
+    again()
+  })
   /** Prints the same again through a curve made from this print. */
   function printCorrected(): void {
     if (reading.correct()) startSheet()

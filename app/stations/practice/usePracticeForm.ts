@@ -49,7 +49,7 @@ export function usePracticeForm() {
   const [lessons, route, notice] = [useLessons(), useRoute(), useNotice()]
   const { processOf, definitionOf, options, tuned } = usePracticeProcesses()
   const lesson = computed(() => lessons.lessonOf(String(route.query.lesson ?? '')))
-  const form = reactive<PracticeForm>({
+  const usual = (): PracticeForm => ({
     processId: lesson.value?.processId ?? options.value[0]?.id ?? '',
     coat: 'usual',
     air: '50',
@@ -62,6 +62,8 @@ export function usePracticeForm() {
     isToned: lesson.value?.isToned ?? false,
     hasSoftWater: lesson.value?.hasSoftWater ?? false,
   })
+  const form = reactive(usual())
+  const startForm = () => Object.assign(form, usual())
   const process = computed(() => {
     const plain = processOf(form.processId)
     return lesson.value ? plain : tuned(plain)
@@ -116,5 +118,5 @@ export function usePracticeForm() {
       notice.refuse(error, 'the picture')
     }
   }
-  return { form, lesson, process, isTuned, definition, choices, traits, options, possible, hidden, hideFaults, conditionsWith, filmWith, steps, own, ink, takePicture } // prettier-ignore
+  return { form, startForm, lesson, process, isTuned, definition, choices, traits, options, possible, hidden, hideFaults, conditionsWith, filmWith, steps, own, ink, takePicture } // prettier-ignore
 }

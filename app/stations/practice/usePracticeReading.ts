@@ -1,5 +1,13 @@
 import { computed, reactive, ref, shallowRef } from 'vue'
-import { linearityMark, offLinear, readingMark, readLadder, readWedge } from '@core/simulate/practiceReading'
+import {
+  dryChange,
+  linearityMark,
+  offLinear,
+  readingMark,
+  readLadder,
+  readWedge,
+  type PrintSaid,
+} from '@core/simulate/practiceReading'
 import { throughCurve } from '@core/simulate/practiceNegative'
 import type { SheetWork } from '@core/simulate/virtualProcess'
 import { writtenNumber } from '@core/quantity/number'
@@ -14,14 +22,17 @@ const stepOf = (option: string) => writtenNumber(option)
 /** What is read from a practice print: the steps of a strip or tablet, or a wedge and the curve that follows from it. */
 export function usePracticeReading(
   { form, process, conditionsWith, filmWith, hidden, steps, ink }: ReturnType<typeof usePracticeForm>,
-  work: SheetWork,
+  worked: SheetWork,
+  hoursDry: number,
 ) {
+  /** As it is judged, however old it is when it is looked at. */
+  const work = computed<SheetWork>(() => ({ ...worked, hoursDry }))
   const notice = useNotice()
   /** Steps as they were read: last black, and on a tablet last tone. */
   const read = reactive<{ lastBlack: string; lastTone: string }>({ lastBlack: '', lastTone: '' })
   const isRead = ref(false)
   const truth = computed(() =>
-    steps.value ? readLadder(process.value, conditionsWith(hidden.value), work, steps.value) : null,
+    steps.value ? readLadder(process.value, conditionsWith(hidden.value), work.value, steps.value) : null,
   )
   const canBeRead = computed(
     () => read.lastBlack !== '' && (form.negative === 'strip' || read.lastTone !== ''),
@@ -39,7 +50,7 @@ export function usePracticeReading(
     readWedge(
       process.value,
       conditionsWith(hidden.value),
-      work,
+      work.value,
       filmWith(hidden.value),
       of ? inkOf(of) : PLAIN,
     )
@@ -57,8 +68,26 @@ export function usePracticeReading(
       return false
     }
   }
+  /** What the eye said while it was wet; and how much drying changed. */
+  const wetSaid = ref<PrintSaid | undefined>()
+  const dried = computed(() => dryChange(process.value, conditionsWith(hidden.value), work.value))
   function forget(): void {
+    wetSaid.value = undefined
     ;[read.lastBlack, read.lastTone, isRead.value] = ['', '', false]
   }
-  return { read, isRead, canBeRead, truth, reading, curve, off, linearity, inked, correct, forget }
+  return {
+    read,
+    isRead,
+    canBeRead,
+    truth,
+    reading,
+    curve,
+    off,
+    linearity,
+    inked,
+    correct,
+    wetSaid,
+    dried,
+    forget,
+  }
 }

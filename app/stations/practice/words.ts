@@ -9,6 +9,13 @@ export const texts = {
     'This print uses no chemicals and no lamp. What follows is what the real step needs: its cautions hold on paper.',
   figuresAre: ({ practice, invented, measured }: { practice: number; invented: number; measured: number }) =>
     `Figures of this coat: ${practice} from common practice, ${invented} invented${measured ? `, ${measured} measured by you` : ''}.`,
+  driedBy: ({ change }: { change: number }) =>
+    Math.abs(change) < 1
+      ? 'Drying hardly changed the middle tones.'
+      : `Dry, the middle tones are ${Math.abs(change).toFixed(0)} L* ${change < 0 ? 'lighter' : 'darker'} than they were wet.`,
+  wetWasRight: 'Your wet check was right.',
+  wetWasWrong: ({ said, is }: { said: string; is: string }) =>
+    `Your wet check said ${said}; dry it is ${is}.`,
   hiddenFault: 'One thing is wrong with this sheet. Find it when the print is dry.',
   hiddenFaults: 'Two things are wrong with this sheet. Find both when the print is dry.',
   waterSaysNothing: 'Clear water in the dark tray: without chlorine no milk can show',

@@ -53,9 +53,9 @@ const pressed = computed(() =>
       label="Time runs"
       :options="[
         { id: '1', name: '1 ×' },
-        { id: '10', name: '10 ×' },
         { id: '60', name: '60 ×' },
         { id: '240', name: '240 ×' },
+        { id: '960', name: '960 ×' },
       ]"
     />
     <div class="PracticeHands-acts">
