@@ -32,7 +32,7 @@ export async function throughSteps(page: Page, minutes: Readonly<Record<string, 
     const [, wanted] = Object.entries(minutes).find(([part]) => title.includes(part)) ?? []
     // A bath may pass its time by a minute, an exposure may not.
     if (wanted) {
-      await page.getByText(title === 'Expose' ? '240 ×' : '960 ×').click()
+      await page.getByText(title === 'Expose' ? '240×' : '960×').click()
       await runUntil(page, wanted)
     }
     await page.getByRole('button', { name: /Into the baths|Next step|Look a day/ }).click()

@@ -7,12 +7,23 @@ import type { Refusal } from '@core/errors'
 /** A question with a few answers in words, one of them chosen. */
 defineProps<{ label: string; options: readonly { id: string; name: string }[]; fault?: Refusal }>()
 const chosen = defineModel<string | undefined>({ required: true })
+/** Lets go of an answer that was chosen by hand, so that space and enter do the next step again. */
+function release({ detail, currentTarget }: MouseEvent): void {
+  // A choice by arrow key makes a click too, without a count: that one keeps its place.
+  if (!detail || !(currentTarget instanceof HTMLElement)) return
+  const answers = currentTarget
+  // The answer gets the focus only when this click is over.
+  setTimeout(() => {
+    const focused = document.activeElement
+    if (focused instanceof HTMLElement && answers.contains(focused)) focused.blur()
+  })
+}
 </script>
 
 <template>
   <fieldset class="ChoiceRow">
     <legend>{{ label }}</legend>
-    <ElRadioGroup v-model="chosen" class="ChoiceRow-answers">
+    <ElRadioGroup v-model="chosen" class="ChoiceRow-answers" @click="release">
       <ElRadio v-for="option in options" :key="option.id" class="ChoiceRow-answer" :value="option.id" border>
         {{ option.name }}
       </ElRadio>

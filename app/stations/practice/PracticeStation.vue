@@ -132,12 +132,7 @@ const hint = computed(() =>
         @salt="practice.addSalt"
       />
       <div v-else-if="step === 'dry'" class="PracticeStation-end">
-        <ChoiceRow
-          v-if="!ladder"
-          v-model="wetSaid"
-          label="Wet check: once dry it will be"
-          :options="WET_CHECK"
-        />
+        <ChoiceRow v-if="!ladder" v-model="wetSaid" :label="texts.wetCheck" :options="WET_CHECK" />
         <BigTarget label="Look a day later" hint="enter" @press="practice.next" />
       </div>
       <div v-else-if="score" class="PracticeStation-end">

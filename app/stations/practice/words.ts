@@ -13,6 +13,7 @@ export const texts = {
     Math.abs(change) < 1
       ? 'Drying hardly changed the middle tones.'
       : `Dry, the middle tones are ${Math.abs(change).toFixed(0)} L* ${change < 0 ? 'lighter' : 'darker'} than they were wet.`,
+  wetCheck: 'Wet check: once dry it will be',
   wetWasRight: 'Your wet check was right.',
   wetWasWrong: ({ said, is }: { said: string; is: string }) =>
     `Your wet check said ${said}; dry it is ${is}.`,

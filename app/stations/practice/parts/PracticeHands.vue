@@ -52,10 +52,10 @@ const pressed = computed(() =>
       v-model="speed"
       label="Time runs"
       :options="[
-        { id: '1', name: '1 ×' },
-        { id: '60', name: '60 ×' },
-        { id: '240', name: '240 ×' },
-        { id: '960', name: '960 ×' },
+        { id: '1', name: '1×' },
+        { id: '60', name: '60×' },
+        { id: '240', name: '240×' },
+        { id: '960', name: '960×' },
       ]"
     />
     <div class="PracticeHands-acts">
