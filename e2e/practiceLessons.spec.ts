@@ -102,3 +102,31 @@ test('no milk in water without chlorine, until there is salt in it; and what was
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Two years later')
   await expect.poll(async () => (await colourAt(page, 500, 150))[0]).toBeLessThan(sky! - 20)
 })
+
+test('a practice print waits while another station asks for hands, and a lesson that is chosen is a new sheet', async ({
+  page,
+}) => {
+  await open(page, '/practice')
+  await page.getByRole('button', { name: 'Coat the sheet' }).click()
+  await page.getByRole('button', { name: 'Light on' }).click()
+  await expect(page.locator('.PracticeHands-time')).not.toHaveText(/^\s*0:00/)
+  await page.keyboard.press('8')
+  await expect(page.getByRole('heading', { level: 1, name: 'Expose' })).toBeHidden()
+  // Its keys are not those of this page.
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).not.toContainText('Open the frame')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('9')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Expose')
+  const clock = await page.locator('.PracticeHands-time').textContent()
+  await expect(page.getByRole('button', { name: 'Light on' })).toBeVisible()
+  await page.getByRole('link', { name: 'Lessons' }).click()
+  await page.getByRole('link', { name: 'A print' }).click()
+  await expect(page.locator('.PracticeHands-time')).toHaveText(clock ?? '')
+  await page.getByRole('link', { name: 'Lessons' }).click()
+  await page.getByRole('link', { name: 'Wet against dry' }).click()
+  await expect(page.getByText('Lesson: Wet against dry')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Coat the sheet' })).toBeVisible()
+  await page.getByRole('link', { name: 'A print' }).click()
+  await expect(page.getByText('Classic cyanotype, virtual')).toBeVisible()
+})

@@ -91,7 +91,10 @@ document.addEventListener('pointerdown', openVoice)
       <StandingNotices :is-clock-running="isClockRunning" />
       <RouterView v-if="isReady" v-slot="{ Component, route }">
         <!-- Another recipe in the address is another form, also where a form is open already. -->
-        <component :is="Component" :key="route.name === 'make' ? route.fullPath : undefined" />
+        <!-- A practice print is kept while another station asks for hands; no record holds it. -->
+        <KeepAlive include="PracticeStation">
+          <component :is="Component" :key="route.name === 'make' ? route.fullPath : undefined" />
+        </KeepAlive>
       </RouterView>
     </main>
     <MarginColumn class="AppShell-margin" />

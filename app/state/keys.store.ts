@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, onUnmounted, shallowReactive } from 'vue'
+import { computed, onActivated, onDeactivated, onUnmounted, shallowReactive } from 'vue'
 
 /** A key and what it does here. */
 export interface KeyRow {
@@ -34,13 +34,17 @@ export const useKeys = defineStore('keys', () => {
   return { groups, rows, answer }
 })
 
-/** Adds keys for as long as the component lives. */
+/** Adds keys for as long as the component is on the page. */
 export function useKeyRows(group: string, rows: () => readonly KeyRow[]): void {
   const keys = useKeys()
-  keys.groups.set(group, rows)
-  onUnmounted(() => {
+  const add = () => void keys.groups.set(group, rows)
+  const leave = () => {
     if (keys.groups.get(group) === rows) keys.groups.delete(group)
-  })
+  }
+  add()
+  onActivated(add)
+  onDeactivated(leave)
+  onUnmounted(leave)
 }
 
 function isTyping(target: EventTarget | null): boolean {

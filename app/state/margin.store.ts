@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, onUnmounted, ref, shallowRef } from 'vue'
+import { computed, onActivated, onDeactivated, onUnmounted, ref, shallowRef } from 'vue'
 import type { Figure } from '@core/quantity/figure'
 
 /** One note in the margin: why a step is done, what to look for, a caution. */
@@ -28,9 +28,15 @@ export const useMargin = defineStore('margin', () => {
 /** Fills the margin for as long as a view is on the page. */
 export function useMarginNotes(notes: () => readonly MarginNote[]): void {
   const margin = useMargin()
-  margin.source = notes
-  margin.opened = null
-  onUnmounted(() => {
+  function fill(): void {
+    margin.source = notes
+    margin.opened = null
+  }
+  function leave(): void {
     if (margin.source === notes) margin.source = () => []
-  })
+  }
+  fill()
+  onActivated(fill)
+  onDeactivated(leave)
+  onUnmounted(leave)
 }

@@ -1,4 +1,5 @@
-import { computed, onUnmounted, reactive, ref, watch } from 'vue'
+import { computed, onDeactivated, onUnmounted, reactive, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { stepsOf, type PracticeStep } from '@core/simulate/practiceFault'
 import { lessonResult } from '@core/simulate/lesson'
 import { practiceScore } from '@core/simulate/practiceScore'
@@ -27,7 +28,7 @@ const isBath = (step: PracticeStep | 'sheet'): step is Bath => step in BATHS
 
 /** One practice print: its light, its baths, and what it is worth a day later. */
 export function usePractice() {
-  const lessons = useLessons()
+  const [lessons, route] = [useLessons(), useRoute()]
   const sheet = usePracticeForm()
   const { form, lesson, process, definition, hidden, conditionsWith, filmWith } = sheet
   const work = reactive<SheetWork>({ ...UNTOUCHED })
@@ -126,12 +127,25 @@ export function usePractice() {
     isOld.value = !isOld.value
     work.hoursDry = isOld.value ? TWO_YEARS : A_DAY
   }
-  const again = () => (step.value = 'sheet')
-  // Another lesson, or none: a new sheet.
-  watch(lesson, () => {
-    isRunning.value = false
+  /** The lesson that the address asks for, empty for none; `null` while another page is shown. */
+  const asked = computed(() => (route.name === 'practice' ? String(route.query.lesson ?? '') : null))
+  function again(): void {
+    step.value = 'sheet'
+    if (asked.value === null || asked.value === sheet.lessonId.value) return
+    sheet.lessonId.value = asked.value
     sheet.startForm()
-    again()
+  }
+  // A lesson that is chosen is a new sheet, unless its print is being made. Any print stays while one is elsewhere.
+  watch(asked, (lessonId) => {
+    if (lessonId === null || (lessonId === '' && step.value !== 'sheet')) return
+    if (lessonId !== sheet.lessonId.value || step.value === 'judged') {
+      isRunning.value = false
+      again()
+    }
+  })
+  onDeactivated(() => {
+    advance()
+    isRunning.value = false
   })
   /** Prints the same again through a curve made from this print. */
   function printCorrected(): void {

@@ -1,4 +1,4 @@
-import { computed, reactive, shallowRef } from 'vue'
+import { computed, reactive, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { traitsOf } from '@core/judge/traits'
 import type { GreyPicture } from '@core/negative/resample'
@@ -48,7 +48,9 @@ export interface PracticeForm {
 export function usePracticeForm() {
   const [lessons, route, notice] = [useLessons(), useRoute(), useNotice()]
   const { processOf, definitionOf, options, tuned } = usePracticeProcesses()
-  const lesson = computed(() => lessons.lessonOf(String(route.query.lesson ?? '')))
+  /** The lesson that is played: what was asked for when this page was last opened, unless a print is being made. */
+  const lessonId = ref(String(route.query.lesson ?? ''))
+  const lesson = computed(() => lessons.lessonOf(lessonId.value))
   const usual = (): PracticeForm => ({
     processId: lesson.value?.processId ?? options.value[0]?.id ?? '',
     coat: 'usual',
@@ -118,5 +120,5 @@ export function usePracticeForm() {
       notice.refuse(error, 'the picture')
     }
   }
-  return { form, startForm, lesson, process, isTuned, definition, choices, traits, options, possible, hidden, hideFaults, conditionsWith, filmWith, steps, own, ink, takePicture } // prettier-ignore
+  return { form, startForm, lessonId, lesson, process, isTuned, definition, choices, traits, options, possible, hidden, hideFaults, conditionsWith, filmWith, steps, own, ink, takePicture } // prettier-ignore
 }
