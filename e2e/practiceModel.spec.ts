@@ -17,7 +17,7 @@ test('practice follows one’s own judged prints when it is asked to, and the ap
   await expect(row).toContainText('In use:')
   await page.reload()
   await expect(row).toContainText('In use:')
-  await page.getByRole('link', { name: 'A print' }).click()
+  await page.getByRole('link', { name: 'A print', exact: true }).click()
   await expect(page.getByText('This process follows your own prints')).toBeVisible()
   await page.getByRole('link', { name: 'My own prints' }).first().click()
   await row.getByRole('button', { name: 'Use the app’s figures' }).click()

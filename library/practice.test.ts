@@ -106,7 +106,8 @@ describe.each(practiceProcesses.map((process) => [process.processId, process] as
       // Doses between a tenth and nine tenths of the way to black.
       const scale = (contrast: number) => {
         const made = { ...USUAL_CONDITIONS, contrast }
-        const of = (dose: number) => density(process, made, { ...workWell(process, dose) }, 0)
+        const { densityAt } = virtualSheet(process, made)
+        const of = (dose: number) => densityAt(0, workWell(process, dose))
         const [least, most] = [of(1e-9), of(1e9)]
         const doses = Array.from({ length: 400 }, (_, i) => 10 ** (i / 100))
         const at = (share: number) => doses.find((dose) => of(dose) >= least + share * (most - least)) ?? NaN
@@ -200,6 +201,10 @@ describe.each(practiceProcesses.map((process) => [process.processId, process] as
       const years = { ...well, hoursDry: 3 * 8766 }
       const at = (work: SheetWork, film: number) => density(process, USUAL_CONDITIONS, work, film)
       expect(at(years, 0.6)).toBeCloseTo(at(well, 0.6), 1)
+      // What was not cleared is a stain that grows.
+      const uncleared = { ...well, cleared: 0.5 * process.clearSeconds.value }
+      const grows = at({ ...uncleared, hoursDry: 3 * 8766 }, 9) - at(uncleared, 9)
+      expect(grows).toBeGreaterThan(0.3 * process.stain.value)
       if (!fix) return
       expect(at({ ...years, washed: 30 }, 0.6)).toBeLessThan(at(well, 0.6) - 0.15)
       expect(at({ ...years, fixed: 5 }, 3)).toBeGreaterThan(at(well, 3) + 0.2)

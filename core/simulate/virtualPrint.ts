@@ -33,6 +33,8 @@ const COLD_SHORT = 0.45
 const FADES_IN_YEARS = 1.5
 /** A print that was not fixed at all darkens by so much of its range, in about so many hours of room light. Invented. */
 const DARKENS = { share: 0.35, hours: 300 } as const
+/** Sensitizer that was left in goes on to stain: so much more, in about so many hours. Invented; common practice says weeks. */
+const STAINS = { more: 1.2, hours: 500 } as const
 const HOURS_A_YEAR = 8766
 
 /** Depth of a coat by how much of it there is, 1 for the usual one; rising, and less and less. */
@@ -130,8 +132,9 @@ export function virtualSheet(process: VirtualProcess, conditions: SheetCondition
     const darkened = range * DARKENS.share * unfixed * gone(hours, DARKENS.hours)
     const uncleared = isProcessed(work) ? 1 - gone(work.cleared, process.clearSeconds.value) : 1
     const net = seen(grown, work, toned, faded)
+    const stain = process.stain.value * uncleared * (1 + STAINS.more * gone(hours, STAINS.hours))
     // Where a coat has printed, less of it is left to fog.
-    const own = net + (fog + darkened) * Math.exp(-net / range) + process.stain.value * uncleared
+    const own = net + (fog + darkened) * Math.exp(-net / range) + stain
     const base = under ? under(filmDensity) : 0
     const ownShare = base > 0 ? own / (own + base) : 1
     return { density: white + base + own, ownShare, uncleared, toned, faded }

@@ -96,7 +96,7 @@ export function densityOf(
 }
 
 /** Places of the table, evenly in the logarithm of light from its first share of the speed to its last. */
-const [PLACES, FIRST_SHARE, LAST_SHARE] = [800, 1e-5, 1e3]
+const [PLACES, FIRST_SHARE, LAST_SHARE] = [600, 1e-4, 100]
 
 /**
  * Light that reaches a coat which shades itself, by the dose that falls on it.
@@ -108,15 +108,14 @@ const [PLACES, FIRST_SHARE, LAST_SHARE] = [800, 1e-5, 1e3]
 function behindItself(dimming: (light: number) => number, speed: number): (dose: number) => number {
   const [lights, doses] = [new Float64Array(PLACES), new Float64Array(PLACES)]
   const ratio = (LAST_SHARE / FIRST_SHARE) ** (1 / (PLACES - 1))
+  let [before, dose, dimmedBefore] = [0, 0, dimming(0)]
   for (let i = 0; i < PLACES; i++) {
     const light = speed * FIRST_SHARE * ratio ** i
-    const before = lights[i - 1] ?? 0
-    const sum = dimming(before) + 4 * dimming((before + light) / 2) + dimming(light)
-    lights[i] = light
-    doses[i] = (doses[i - 1] ?? 0) + ((light - before) * sum) / 6
+    const dimmed = dimming(light)
+    dose += ((light - before) * (dimmedBefore + 4 * dimming((before + light) / 2) + dimmed)) / 6
+    ;[lights[i], doses[i], before, dimmedBefore] = [light, dose, light, dimmed]
   }
-  const [endLight, endDose] = [lights[PLACES - 1]!, doses[PLACES - 1]!]
-  const most = dimming(endLight)
+  const [endLight, endDose, most] = [before, dose, dimmedBefore]
   return (dose) => {
     if (dose >= endDose) return endLight + (dose - endDose) / most
     let [low, high] = [-1, PLACES - 1]
