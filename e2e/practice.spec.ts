@@ -147,7 +147,7 @@ test('a change is tried before paper is used: from a planned sheet to two ways s
   const exposure = other.getByRole('slider', { name: 'Exposure' })
   await exposure.focus()
   await page.keyboard.press('Home')
-  await expect(other).toContainText('−3 stops')
+  await expect(other).toContainText('−3.0 stops')
   expect(await blackOf(other)).toBeGreaterThan(before + 5)
   const sound = await blackOf(one)
   await one.getByText('Paper with chalk').click()

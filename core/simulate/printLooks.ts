@@ -43,7 +43,8 @@ function waves(random: () => number, count: number, along: number, across: numbe
     some.reduce((sum, one) => sum + Math.sin(one.x * x + one.y * y + one.phase), 0) / Math.sqrt(count) / 1.4
 }
 
-const UNEVEN_COATS = [covered(0.2), covered(0.45), covered(0.7), asMade, covered(1.5)]
+const STREAKED = [covered(0.2), covered(0.45), covered(0.7), asMade, covered(1.5)]
+const MOTTLED = [covered(0.4), covered(0.6), covered(0.8), asMade, covered(1.3)]
 /** Uneven coats by chance of −1 to 1. */
 const byChance =
   (chance: Place): Place =>
@@ -76,10 +77,10 @@ function spots(random: () => number, count: number, [least, most]: [number, numb
 
 /** Ridges of two fingers that held the sheet by its picture. */
 const fingers: Place = (x, y) => {
-  for (const [cx, cy, turn] of [[70, 300, 0.4], [935, 470, -0.5]] as const) {
+  for (const [cx, cy, turn] of [[120, 330, 0.4], [890, 500, -0.5]] as const) {
     const [dx, dy] = [x - cx, y - cy]
     const [u, v] = [dx * Math.cos(turn) + dy * Math.sin(turn), dy * Math.cos(turn) - dx * Math.sin(turn)]
-    const away = Math.hypot(u / 42, v / 62)
+    const away = Math.hypot(u / 55, v / 80)
     if (away < 1 && Math.sin(away * 46 + 1.5 * Math.sin(u / 16)) > 0.1) return 0
   }
   return -1
@@ -94,20 +95,20 @@ const pool: Place = (x, y) => {
 const PLACED: Partial<Record<PracticeLook, (random: () => number) => PlacedLook>> = {
   streaks: (random) => {
     const [long, fine] = [waves(random, 3, 0.002, 0.09), waves(random, 4, 0.004, 0.3)]
-    return { parts: UNEVEN_COATS, at: byChance((x, y) => 0.75 * long(x, y) + 0.4 * fine(x, y)) }
+    return { parts: STREAKED, at: byChance((x, y) => 0.75 * long(x, y) + 0.4 * fine(x, y)) }
   },
   mottle: (random) => {
     const [wide, fine] = [waves(random, 6, 0.03, 0.03), waves(random, 6, 0.09, 0.09)]
-    return { parts: UNEVEN_COATS, at: byChance((x, y) => 0.7 * wide(x, y) + 0.4 * fine(x, y)) }
+    return { parts: MOTTLED, at: byChance((x, y) => 0.7 * wide(x, y) + 0.4 * fine(x, y)) }
   },
   line: () => ({
     parts: [{ ...asMade, made: (conditions) => ({ ...conditions, isBuffered: true }) }],
     at: (x, y) => (x > 560 + 0.1 * y ? 0 : -1),
   }),
-  blotch: () => ({ parts: [fogged(0.22), fogged(0.7)], at: pool }),
+  blotch: () => ({ parts: [fogged(0.45), fogged(1.1)], at: pool }),
   specksLight: (random) => ({ parts: [covered(0.02)], at: spots(random, 45, [1.5, 6]) }),
   specksDark: (random) => ({ parts: [fogged(6)], at: spots(random, 30, [2, 6], 26) }),
-  finger: () => ({ parts: [covered(0.3)], at: fingers }),
+  finger: () => ({ parts: [covered(0.2)], at: fingers }),
   patches: (random) => {
     const wide = waves(random, 5, 0.012, 0.016)
     const [less, least] = [0.5, 0.15].map((share): SheetPart => ({

@@ -62,7 +62,7 @@ export function useTryPage() {
     name,
     processId,
     choices: { ...startingChoices(definitionOf(processId)), ...plan?.choices },
-    stops: Math.min(MOST_STOPS, stops),
+    stops: Math.min(MOST_STOPS, Math.round(10 * stops) / 10),
     coat: 100,
     humidity: 50,
     hasChalk,

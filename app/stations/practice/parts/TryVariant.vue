@@ -29,7 +29,7 @@ usePracticePicture(
   () => props.ink,
 )
 const stopsSaid = (stops: number) =>
-  stops === 0 ? 'best' : `${stops > 0 ? '+' : '−'}${Math.abs(stops)} stops`
+  stops === 0 ? 'best' : `${stops > 0 ? '+' : '−'}${Math.abs(stops).toFixed(1)} stops`
 const span = (seconds: number) => formatSpan(Math.round(seconds))
 </script>
 
@@ -62,7 +62,7 @@ const span = (seconds: number) => formatSpan(Math.round(seconds))
         <dd>at least {{ span(figures.seconds) }} until the print hangs</dd>
       </div>
       <div>
-        <dt>Coat</dt>
+        <dt>Cost</dt>
         <dd>
           {{ figures.cost === null ? texts.noPrice : texts.priced({ money: figures.cost.toFixed(2) }) }}
         </dd>
