@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { Lesson } from '@core/schema/lesson'
 import { lessonResult, readLessons } from '@core/simulate/lesson'
 import { spoiltBy } from '@core/simulate/practiceFault'
 import { practiceScore } from '@core/simulate/practiceScore'
@@ -79,4 +82,21 @@ describe('a file of lessons', () => {
   ])('with %s is refused, and says where', (_, text, words) =>
     expect(() => readLessons(text, known)).toThrow(words),
   )
+})
+
+describe('docs/lessons.md', () => {
+  const doc = readFileSync(join(__dirname, '..', 'docs', 'lessons.md'), 'utf8')
+  it('shows a file that can be read, and names every process, cause, field and aim', () => {
+    const [, example = ''] = /```json\n([\s\S]*?)```/.exec(doc) ?? []
+    expect(readLessons(example, known)).toHaveLength(1)
+    const { sheet, aims, ...fields } = Lesson.shape
+    const named = [
+      ...known.processIds,
+      ...known.causeIds,
+      ...Object.keys(sheet.shape),
+      ...Object.keys(aims.shape),
+      ...Object.keys(fields).filter((field) => !['id', 'title', 'before', 'after'].includes(field)),
+    ]
+    expect(named.filter((name) => !doc.includes(`\`${name}\``))).toEqual([])
+  })
 })
