@@ -94,7 +94,7 @@ describe('real prints that say something about a model', () => {
 describe('a model tuned by one’s own prints', () => {
   const real = (wanted: number, black: number | null = null): RealPrint => ({ id: uuid(wanted), at: 0, number: wanted, dose: wanted, wanted, black }) // prettier-ignore
 
-  it('needs the dose that the middle one of the last five should have had, and comes to their black', () => {
+  it('needs the dose that the middle one of the last five should have had, and has their black', () => {
     const tuning = tuningFrom(cyanotype, [real(900, 1.5), real(3000), real(1000, 1.4), real(1100), real(1200, 1.46), real(1)]) // prettier-ignore
     const tuned = tunedProcess(cyanotype, tuning)
     expect(tuning?.ids).toHaveLength(5)

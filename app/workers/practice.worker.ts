@@ -17,14 +17,15 @@ export interface PracticeQuestion {
 
 let ink: GreyPicture = { width: 0, height: 0, data: new Float32Array() }
 /** The negative on its sheet, and what it was made from. */
-let laid: { by: string; negative: NegativeOnSheet } | null = null
+let prepared: { by: string; negative: NegativeOnSheet } | null = null
 
 serve<PracticeQuestion, PrintPicture>('the practice print', (question, { handOver }) => {
   const { process, conditions, work, film, looks } = question
   const by = JSON.stringify([film, looks])
   if (question.ink) ink = question.ink
-  if (!laid || question.ink || laid.by !== by) laid = { by, negative: negativeOnSheet(ink, film, looks) }
-  const picture = printPicture(laid.negative, process, conditions, work)
+  if (!prepared || question.ink || prepared.by !== by)
+    prepared = { by, negative: negativeOnSheet(ink, film, looks) }
+  const picture = printPicture(prepared.negative, process, conditions, work)
   handOver(picture.rgba.buffer)
   return picture
 })

@@ -5,7 +5,7 @@ import type { PracticeScore } from './practiceScore'
 /** What a lesson has aims for. */
 export type LessonAim = keyof Lesson['aims'] | 'cause'
 
-/** What a lesson came to, aim by aim. */
+/** The result of a lesson, aim by aim. */
 export interface LessonResult {
   isPassed: boolean
   rows: { name: LessonAim; wanted: number; reached: number }[]

@@ -9,7 +9,7 @@ export interface SheetPart {
   worked: (work: SheetWork) => SheetWork
 }
 
-/** A negative as it lies on a sheet, with everything about both that shows in places. */
+/** A negative on a sheet, with everything about both that shows in places. */
 export interface NegativeOnSheet {
   width: number
   height: number

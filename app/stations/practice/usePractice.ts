@@ -88,8 +88,8 @@ export function usePractice() {
 
   function startSheet(): void {
     Object.assign(work, UNTOUCHED)
-    problem.forget()
-    reading.forget()
+    problem.clear()
+    reading.clear()
     ;[seconds.value, looks.value, isSalted.value, isOld.value] = [0, 0, false, false]
     ;[isRunning.value, isOpen.value, step.value] = [false, true, 'light']
   }
@@ -160,7 +160,7 @@ export function usePractice() {
     if (aims.reading !== undefined && reading.reading.value === null) return texts.readTheSteps
     return isCalibrated && reading.linearity.value === null ? texts.printCorrected : ''
   })
-  /** What a lesson came to; `null` until everything it asks for is answered. */
+  /** The result of a lesson; `null` until everything it asks for is answered. */
   const result = computed(() => {
     if (!lesson.value || !score.value || isAsked.value) return null
     const [read, linearity] = [reading.reading.value, reading.linearity.value]

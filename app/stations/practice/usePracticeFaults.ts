@@ -67,8 +67,8 @@ export function usePracticeFaults({ possible, hidden, traits }: ReturnType<typeo
     hidden: hidden.value.map(({ causeId }) => causeId),
     named: named.value,
   }))
-  function forget(): void {
+  function clear(): void {
     ;[tests.value, shown.value, guesses.value, named.value] = [[], null, [], null]
   }
-  return { tests, shown, offered, makeTest, causes, guesses, name, named, verdict, effort, forget }
+  return { tests, shown, offered, makeTest, causes, guesses, name, named, verdict, effort, clear }
 }

@@ -71,7 +71,7 @@ export function usePracticeReading(
   /** What the eye said while it was wet; and how much drying changed. */
   const wetSaid = ref<PrintSaid | undefined>()
   const dried = computed(() => dryChange(process.value, conditionsWith(hidden.value), work.value))
-  function forget(): void {
+  function clear(): void {
     wetSaid.value = undefined
     ;[read.lastBlack, read.lastTone, isRead.value] = ['', '', false]
   }
@@ -88,6 +88,6 @@ export function usePracticeReading(
     correct,
     wetSaid,
     dried,
-    forget,
+    clear,
   }
 }

@@ -127,7 +127,7 @@ export function useTryPage() {
     }
   }
 
-  /** What a way comes to: light, black and white, distinct tones; cost, time and cautions. */
+  /** Figures of each way: light, black and white, distinct tones; cost, time and cautions. */
   const figures = computed(() =>
     variants.map((one) => {
       const [sheet, work] = [virtualSheet(modelOf(one), conditionsOf(one)), workOf(one)]

@@ -5,7 +5,7 @@ import type { LessonAim, LessonResult } from '@core/simulate/lesson'
 import type { PracticeScore } from '@core/simulate/practiceScore'
 import { texts } from '../words'
 
-/** What a practice print is worth, decision by decision, and what its lesson came to. */
+/** What a practice print is worth, decision by decision, and the result of its lesson. */
 const props = defineProps<{
   score: PracticeScore
   looks: number
