@@ -113,4 +113,16 @@ figcaption {
   display: grid;
   gap: var(--es-space-3);
 }
+
+/* On a telephone the targets follow the picture and its clock; what to look for is further down. */
+@media (width <= 40em) {
+  .PracticeHands-time {
+    order: -2;
+  }
+
+  .PracticeHands-acts {
+    grid-template-columns: 1fr 1fr;
+    order: -1;
+  }
+}
 </style>

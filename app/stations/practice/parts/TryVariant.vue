@@ -45,6 +45,31 @@ const span = (seconds: number) => formatSpan(Math.round(seconds))
     <TintedPicture>
       <canvas ref="canvas" width="1000" height="800" role="img" :aria-label="`${variant.name}: the print`" />
     </TintedPicture>
+    <SlideField
+      v-model="variant.stops"
+      label="Exposure"
+      :min="-3"
+      :max="3"
+      :step="0.1"
+      :said="stopsSaid(variant.stops)"
+    />
+    <SlideField
+      v-model="variant.coat"
+      label="Coat"
+      :min="20"
+      :max="200"
+      :step="10"
+      :said="`${variant.coat} %`"
+    />
+    <SlideField
+      v-model="variant.humidity"
+      label="Humidity"
+      :min="15"
+      :max="85"
+      :step="5"
+      :said="`${variant.humidity} %`"
+    />
+    <KitCheckbox v-model="variant.hasChalk">Paper with chalk</KitCheckbox>
     <dl>
       <div>
         <dt>Exposure</dt>
@@ -72,31 +97,6 @@ const span = (seconds: number) => formatSpan(Math.round(seconds))
         <dd>{{ figures.hazards.join(' · ') }}</dd>
       </div>
     </dl>
-    <SlideField
-      v-model="variant.stops"
-      label="Exposure"
-      :min="-3"
-      :max="3"
-      :step="0.1"
-      :said="stopsSaid(variant.stops)"
-    />
-    <SlideField
-      v-model="variant.coat"
-      label="Coat"
-      :min="20"
-      :max="200"
-      :step="10"
-      :said="`${variant.coat} %`"
-    />
-    <SlideField
-      v-model="variant.humidity"
-      label="Humidity"
-      :min="15"
-      :max="85"
-      :step="5"
-      :said="`${variant.humidity} %`"
-    />
-    <KitCheckbox v-model="variant.hasChalk">Paper with chalk</KitCheckbox>
     <SelectField
       v-for="choice in choices"
       :key="choice.id"
