@@ -10,10 +10,11 @@ import { open, photograph, plan, turnTo } from './workroom.ts'
 
 /** In place of the browser's own window for choosing a folder, which needs a screen: a folder of the page's own files. */
 const standIn = () => {
-  window.showDirectoryPicker = async () => {
+  const showDirectoryPicker = async () => {
     const root = await navigator.storage.getDirectory()
     return root.getDirectoryHandle('Backups', { create: true })
   }
+  Object.assign(window, { showDirectoryPicker })
 }
 
 /** Every file of the stand-in, by its path, in base 64. */
