@@ -7,49 +7,9 @@ import { processes } from '@library/index'
 import { classicCyanotype } from '@library/processes/classicCyanotype'
 import { sheet } from '@core/fixtures/workroom'
 import { T0, uuid } from '@core/fixtures/logs'
-import { readDraft, type DraftRoom } from './sheet.draft'
+import { readDraft } from './sheet.draft'
 import { draftOf, type SheetDraft } from './newSheet'
-
-const draft = (changes: Partial<SheetDraft> = {}): SheetDraft => ({
-  title: 'Tide gauge',
-  portfolio: '',
-  subject: '',
-  sheets: '1',
-  names: '',
-  papers: '',
-  cameIn: '',
-  size: '8x10',
-  coats: '1',
-  tool: 'brush',
-  pieceId: '',
-  paperName: '',
-  paperWeight: '',
-  choices: startingChoices(classicCyanotype),
-  light: 'uvBox',
-  exposure: '',
-  bottles: {},
-  ratios: {},
-  coverage: '',
-  dropper: '',
-  ...changes,
-})
-const room = (changes: Partial<DraftRoom> = {}): DraftRoom => {
-  let n = 100
-  return {
-    papers: [],
-    bottles: [],
-    lights: [],
-    lengthUnit: 'in',
-    coverageMillilitresPerM2: 38.8,
-    dropsPerMillilitre: 20,
-    proposed: null,
-    now: T0,
-    newId: () => uuid(n++),
-    ...changes,
-  }
-}
-const read = (changes: Partial<SheetDraft> = {}, shelf: Partial<DraftRoom> = {}) =>
-  readDraft(classicCyanotype, draft(changes), room(shelf))
+import { draft, room, read } from './sheet.draft.fixture'
 
 describe('readDraft', () => {
   it('asks for no more than a title and a size', () => {
