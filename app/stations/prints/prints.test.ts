@@ -9,7 +9,7 @@ import { readReadings, type ReadingDraft } from './measure.draft'
 import { dryDownNote, fadingNote, settlingNote, settlingOf } from './printNotes'
 import { found, standingIdOf, ThreadTexts, wordsOf, type PrintFilter } from './printSearch'
 import { exampleOf, rangeOf, VALUES, type ValueId } from './printValues'
-import { editionSaid, sheetColour, standingWords, wantsLook } from '../../words/printWords'
+import { sheetColour, standingWords, wantsLook } from '../../words/printWords'
 
 const at = (seconds: number) => T0 + seconds * 1000
 const inRoom = (count: number, ...more: (readonly [number, Happening])[]): SheetInRoom => ({
@@ -197,13 +197,6 @@ describe('prints by a value', () => {
     expect(found([roomed], { ...filter, words: 'buoy' }, () => 'tide', rangeOf('black', { from: '1', to: '' }, 'cm'))).toEqual([])
   })
 }) // prettier-ignore
-
-describe('an edition', () => {
-  it('is written as it is pencilled', () => {
-    expect(editionSaid({ number: 3, of: 7 })).toBe('3/7')
-    expect(editionSaid({ number: 2, isProof: true })).toBe('proof 2')
-  })
-})
 
 describe('what is measured', () => {
   const rows = (...typed: [string, string][]): ReadingDraft[] =>
