@@ -166,3 +166,16 @@ test('a change is tried before paper is used: from a planned sheet to two ways s
   await expect(one).toContainText('Potassium ferricyanide')
   await expect(one).toContainText('no price known')
 })
+
+test('a school of printing damp moves the humidity, which can still be set', async ({ page }) => {
+  await open(page, '/practice/try?process=gold-platinum')
+  const one = page.getByRole('region', { name: 'One way' })
+  await expect(one).toContainText('Gold-platinum')
+  await expect(one.locator('output').filter({ hasText: '50 %' })).toBeVisible()
+  await one.getByRole('combobox', { name: 'Printed' }).locator('xpath=ancestor::*[contains(@class,"el-select__wrapper")]').click() // prettier-ignore
+  await page.getByRole('option', { name: /humid/i }).first().click()
+  await expect(one.locator('output').filter({ hasText: '70 %' })).toBeVisible()
+  await one.getByRole('slider', { name: 'Humidity' }).focus()
+  await page.keyboard.press('ArrowLeft')
+  await expect(one.locator('output').filter({ hasText: '65 %' })).toBeVisible()
+})

@@ -57,7 +57,7 @@ interface PlacedLook {
   at: Place
 }
 
-/** Round spots by chance, each with a value of its own kind. */
+/** Round spots by chance, some with a tail in the direction of the brush. */
 function spots(random: () => number, count: number, [least, most]: [number, number], tail = 0): Place {
   const some = Array.from({ length: count }, () => ({
     x: 40 + 920 * random(),

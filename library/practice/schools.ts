@@ -11,7 +11,7 @@ export const practiceSchools: readonly PracticeSchool[] = [
   { choice: 'strength', options: ['d30'], change: { contrast: 0.75 } },
   { choice: 'strength', options: ['d8'], change: { contrast: 1.3 } },
   { choice: 'strength', options: ['d4'], change: { contrast: 1.6 } },
-  { choice: 'moisture', options: ['humid'], change: { relativeHumidity: 68 } },
+  { choice: 'moisture', options: ['humid'], change: { relativeHumidity: 70 } },
   { choice: 'strengths', options: ['lean', 'even'], change: { coverage: 0.75 } },
   { choice: 'salting', options: ['gelatin'], change: { sizing: 1 } },
   { choice: 'salting', options: ['brush', 'soak'], change: { sizing: 0.6 } },

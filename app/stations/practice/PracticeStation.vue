@@ -18,7 +18,7 @@ import { texts } from './words'
 
 /** A print that exists only in numbers: coated, exposed, processed and judged like a real one. */
 const practice = usePractice()
-const { form, lesson, process, definition, options, own, takePicture, isTuned, step, realStep, work, question, score, isAsked, result, reading } = practice // prettier-ignore
+const { form, lesson, process, definition, options, ladderSteps, own, takePicture, isTuned, step, realStep, work, question, score, isAsked, result, reading } = practice // prettier-ignore
 const { seconds, looks, speed, isRunning, isOpen, isSalted, isOld, water, hidden, tests, shown, offered, causes, guesses, named, verdict } = practice // prettier-ignore
 const { read, isRead, canBeRead, truth, curve, off, wetSaid, dried } = reading
 usePracticeNotes(practice)
@@ -42,7 +42,6 @@ usePracticePicture(
   () => question.value,
   () => reading.inked.value,
 )
-const ladder = computed(() => (form.negative === 'scene' ? null : form.negative === 'strip' ? 8 : 21))
 const title = computed(() =>
   step.value === 'sheet'
     ? 'Practice'
@@ -86,7 +85,7 @@ const hint = computed(() =>
         {{ texts.followsOwnPrints }}
         <RouterLink :to="{ name: 'model' }">My own prints</RouterLink>
       </p>
-      <p v-if="!ladder" class="PracticeStation-own">
+      <p v-if="!ladderSteps" class="PracticeStation-own">
         <KitButton @click="input?.open()">{{ own ? 'Another picture' : 'Print my own picture' }}</KitButton>
         <KitButton v-if="own" kind="quiet" @click="own = null">The drawn negative</KitButton>
       </p>
@@ -102,8 +101,8 @@ const hint = computed(() =>
           </TintedPicture>
           <p v-if="!isOpen" class="PracticeStation-closed">The frame is closed.</p>
         </div>
-        <ol v-if="ladder" class="PracticeStation-steps" aria-hidden="true">
-          <li v-for="n in ladder" :key="n">{{ n }}</li>
+        <ol v-if="ladderSteps" class="PracticeStation-steps" aria-hidden="true">
+          <li v-for="n in ladderSteps" :key="n">{{ n }}</li>
         </ol>
         <p v-if="shown" class="es-quiet">{{ shown.test.doing }}</p>
         <PracticeVerdict
@@ -132,14 +131,14 @@ const hint = computed(() =>
         @salt="practice.addSalt"
       />
       <div v-else-if="step === 'dry'" class="PracticeStation-end">
-        <ChoiceRow v-if="!ladder" v-model="wetSaid" :label="texts.wetCheck" :options="WET_CHECK" />
+        <ChoiceRow v-if="!ladderSteps" v-model="wetSaid" :label="texts.wetCheck" :options="WET_CHECK" />
         <BigTarget label="Look a day later" hint="enter" @press="practice.next" />
       </div>
       <div v-else-if="score" class="PracticeStation-end">
         <LadderReading
-          v-if="ladder && truth"
+          v-if="ladderSteps && truth"
           :model-value="read"
-          :steps="ladder"
+          :steps="ladderSteps"
           :is-tablet="form.negative === 'tablet'"
           :can-be-read="canBeRead"
           :is-read="isRead"
@@ -160,7 +159,7 @@ const hint = computed(() =>
           @show="shown = $event"
           @name="practice.name"
         />
-        <p v-if="!ladder">{{ wetCheck }}</p>
+        <p v-if="!ladderSteps">{{ wetCheck }}</p>
         <template v-if="off !== null && !hidden.length">
           <p>
             {{

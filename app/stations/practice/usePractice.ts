@@ -53,7 +53,7 @@ export function usePractice() {
     step.value === 'judged'
       ? practiceScore(process.value, conditionsWith(hidden.value), { ...work, hoursDry: A_DAY }, {
           ...problem.effort.value,
-          isLadder: sheet.steps.value !== null,
+          isLadder: sheet.ladderSteps.value !== null,
           looks: looks.value,
         })
       : null,

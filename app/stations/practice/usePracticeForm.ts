@@ -101,16 +101,17 @@ export function usePracticeForm() {
     ),
     ...lesson.value?.sheet,
   })
-  const steps = computed(() => (form.negative === 'scene' ? null : STEPS[form.negative]))
+  /** Steps of the strip or tablet that is printed; `null` for a picture. */
+  const ladderSteps = computed(() => (form.negative === 'scene' ? null : STEPS[form.negative]))
   const filmWith = (wrong: readonly PracticeFault[]) =>
-    steps.value
-      ? { ...USUAL_FILM, range: (steps.value - 1) * LADDER_DENSITY }
+    ladderSteps.value
+      ? { ...USUAL_FILM, range: (ladderSteps.value - 1) * LADDER_DENSITY }
       : filmOf({ ...USUAL_FILM, range: lesson.value?.filmRange ?? FILMS[form.film] }, wrong)
 
   /** One's own picture as a negative; without one a drawn one is printed. */
   const own = shallowRef<GreyPicture | null>(null)
   const drawn = practiceNegative()
-  const ink = computed(() => (steps.value ? practiceLadder(steps.value) : (own.value ?? drawn)))
+  const ink = computed(() => (ladderSteps.value ? practiceLadder(ladderSteps.value) : (own.value ?? drawn)))
   async function takePicture([file]: File[]): Promise<void> {
     if (!file) return
     try {
@@ -120,5 +121,5 @@ export function usePracticeForm() {
       notice.refuse(error, 'the picture')
     }
   }
-  return { form, startForm, lessonId, lesson, process, isTuned, definition, choices, traits, options, possible, hidden, hideFaults, conditionsWith, filmWith, steps, own, ink, takePicture } // prettier-ignore
+  return { form, startForm, lessonId, lesson, process, isTuned, definition, choices, traits, options, possible, hidden, hideFaults, conditionsWith, filmWith, ladderSteps, own, ink, takePicture } // prettier-ignore
 }

@@ -16,12 +16,10 @@ import { useNotice } from '../../state/notice.store'
 import type { usePracticeForm } from './usePracticeForm'
 
 const PLAIN = (tone: number) => tone
-/** The step that was chosen; options are written as numbers. */
-const stepOf = (option: string) => writtenNumber(option)
 
 /** What is read from a practice print: the steps of a strip or tablet, or a wedge and the curve that follows from it. */
 export function usePracticeReading(
-  { form, process, conditionsWith, filmWith, hidden, steps, ink }: ReturnType<typeof usePracticeForm>,
+  { form, process, conditionsWith, filmWith, hidden, ladderSteps, ink }: ReturnType<typeof usePracticeForm>,
   worked: SheetWork,
   hoursDry: number,
 ) {
@@ -32,17 +30,19 @@ export function usePracticeReading(
   const read = reactive<{ lastBlack: string; lastTone: string }>({ lastBlack: '', lastTone: '' })
   const isRead = ref(false)
   const truth = computed(() =>
-    steps.value ? readLadder(process.value, conditionsWith(hidden.value), work.value, steps.value) : null,
+    ladderSteps.value
+      ? readLadder(process.value, conditionsWith(hidden.value), work.value, ladderSteps.value)
+      : null,
   )
   const canBeRead = computed(
     () => read.lastBlack !== '' && (form.negative === 'strip' || read.lastTone !== ''),
   )
   const reading = computed(() => {
-    if (!truth.value || !steps.value || !isRead.value) return null
-    const [black, tone] = [stepOf(read.lastBlack), stepOf(read.lastTone)]
+    if (!truth.value || !ladderSteps.value || !isRead.value) return null
+    const [black, tone] = [writtenNumber(read.lastBlack), writtenNumber(read.lastTone)]
     return form.negative === 'strip'
-      ? readingMark([black], [truth.value.lastBlack], steps.value)
-      : readingMark([black, tone], [truth.value.lastBlack, truth.value.lastTone], steps.value)
+      ? readingMark([black], [truth.value.lastBlack], ladderSteps.value)
+      : readingMark([black, tone], [truth.value.lastBlack, truth.value.lastTone], ladderSteps.value)
   })
 
   const curve = shallowRef<NegativeCurve | null>(null)
@@ -55,7 +55,7 @@ export function usePracticeReading(
       of ? inkOf(of) : PLAIN,
     )
   /** Farthest of this print's tones from even steps, L*. */
-  const off = computed(() => (steps.value ? null : offLinear(wedge(curve.value))))
+  const off = computed(() => (ladderSteps.value ? null : offLinear(wedge(curve.value))))
   const linearity = computed(() => (curve.value && off.value !== null ? linearityMark(off.value) : null))
   const inked = computed(() => (curve.value ? throughCurve(ink.value, inkOf(curve.value)) : ink.value))
   /** Makes a curve from this print's wedge. @returns whether the print could be read. */

@@ -78,15 +78,23 @@ export function useTryPage() {
     one.processId = id
     one.choices = startingChoices(definitionOf(id))
   }
+  function choose(one: Variant, choiceId: string, optionId: string): void {
+    one.choices[choiceId] = optionId
+    // A school of printing damp or dry moves the humidity, which can still be set.
+    const before = USUAL_CONDITIONS.relativeHumidity
+    const { relativeHumidity } = bySchools(USUAL_CONDITIONS, { [choiceId]: optionId }, practiceSchools)
+    if (relativeHumidity !== before) one.humidity = relativeHumidity
+  }
 
   const modelOf = (one: Variant) => tuned(processOf(one.processId))
   const conditionsOf = (one: Variant): SheetConditions => {
-    const made = bySchools(
-      { ...USUAL_CONDITIONS, relativeHumidity: one.humidity },
-      one.choices,
-      practiceSchools,
-    )
-    return { ...made, coverage: (made.coverage * one.coat) / 100, isBuffered: one.hasChalk }
+    const made = bySchools(USUAL_CONDITIONS, one.choices, practiceSchools)
+    return {
+      ...made,
+      coverage: (made.coverage * one.coat) / 100,
+      relativeHumidity: one.humidity,
+      isBuffered: one.hasChalk,
+    }
   }
   function workOf(one: Variant): SheetWork {
     const model = modelOf(one)
@@ -150,7 +158,7 @@ export function useTryPage() {
     }),
   )
   useMarginNotes(() => [{ title: 'Only in numbers', lines: [texts.tryingIsNoRecord] }])
-  return { options, variants, choicesOf, changeProcess, question, figures, plan }
+  return { options, variants, choicesOf, changeProcess, choose, question, figures, plan }
 }
 
 export type WayFigures = ReturnType<typeof useTryPage>['figures']['value'][number]

@@ -6,7 +6,7 @@ import { useTryPage } from '../useTryPage'
 import { texts } from '../words'
 
 /** What a change would do, before paper is used: two ways side by side. */
-const { options, variants, choicesOf, changeProcess, question, figures, plan } = useTryPage()
+const { options, variants, choicesOf, changeProcess, choose, question, figures, plan } = useTryPage()
 const ink = practiceNegative()
 </script>
 
@@ -29,6 +29,7 @@ const ink = practiceNegative()
           :options="options"
           :choices="choicesOf(variant)"
           @process="changeProcess(variant, $event)"
+          @choose="(choiceId, optionId) => choose(variant, choiceId, optionId)"
         />
       </template>
     </div>

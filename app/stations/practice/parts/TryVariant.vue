@@ -20,7 +20,7 @@ const props = defineProps<{
   options: readonly { id: string; name: string }[]
   choices: ProcessDefinition['choices']
 }>()
-defineEmits<{ process: [id: string] }>()
+defineEmits<{ process: [id: string]; choose: [choiceId: string, optionId: string] }>()
 const variant = defineModel<Variant>({ required: true })
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 usePracticePicture(
@@ -103,7 +103,7 @@ const span = (seconds: number) => formatSpan(Math.round(seconds))
       :model-value="variant.choices[choice.id] ?? choice.startsWith"
       :label="choice.name"
       :options="choice.options"
-      @update:model-value="variant.choices[choice.id] = $event"
+      @update:model-value="$emit('choose', choice.id, $event)"
     />
   </section>
 </template>
