@@ -66,19 +66,25 @@ test('a strip and its base exposure: too short it shows nothing, long enough it 
   await expect(lesson(page, 'Passed.')).toBeVisible()
 })
 
-test('calibrating: the second print, through the curve of the first, is even', async ({ page }) => {
-  await open(page, '/practice?lesson=calibrating')
-  const steps = { Expose: 4, Develop: 4, citric: 16 }
-  await practise(page, steps)
-  const off = async () => Number(/up to ([\d.]+) L\*/.exec((await page.locator('.PracticeStation-end').textContent()) ?? '')?.[1]) // prettier-ignore
-  const before = await off()
-  expect(before).toBeGreaterThan(8)
-  await page.getByRole('button', { name: 'Correct the negative, print again' }).click()
-  await throughSteps(page, steps)
-  await expect(page.getByText('Through the curve')).toBeVisible()
-  expect(await off()).toBeLessThan(before / 2)
-  await expect(page.getByLabel('What the lesson needed').getByText(/Linearity: \d+, needed 70/)).toBeVisible()
-})
+test(
+  'calibrating: the second print, through the curve of the first, is even',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page, '/practice?lesson=calibrating')
+    const steps = { Expose: 4, Develop: 4, citric: 16 }
+    await practise(page, steps)
+    const off = async () => Number(/up to ([\d.]+) L\*/.exec((await page.locator('.PracticeStation-end').textContent()) ?? '')?.[1]) // prettier-ignore
+    const before = await off()
+    expect(before).toBeGreaterThan(8)
+    await page.getByRole('button', { name: 'Correct the negative, print again' }).click()
+    await throughSteps(page, steps)
+    await expect(page.getByText('Through the curve')).toBeVisible()
+    expect(await off()).toBeLessThan(before / 2)
+    await expect(
+      page.getByLabel('What the lesson needed').getByText(/Linearity: \d+, needed 70/),
+    ).toBeVisible()
+  },
+)
 
 test('no milk in water without chlorine, until there is salt in it; and what was not fixed darkens in two years', async ({
   page,
