@@ -26,7 +26,7 @@ test('a practice print by keyboard: watched, cleared, judged a day later, and no
   await page.keyboard.press('o')
   await expect(canvas).toBeVisible()
   await expect.poll(edge).not.toBe(before)
-  await runUntil(page, 11)
+  await runUntil(page, 8)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wash')
   await runUntil(page, 8)
@@ -34,7 +34,9 @@ test('a practice print by keyboard: watched, cleared, judged a day later, and no
   await page.getByRole('group', { name: 'Wet check' }).getByText('too light').click()
   await page.getByRole('heading', { level: 1 }).click()
   await page.keyboard.press('Enter')
-  await expect(page.getByText('Your wet check said too light; dry it is right.')).toBeVisible()
+  await expect(
+    page.getByText('Your wet check said too light; by its exposure the print is right.'),
+  ).toBeVisible()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('A day later')
   expect(await marks(page, 'Exposure')).toBeGreaterThan(60)
   expect(await marks(page, 'Clearing')).toBe(100)

@@ -35,5 +35,7 @@ test('a planned sheet is tried with its own choices, cost and cautions', async (
   const planned = page.getByRole('region', { name: 'As planned' })
   await expect(planned).toContainText(/at least \d+\smin/)
   await expect(planned).toContainText(/no price known/)
+  // A light that was never measured makes no dose of a time, and the page says so.
+  await expect(page.getByText('No dose is known for this plan')).toBeVisible()
   await expect(page.locator('.TryPage .es-kicker')).toHaveText('Sheet 1 · Slipway')
 })

@@ -75,7 +75,7 @@ describe('a file of lessons', () => {
       file([{ ...one, negative: 'strip', aims: { exposure: 60 } }]),
       /aim at “reading”/,
     ],
-    ['a reading of nothing', file([{ ...one, aims: { reading: 60 } }]), /nothing to read/],
+    ['a reading without a strip', file([{ ...one, aims: { reading: 60 } }]), /nothing to read/],
     ['evenness without a curve', file([{ ...one, aims: { linearity: 60 } }]), /prints no curve/],
     ['a calibration of a tablet', file([{ ...one, isCalibrated: true, negative: 'tablet' }]), /leave out/],
     ['the same id twice', file([one, one]), /same id/],

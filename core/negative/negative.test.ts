@@ -1,4 +1,4 @@
-import { seededRandom } from '../quantity/random'
+import { noise, scene } from './pictures.fixture'
 import { inkOf, PLAIN_INVERSION } from '../tone/curve'
 import { NO_BORDER } from './film'
 import { MIDDLE } from './frame'
@@ -11,21 +11,6 @@ import { AS_IT_IS, threePoints, toneCurve } from './tone'
 const greyFromRgba = (rgba: Uint8ClampedArray, mix?: ChannelMix) =>
   wholeOf(rowsFromRgba(rgba, rgba.length / 4, 1, mix)).data
 
-const random = seededRandom(5)
-const noise = (width: number, height: number): GreyPicture => ({
-  width,
-  height,
-  data: Float32Array.from({ length: width * height }, () => random()),
-})
-/** Something with edges and slopes, so that a filter has work to do. */
-const scene = (width: number, height: number): GreyPicture => ({
-  width,
-  height,
-  data: Float32Array.from({ length: width * height }, (_, i) => {
-    const [x, y] = [i % width, Math.floor(i / width)]
-    return (x > width / 3 && y > height / 4 ? 0.7 : 0.1) * (0.6 + 0.4 * Math.sin(x / 7) * Math.cos(y / 5))
-  }),
-})
 const plan: NegativePlan = {
   widthMillimetres: 25.4,
   heightMillimetres: 20.32,

@@ -1,22 +1,6 @@
 import sharp from 'sharp'
-import { seededRandom } from '../quantity/random'
+import { noise, scene } from './pictures.fixture'
 import { resampled, type GreyPicture } from './resample'
-
-const random = seededRandom(5)
-const noise = (width: number, height: number): GreyPicture => ({
-  width,
-  height,
-  data: Float32Array.from({ length: width * height }, () => random()),
-})
-/** Something with edges and slopes, so that a filter has work to do. */
-const scene = (width: number, height: number): GreyPicture => ({
-  width,
-  height,
-  data: Float32Array.from({ length: width * height }, (_, i) => {
-    const [x, y] = [i % width, Math.floor(i / width)]
-    return (x > width / 3 && y > height / 4 ? 0.7 : 0.1) * (0.6 + 0.4 * Math.sin(x / 7) * Math.cos(y / 5))
-  }),
-})
 
 /** The same filter in double precision, all at once and without rows kept back. */
 function reference({ width, height, data }: GreyPicture, toWidth: number, toHeight: number): Float64Array {

@@ -108,7 +108,7 @@ describe('a proof', () => {
   }
   const plan = readDraft({ ...emptyDraft('6 x 4 in'), border: '10' }, new Map(), 'in').films![0]!.plan
 
-  it('shows film and picture at the same places, whatever the border', () => {
+  it('shows film and picture at the same places with any border', () => {
     const proof = proofOf(preview, plan)
     expect(proof.ink).toHaveLength(proof.width * proof.height)
     const row = Math.round(proof.height / 2) * proof.width

@@ -32,7 +32,8 @@ const wetCheck = computed(() => {
   const is = score.value ? saidOf(score.value.doseStops) : 'right'
   const nameOf = (said: string) => WET_CHECK.find(({ id }) => id === said)?.name ?? ''
   const change = texts.driedBy({ change: dried.value })
-  if (!wetSaid.value) return change
+  // With something wrong in the sheet, its exposure alone does not say how it is.
+  if (!wetSaid.value || hidden.value.length) return change
   return `${change} ${wetSaid.value === is ? texts.wetWasRight : texts.wetWasWrong({ said: nameOf(wetSaid.value), is: nameOf(is) })}`
 })
 const input = useTemplateRef<InstanceType<typeof FileChoice>>('input')
@@ -57,7 +58,9 @@ const hint = computed(() =>
       ? ''
       : texts.nothingIsUsed
     : step.value === 'light'
-      ? texts.whatToWatch
+      ? process.value.developSeconds
+        ? texts.ghostToWatch
+        : texts.whatToWatch
       : step.value === 'judged'
         ? ''
         : (realStep.value?.doing ?? ''),

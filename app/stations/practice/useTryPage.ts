@@ -17,6 +17,7 @@ import {
 import { lightnessFromDensity } from '@core/tone/density'
 import { practiceSchools } from '@library/practice'
 import { substances } from '@library/index'
+import { useLights } from '../../state/lights.store'
 import { useMarginNotes } from '../../state/margin.store'
 import { useTryPlan } from '../../state/tryPlan.store'
 import { useWorkroom } from '../../state/workroom.store'
@@ -45,31 +46,39 @@ const [LEAST_STOPS, MOST_STOPS] = [-3, 3]
 
 /** Two ways to make one print, side by side: from the plan of a sheet, where one was being planned. */
 export function useTryPage() {
-  const [workroom, route, tried] = [useWorkroom(), useRoute(), useTryPlan()]
+  const [workroom, lights, route, tried] = [useWorkroom(), useLights(), useRoute(), useTryPlan()]
   const { processOf, definitionOf, options, tuned } = usePracticeProcesses()
   const plan = tried.plan?.process.id === route.query.process ? tried.plan : null
   const processId = processOf(String(route.query.process ?? '')).processId
 
-  /** Stops of the planned dose from the best, to a tenth; 0 where no dose is planned. */
-  function plannedStops(): number {
-    if (!plan?.millijoulesPerCm2) return 0
-    const stops = Math.log2(plan.millijoulesPerCm2 / bestDose(tuned(processOf(processId)), USUAL_CONDITIONS))
-    return Math.min(MOST_STOPS, Math.max(LEAST_STOPS, Math.round(10 * stops) / 10))
+  /** The planned dose, mJ/cm²: as it is planned, or its time in the light of its lamp; `null` where neither is known. */
+  function plannedDose(): number | null {
+    if (plan?.millijoulesPerCm2 !== undefined) return plan.millijoulesPerCm2
+    const light = lights.expectedNow(plan?.lightId)
+    const isLamp = workroom.lights.some(({ id, kind }) => id === plan?.lightId && kind !== 'sun')
+    return isLamp && light !== null && plan?.exposureSeconds ? light * plan.exposureSeconds : null
   }
+  /** Stops of the planned dose from the best, to a tenth; 0 where no dose is known. */
+  const dose = plannedDose()
+  const plannedStops =
+    dose === null
+      ? 0
+      : Math.round(10 * Math.log2(dose / bestDose(tuned(processOf(processId)), USUAL_CONDITIONS))) / 10
+  const isWithin = plannedStops >= LEAST_STOPS && plannedStops <= MOST_STOPS
   const paper = workroom.papers.find(({ id }) => id === plan?.paperId)
   const hasChalk = paper?.buffered === 'yes' && !isAcidTreated(plan ?? {}, workroom.treatmentRuns, substances)
   const variant = (name: string, stops: number): Variant => ({
     name,
     processId,
     choices: { ...startingChoices(definitionOf(processId)), ...plan?.choices },
-    stops: Math.min(MOST_STOPS, Math.round(10 * stops) / 10),
+    stops: Math.max(LEAST_STOPS, Math.min(MOST_STOPS, Math.round(10 * stops) / 10)),
     coat: 100,
     humidity: 50,
     hasChalk,
   })
   const variants = reactive<Variant[]>([
-    variant(plan ? 'As planned' : 'One way', plannedStops()),
-    variant('The other way', plannedStops() + 0.5),
+    variant(plan ? 'As planned' : 'One way', plannedStops),
+    variant('The other way', plannedStops + 0.5),
   ])
   /** Choices of a way that can be changed: those of its own process. */
   const choicesOf = (one: Variant) =>
@@ -157,7 +166,13 @@ export function useTryPage() {
       }
     }),
   )
-  useMarginNotes(() => [{ title: 'Only in numbers', lines: [texts.tryingIsNoRecord] }])
+  useMarginNotes(() => [
+    { title: 'Only in numbers', lines: [texts.tryingIsNoRecord] },
+    ...(plan && dose === null ? [{ title: 'Exposure', lines: [texts.noPlannedDose] }] : []),
+    ...(plan && !isWithin
+      ? [{ title: 'Exposure', lines: [texts.doseIsFarOff({ stops: plannedStops })] }]
+      : []),
+  ])
   return { options, variants, choicesOf, changeProcess, choose, question, figures, plan }
 }
 

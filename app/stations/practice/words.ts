@@ -5,6 +5,8 @@ export const texts = {
     'A practice print exists only in numbers: no chemicals are used, and nothing is recorded. Its figures are plausible, not measured; on paper your own test strip decides.',
   whatToWatch:
     'Watch the clear edge, where the coat meets the light directly: it shows how far the exposure is. The frame is closed while the light is on. Half of its back opens to look; the other half keeps the negative in place.',
+  ghostToWatch:
+    'In the frame this process shows only a faint ghost: the developer brings the print. Half of the back opens to look; the other half keeps the negative in place.',
   cautionsHold:
     'This print uses no chemicals and no lamp. What follows is what the real step needs: its cautions hold on paper.',
   figuresAre: ({ practice, invented, measured }: { practice: number; invented: number; measured: number }) =>
@@ -16,7 +18,7 @@ export const texts = {
   wetCheck: 'Wet check: once dry it will be',
   wetWasRight: 'Your wet check was right.',
   wetWasWrong: ({ said, is }: { said: string; is: string }) =>
-    `Your wet check said ${said}; dry it is ${is}.`,
+    `Your wet check said ${said}; by its exposure the print is ${is}.`,
   hiddenFault: 'One thing is wrong with this sheet. Find it when the print is dry.',
   hiddenFaults: 'Two things are wrong with this sheet. Find both when the print is dry.',
   waterSaysNothing: 'Clear water in the dark tray: without chlorine no milk can show',
@@ -78,6 +80,10 @@ export const texts = {
   }) => `You: ${dose}, ${stops}${black} (${prints})`,
   tuningUsed: ({ name }: { name: string }) => `Practice of ${name} now follows your own prints.`,
   tuningLeft: ({ name }: { name: string }) => `Practice of ${name} uses the app’s own figures.`,
+  noPlannedDose:
+    'No dose is known for this plan: its light was never measured, or is the sun. The best exposure is shown in its place.',
+  doseIsFarOff: ({ stops }: { stops: number }) =>
+    `The planned dose is ${Math.abs(stops).toFixed(1)} stops ${stops > 0 ? 'above' : 'below'} the best one of this model, more than can be shown. Let practice follow your own prints first.`,
   noPrice: 'no price known for all of its parts',
   priced: ({ money }: { money: string }) => `${money} in your currency`,
   chooseCause: 'What was wrong with the sheet?',

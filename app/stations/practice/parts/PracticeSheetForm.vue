@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import ChoiceRow from '../../../kit/ChoiceRow.vue'
 import FieldGrid from '../../../kit/FieldGrid.vue'
 import KitCheckbox from '../../../kit/KitCheckbox.vue'
@@ -20,6 +21,29 @@ const LEVELS = [
   { id: 'depth', name: 'One of depth, whites or contrast' },
   { id: 'two', name: 'Two, one of each' },
 ] as const
+const named = (names: Readonly<Record<string, string>>) =>
+  Object.entries(names).map(([id, name]) => ({ id, name }))
+/** How the sheet is made; of a strip or tablet the film is known. */
+const rows = computed(() =>
+  (
+    [
+      { id: 'coat', label: 'Coat', options: named({ thin: 'thin', usual: 'as usual', heavy: 'heavy' }) },
+      {
+        id: 'paper',
+        label: 'Paper',
+        options: named({ usual: 'as usual', chalk: 'with chalk', unsized: 'unsized' }),
+      },
+      { id: 'air', label: 'Humidity, %', options: named({ 30: '30', 50: '50', 70: '70' }) },
+      { id: 'film', label: 'Film', options: named({ thin: 'thin', usual: 'as usual', dense: 'dense' }) },
+      {
+        id: 'contrast',
+        label: 'Contrast agent',
+        options: named({ none: 'none', some: 'some', much: 'much' }),
+      },
+      { id: 'lamp', label: 'Lamp', options: named({ 365: '365 nm', 405: '405 nm', cold: 'cold, 365 nm' }) },
+    ] as const
+  ).filter(({ id }) => id !== 'film' || form.value.negative === 'scene'),
+)
 </script>
 
 <template>
@@ -30,51 +54,11 @@ const LEVELS = [
   </FieldGrid>
   <div class="PracticeSheetForm-rows">
     <ChoiceRow
-      v-model="form.coat"
-      label="Coat"
-      :options="[
-        { id: 'thin', name: 'thin' },
-        { id: 'usual', name: 'as usual' },
-        { id: 'heavy', name: 'heavy' },
-      ]"
-    />
-    <ChoiceRow
-      v-model="form.paper"
-      label="Paper"
-      :options="[
-        { id: 'usual', name: 'as usual' },
-        { id: 'chalk', name: 'with chalk' },
-        { id: 'unsized', name: 'unsized' },
-      ]"
-    />
-    <ChoiceRow
-      v-model="form.air"
-      label="Humidity, %"
-      :options="['30', '50', '70'].map((id) => ({ id, name: id }))"
-    />
-    <ChoiceRow
-      v-if="form.negative === 'scene'"
-      v-model="form.film"
-      label="Film"
-      :options="[
-        { id: 'thin', name: 'thin' },
-        { id: 'usual', name: 'as usual' },
-        { id: 'dense', name: 'dense' },
-      ]"
-    />
-    <ChoiceRow
-      v-model="form.contrast"
-      label="Contrast agent"
-      :options="['none', 'some', 'much'].map((id) => ({ id, name: id }))"
-    />
-    <ChoiceRow
-      v-model="form.lamp"
-      label="Lamp"
-      :options="[
-        { id: '365', name: '365 nm' },
-        { id: '405', name: '405 nm' },
-        { id: 'cold', name: 'cold, 365 nm' },
-      ]"
+      v-for="row in rows"
+      :key="row.id"
+      v-model="form[row.id]"
+      :label="row.label"
+      :options="row.options"
     />
   </div>
   <KitCheckbox v-if="hasToner" v-model="form.isToned">Tone the print</KitCheckbox>
